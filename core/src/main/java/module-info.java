@@ -1,0 +1,13 @@
+/** All computation: immutable records and pure functions; no interface, files, devices or clock. */
+module nullroom.core {
+  requires static transitive org.jspecify;
+  requires JTransforms;
+  requires org.apache.commons.csv;
+
+  exports nullroom.core.signal;
+  exports nullroom.core.acoustics;
+  exports nullroom.core.measure;
+  exports nullroom.core.room;
+  exports nullroom.core.predict;
+  exports nullroom.core.plan;
+}

@@ -1,0 +1,70 @@
+package nullroom.core.acoustics;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * First-order microphone patterns D(t) = A + B cos t with A + B = 1.
+ *
+ * <p>Source: H. F. Olson, Elements of Acoustical Engineering; coefficients as usual in handbooks (from memory).
+ */
+public enum Pattern {
+  OMNI("omni", "Omni", 1),
+  SUBCARDIOID("subcardioid", "Wide cardioid", 0.7),
+  CARDIOID("cardioid", "Cardioid", 0.5),
+  SUPERCARDIOID("supercardioid", "Supercardioid", 0.366),
+  HYPERCARDIOID("hypercardioid", "Hypercardioid", 0.25),
+  FIGURE_EIGHT("figureEight", "Figure of eight", 0);
+
+  /** A first-order null is never perfect: real capsules keep about this much (common practice). */
+  private static final double DEEPEST_NULL_DB = -30;
+
+  private final String id;
+  private final String label;
+  private final double omniPart;
+
+  Pattern(String id, String label, double omniPart) {
+    this.id = id;
+    this.label = label;
+    this.omniPart = omniPart;
+  }
+
+  /** Key in room files. */
+  public String id() {
+    return id;
+  }
+
+  /** Name for people. */
+  public String label() {
+    return label;
+  }
+
+  /** Sensitivity at an angle off the axis relative to the axis, in dB. */
+  public double gainDb(double angleDegrees) {
+    double d = omniPart + (1 - omniPart) * Math.cos(Math.toRadians(angleDegrees));
+    return Math.max(DEEPEST_NULL_DB, Decibels.ofAmplitude(d));
+  }
+
+  /** Random energy efficiency A^2 + B^2/3: diffuse sound picked up, relative to an omni. */
+  public double randomEnergyEfficiency() {
+    double b = 1 - omniPart;
+    return omniPart * omniPart + b * b / 3;
+  }
+
+  /**
+   * Sensitivity to a point source nearby, relative to a distant one on axis, in dB: |A + B cos t (1 + 1/(jkr))|^2. On
+   * axis the excess over 0 dB is the proximity effect 10 lg(1 + (B / (k r))^2), for an ideal source and a microphone
+   * that is flat in the far field.
+   */
+  public double nearGainDb(double angleDegrees, double hz, double metres, double speedOfSound) {
+    double b = (1 - omniPart) * Math.cos(Math.toRadians(angleDegrees));
+    double rise = b * speedOfSound / (2 * Math.PI * hz * metres);
+    double d = omniPart + b;
+    return Math.max(DEEPEST_NULL_DB, Decibels.ofEnergy(d * d + rise * rise));
+  }
+
+  /** The pattern of that key. */
+  public static Optional<Pattern> find(String id) {
+    return List.of(values()).stream().filter(p -> p.id.equals(id)).findFirst();
+  }
+}

@@ -1,0 +1,81 @@
+package nullroom.core.acoustics;
+
+import java.util.List;
+import java.util.Optional;
+import org.apache.commons.csv.CSVRecord;
+
+/**
+ * How loud someone speaks, with the active level in octaves at 1 m in front of the lips.
+ *
+ * <p>Overall levels: ISO 9921:2003 Table A.1, A-weighted (from memory). Shapes: ANSI S3.5-1997 Table 3, thirds summed
+ * to octaves; below its 160 Hz the octaves of 125 and 63 Hz lie 3.3 and 19.9 dB under that of 250 Hz, as in the
+ * long-term spectrum of Byrne et al., J. Acoust. Soc. Am. 96 (1994) 2108-2120 (from memory).
+ */
+public enum VocalEffort {
+  RELAXED("relaxed", "normal", 54),
+  NORMAL("normal", "normal", 60),
+  RAISED("raised", "raised", 66),
+  LOUD("loud", "loud", 72),
+  VERY_LOUD("veryLoud", "shout", 78);
+
+  /**
+   * Sample peak over the true RMS of active speech, when only the average is known. Common practice: 14 to 20 dB,
+   * headroom 18.
+   */
+  public static final double CREST_DB = 18;
+
+  private static final double OCTAVE_125_RE_250_DB = -3.3;
+  private static final double OCTAVE_63_RE_250_DB = -19.9;
+
+  private final String id;
+  private final double levelDbA;
+  private final Bands levelsDbSpl;
+
+  VocalEffort(String id, String shape, double levelDbA) {
+    this.id = id;
+    this.levelDbA = levelDbA;
+    Bands raw = Shapes.octaves(shape + "_band_level_db");
+    double offset = levelDbA - Octave.aWeightedSum(raw);
+    this.levelsDbSpl = raw.map(level -> level + offset);
+  }
+
+  /** Key in room files. */
+  public String id() {
+    return id;
+  }
+
+  /** A-weighted level at 1 m. */
+  public double levelDbA() {
+    return levelDbA;
+  }
+
+  /** Octave levels at 1 m on axis. */
+  public Bands levelsDbSpl() {
+    return levelsDbSpl;
+  }
+
+  /** The effort of that key. */
+  public static Optional<VocalEffort> find(String id) {
+    return List.of(values()).stream().filter(e -> e.id.equals(id)).findFirst();
+  }
+
+  private static final class Shapes {
+    private static final List<CSVRecord> THIRDS = Table.rows("speech_sii_third_octave.csv");
+
+    static Bands octaves(String column) {
+      double[] energy = new double[Octave.COUNT];
+      for (CSVRecord row : THIRDS) {
+        double hz = Table.number(row, "exact_hz");
+        for (int i = Octave.FIRST_VOICE; i < Octave.COUNT; i++) {
+          if (hz > Octave.ALL.get(i).lowHz() && hz < Octave.ALL.get(i).highHz()) {
+            energy[i] += Decibels.toEnergy(Table.number(row, column));
+          }
+        }
+      }
+      double at250 = Decibels.ofEnergy(energy[Octave.FIRST_VOICE]);
+      energy[1] = Decibels.toEnergy(at250 + OCTAVE_125_RE_250_DB);
+      energy[0] = Decibels.toEnergy(at250 + OCTAVE_63_RE_250_DB);
+      return Bands.from(i -> Decibels.ofEnergy(energy[i]));
+    }
+  }
+}

@@ -1,0 +1,227 @@
+package nullroom.core.measure;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.OptionalDouble;
+import nullroom.core.acoustics.Decibels;
+import nullroom.core.signal.Band;
+import nullroom.core.signal.Butterworth;
+import nullroom.core.signal.Fft;
+
+/**
+ * One band of a decay.
+ *
+ * <p>Short decays are the usual case here, and a band filter rings for about as long as a treated room. So each figure
+ * is taken where the filter's ringing cannot reach it:
+ *
+ * <ul>
+ *   <li>Times come from the response filtered backwards in time [1]. All ringing then lies before the direct sound, and
+ *       after it an exponential decay comes out as exactly that exponential, whatever the filter. The curve is read from
+ *       the direct sound on; its reference is the total energy, ringing included.
+ *   <li>C50, C80 and D50 cut the response first and filter the two parts after (Parseval), so nothing is smeared over
+ *       the cut. A wide filter beforehand keeps the cut of strong bass from splashing into the treble.
+ *   <li>The centre time comes from a zero-phase filter, whose symmetric smearing leaves a mean where it was.
+ * </ul>
+ *
+ * <p>[1] F. Jacobsen, J. H. Rindel, J. Sound Vib. 117 (1987) 187-190.
+ */
+final class BandEvaluation {
+  /** Steep, so that a ringing neighbour octave stays out; its length does no harm backwards. */
+  private static final int ORDER = 6;
+
+  private final Band band;
+  private final double rate;
+  private final List<double[]> takes;
+  private final int lead;
+
+  BandEvaluation(Band band, double sampleRateHz, List<double[]> takes, int lead) {
+    this.band = band;
+    this.rate = sampleRateHz;
+    this.takes = takes;
+    this.lead = lead;
+  }
+
+  DecayReport.BandDecay evaluate() {
+    double[] energy = new double[takes.getFirst().length];
+    for (double[] take : takes) {
+      double[] y = backwards(take);
+      for (int i = 0; i < y.length; i++) {
+        energy[i] += y[i] * y[i];
+      }
+    }
+    double[] after = Arrays.copyOfRange(energy, lead, energy.length);
+    Lundeby tail = Lundeby.of(after, rate);
+    OptionalDouble inr = OptionalDouble.of(Decibels.ofEnergy(peakMean(energy) / tail.noise()));
+    if (inr.getAsDouble() < DecayAnalysis.INR_EDT_DB || tail.decayPerSample() == 0) {
+      return DecayReport.BandDecay.unknown(band.nominalHz(), inr);
+    }
+    double[] curve = decayCurve(energy, tail);
+    boolean enough20 = inr.getAsDouble() >= DecayAnalysis.INR_T20_DB;
+    Regression twenty = fit(curve, -5, -25);
+    double[] ratios = earlyOverLate(tail);
+    return new DecayReport.BandDecay(
+        band.nominalHz(),
+        seconds(fit(curve, 0, -10), true),
+        seconds(twenty, enough20),
+        seconds(fit(curve, -5, -35), inr.getAsDouble() >= DecayAnalysis.INR_T30_DB),
+        ratio(ratios[0]),
+        ratio(ratios[1]),
+        OptionalDouble.of(100 * ratios[0] / (1 + ratios[0])),
+        OptionalDouble.of(Math.max(0, centreTime(tail))),
+        inr,
+        enough20 && twenty.count() > 2 ? OptionalDouble.of(1000 * (1 - twenty.rSquared())) : OptionalDouble.empty(),
+        thin(curve));
+  }
+
+  private double[] backwards(double[] take) {
+    double[] y = new double[take.length];
+    for (int i = 0; i < y.length; i++) {
+      y[i] = take[take.length - 1 - i];
+    }
+    Butterworth.bandPass(band, rate, ORDER).filter(y, y, y.length);
+    for (int i = 0, j = y.length - 1; i < j; i++, j--) {
+      double swap = y[i];
+      y[i] = y[j];
+      y[j] = swap;
+    }
+    return y;
+  }
+
+  /** Largest 10 ms mean. */
+  private double peakMean(double[] energy) {
+    int width = Math.max(1, (int) (0.01 * rate));
+    double sum = 0;
+    double largest = 0;
+    for (int i = 0; i < energy.length; i++) {
+      sum += energy[i] - (i >= width ? energy[i - width] : 0);
+      largest = Math.max(largest, sum);
+    }
+    return largest / width;
+  }
+
+  /** Schroeder's curve from the direct sound to the crossing, noise taken off, the cut tail added; dB re total. */
+  private double[] decayCurve(double[] energy, Lundeby tail) {
+    int n = tail.crossing();
+    double[] curve = new double[n];
+    double sum = tail.noise() / tail.decayPerSample(); // at the crossing the decay equals the noise
+    for (int i = n - 1; i >= 0; i--) {
+      sum += energy[lead + i] - tail.noise();
+      curve[i] = sum;
+    }
+    double total = sum;
+    for (int i = 0; i < lead; i++) {
+      total += energy[i] - tail.noise();
+    }
+    total = Math.max(total, sum);
+    for (int i = 0; i < n; i++) {
+      curve[i] = curve[i] > 0 ? Decibels.ofEnergy(curve[i] / total) : -300;
+    }
+    return curve;
+  }
+
+  private static Regression fit(double[] curve, double fromDb, double toDb) {
+    Regression fit = new Regression();
+    for (int i = 0; i < curve.length && curve[i] >= toDb; i++) {
+      if (curve[i] <= fromDb) {
+        fit.add(i, curve[i]);
+      }
+    }
+    return fit;
+  }
+
+  private OptionalDouble seconds(Regression fit, boolean valid) {
+    return valid && fit.count() > 2 && fit.slope() < 0
+        ? OptionalDouble.of(-60 / fit.slope() / rate)
+        : OptionalDouble.empty();
+  }
+
+  private static OptionalDouble ratio(double energyRatio) {
+    return energyRatio > 0 && Double.isFinite(energyRatio)
+        ? OptionalDouble.of(Decibels.ofEnergy(energyRatio))
+        : OptionalDouble.empty();
+  }
+
+  /** Energy before over energy after 50 and 80 ms. */
+  private double[] earlyOverLate(Lundeby tail) {
+    int end = lead + tail.crossing();
+    Band wide = new Band(band.nominalHz(), band.centreHz(), band.lowHz() / 2, band.highHz() * 2);
+    double[] ratios = new double[2];
+    double[] cuts = {0.05, 0.08};
+    double[] early = new double[2];
+    double[] late = new double[2];
+    double levels = noiseShare(tail);
+    for (double[] take : takes) {
+      double[] y = zeroPhase(take, wide, 3);
+      for (int c = 0; c < cuts.length; c++) {
+        int cut = Math.min(end, lead + (int) Math.round(cuts[c] * rate));
+        early[c] += bandEnergy(y, 0, cut) - levels * cut;
+        late[c] += bandEnergy(y, cut, end) - levels * (end - cut);
+      }
+    }
+    double rest = tail.noise() / tail.decayPerSample();
+    for (int c = 0; c < cuts.length; c++) {
+      ratios[c] = early[c] / Math.max(1e-300, late[c] + rest);
+    }
+    return ratios;
+  }
+
+  private double noiseShare(Lundeby tail) {
+    return tail.noise() / takes.size();
+  }
+
+  private double bandEnergy(double[] y, int from, int to) {
+    if (to <= from) {
+      return 0;
+    }
+    Fft fft = new Fft(Fft.sizeFor(to - from));
+    double[] block = Arrays.copyOf(Arrays.copyOfRange(y, from, to), fft.size());
+    fft.forward(block);
+    double[] bins = new double[fft.size() / 2 + 1];
+    fft.addEnergy(block, bins);
+    double sum = 0;
+    for (int k = 1; k < bins.length; k++) {
+      sum += bins[k] * band.powerResponse(k * rate / fft.size(), ORDER);
+    }
+    return sum;
+  }
+
+  private double[] zeroPhase(double[] take, Band shape, int order) {
+    Fft fft = new Fft(Fft.sizeFor(take.length + (long) (0.2 * rate)));
+    double[] block = Arrays.copyOf(take, fft.size());
+    fft.forward(block);
+    block[0] = 0;
+    block[1] = 0;
+    for (int k = 1; k < fft.size() / 2; k++) {
+      double gain = Math.sqrt(shape.powerResponse(k * rate / fft.size(), order));
+      block[2 * k] *= gain;
+      block[2 * k + 1] *= gain;
+    }
+    fft.inverse(block);
+    return Arrays.copyOf(block, take.length);
+  }
+
+  private double centreTime(Lundeby tail) {
+    double moment = 0;
+    double sum = 0;
+    double noise = noiseShare(tail);
+    for (double[] take : takes) {
+      double[] y = zeroPhase(take, band, ORDER);
+      for (int i = 0; i < lead + tail.crossing(); i++) {
+        double e = y[i] * y[i] - noise;
+        moment += (i - lead) / rate * e;
+        sum += e;
+      }
+    }
+    return sum > 0 ? moment / sum : 0;
+  }
+
+  private List<Double> thin(double[] curve) {
+    List<Double> thinned = new ArrayList<>();
+    double step = DecayReport.BandDecay.CURVE_STEP_SECONDS * rate;
+    for (double at = 0; at < curve.length; at += step) {
+      thinned.add(Math.round(curve[(int) at] * 100) / 100.0);
+    }
+    return thinned;
+  }
+}

@@ -1,0 +1,100 @@
+package nullroom.core.measure;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * The decay of a room from one or more impulses.
+ *
+ * @param sampleRateHz samples a second
+ * @param directArrivalSeconds file time of the first direct sound; empty where no impulse was found
+ * @param takes impulses found and averaged
+ * @param bands per band
+ * @param directToReverberantDb first 2.5 ms over the rest
+ * @param warnings sentences on what could not be had and how to get it
+ */
+public record DecayReport(
+    double sampleRateHz,
+    OptionalDouble directArrivalSeconds,
+    int takes,
+    List<BandDecay> bands,
+    OptionalDouble directToReverberantDb,
+    List<String> warnings) {
+
+  public DecayReport {
+    bands = List.copyOf(bands);
+    warnings = List.copyOf(warnings);
+  }
+
+  /**
+   * One band's decay.
+   *
+   * @param centreHz nominal
+   * @param edtSeconds early decay time
+   * @param t20Seconds from -5 to -25 dB
+   * @param t30Seconds from -5 to -35 dB
+   * @param c50Db clarity
+   * @param c80Db clarity
+   * @param d50Percent definition
+   * @param centreTimeSeconds centre time
+   * @param inrDb impulse to noise ratio
+   * @param nonLinearityPermille of the T20 line, 1000 (1 - r^2)
+   * @param curve energy decay curve every {@link #CURVE_STEP_SECONDS} from the direct sound on, dB re total
+   */
+  public record BandDecay(
+      double centreHz,
+      OptionalDouble edtSeconds,
+      OptionalDouble t20Seconds,
+      OptionalDouble t30Seconds,
+      OptionalDouble c50Db,
+      OptionalDouble c80Db,
+      OptionalDouble d50Percent,
+      OptionalDouble centreTimeSeconds,
+      OptionalDouble inrDb,
+      OptionalDouble nonLinearityPermille,
+      List<Double> curve) {
+    /** Fine enough to draw, coarse enough to keep. */
+    public static final double CURVE_STEP_SECONDS = 0.005;
+
+    /** A band of which nothing is known. */
+    static BandDecay unknown(double centreHz, OptionalDouble inrDb) {
+      OptionalDouble none = OptionalDouble.empty();
+      return new BandDecay(centreHz, none, none, none, none, none, none, none, inrDb, none, List.of());
+    }
+
+    /** 100 (T30/T20 - 1), ISO 3382-2 Annex B; empty without both. */
+    public OptionalDouble curvaturePercent() {
+      return t20Seconds.isPresent() && t30Seconds.isPresent()
+          ? OptionalDouble.of(100 * (t30Seconds.getAsDouble() / t20Seconds.getAsDouble() - 1))
+          : OptionalDouble.empty();
+    }
+  }
+
+  /** The decay of the band of that nominal frequency. */
+  public Optional<BandDecay> band(double centreHz) {
+    return bands.stream().filter(b -> b.centreHz() == centreHz).findFirst();
+  }
+
+  /** Mean of the 500 and 1000 Hz T20; empty where one is missing. */
+  public OptionalDouble tMidSeconds() {
+    return meanT20(500, 1000);
+  }
+
+  /** Mean T20 of the 250 to 4000 Hz octaves; empty where one is missing. */
+  public OptionalDouble tVoiceSeconds() {
+    return meanT20(250, 500, 1000, 2000, 4000);
+  }
+
+  private OptionalDouble meanT20(double... centres) {
+    double sum = 0;
+    for (double centre : centres) {
+      OptionalDouble t = band(centre).map(BandDecay::t20Seconds).orElse(OptionalDouble.empty());
+      if (t.isEmpty()) {
+        return OptionalDouble.empty();
+      }
+      sum += t.getAsDouble();
+    }
+    return OptionalDouble.of(sum / centres.length);
+  }
+}

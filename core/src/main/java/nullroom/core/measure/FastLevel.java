@@ -1,0 +1,64 @@
+package nullroom.core.measure;
+
+/**
+ * Exponential time weighting FAST (125 ms, IEC 61672-1) over squares, with a level taken into a histogram every 10 ms. In
+ * the first half second the running mean is divided by what the weighting has seen so far, so that a recording's start
+ * does not read as quiet.
+ */
+final class FastLevel {
+  private static final double TIME_CONSTANT_SECONDS = 0.125;
+  private static final double SAMPLE_SECONDS = 0.01;
+
+  /** Levels before this are mostly the filters settling. */
+  private static final double SKIP_SECONDS = 0.1;
+
+  private static final double SETTLED_SECONDS = 2;
+
+  private final double keep;
+  private final double rateHz;
+  private final LevelHistogram histogram = new LevelHistogram();
+  private double mean;
+  private double largest;
+  private long count;
+  private double untilNext;
+
+  FastLevel(double rateHz) {
+    this.rateHz = rateHz;
+    keep = Math.exp(-1 / (TIME_CONSTANT_SECONDS * rateHz));
+    untilNext = SKIP_SECONDS * rateHz;
+  }
+
+  void add(double[] samples, int length) {
+    double m = mean;
+    double give = 1 - keep;
+    int at = 0;
+    while (at < length) {
+      int stop = Math.min(length, at + (int) Math.max(1, Math.ceil(untilNext)));
+      untilNext -= stop - at;
+      count += stop - at;
+      for (; at < stop; at++) {
+        m = keep * m + give * samples[at] * samples[at];
+        largest = Math.max(largest, m);
+      }
+      if (untilNext <= 0) {
+        untilNext += SAMPLE_SECONDS * rateHz;
+        histogram.add(m / seen());
+      }
+    }
+    mean = m;
+  }
+
+  private double seen() {
+    double seconds = count / rateHz;
+    return seconds > SETTLED_SECONDS ? 1 : 1 - Math.exp(-seconds / TIME_CONSTANT_SECONDS);
+  }
+
+  /** Largest mean square so far, as a sound level meter that starts at silence shows it. */
+  double largestMeanSquare() {
+    return largest;
+  }
+
+  LevelHistogram histogram() {
+    return histogram;
+  }
+}

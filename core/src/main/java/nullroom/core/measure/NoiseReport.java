@@ -1,0 +1,73 @@
+package nullroom.core.measure;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.NoiseRating;
+import nullroom.core.acoustics.Octave;
+
+/**
+ * The noise of one channel. Levels are dBFS by AES17; a level in dB SPL is that plus the SPL of full scale.
+ *
+ * @param seconds length
+ * @param sampleRateHz samples a second
+ * @param laeqDbfs A-weighted level of the whole
+ * @param lceqDbfs C-weighted
+ * @param lzeqDbfs unweighted, without the offset
+ * @param laMaxFastDbfs highest FAST A-level
+ * @param la10Dbfs exceeded 10 % of the time
+ * @param la50Dbfs exceeded half the time
+ * @param la90Dbfs exceeded 90 % of the time
+ * @param octaves 31.5 Hz up
+ * @param thirds 25 Hz up
+ * @param dcOffset mean, full scale is 1
+ * @param clippedSamples samples in clipped runs
+ */
+public record NoiseReport(
+    double seconds,
+    double sampleRateHz,
+    OptionalDouble laeqDbfs,
+    OptionalDouble lceqDbfs,
+    OptionalDouble lzeqDbfs,
+    OptionalDouble laMaxFastDbfs,
+    OptionalDouble la10Dbfs,
+    OptionalDouble la50Dbfs,
+    OptionalDouble la90Dbfs,
+    List<BandLevel> octaves,
+    List<BandLevel> thirds,
+    double dcOffset,
+    long clippedSamples) {
+
+  /** The level of a band; {@code l90Dbfs} only for octaves. */
+  public record BandLevel(double centreHz, OptionalDouble leqDbfs, OptionalDouble l90Dbfs) {}
+
+  /** NC of the octaves, where all from 63 Hz to 8 kHz are there. */
+  public Optional<NoiseRating> nc(double fullScaleDbSpl) {
+    return octaveDbSpl(fullScaleDbSpl).map(NoiseRating::nc);
+  }
+
+  /** NR of the octaves, where all from 63 Hz to 8 kHz are there. */
+  public Optional<NoiseRating> nr(double fullScaleDbSpl) {
+    Map<Double, Double> levels = new HashMap<>();
+    octaves.forEach(b -> b.leqDbfs().ifPresent(level -> levels.put(b.centreHz(), level + fullScaleDbSpl)));
+    return octaveDbSpl(fullScaleDbSpl).map(all -> NoiseRating.nr(levels));
+  }
+
+  /** The eight octaves of rooms in dB SPL; empty where the sampling rate or silence leaves one out. */
+  public Optional<Bands> octaveDbSpl(double fullScaleDbSpl) {
+    double[] levels = new double[Octave.COUNT];
+    int found = 0;
+    for (BandLevel b : octaves) {
+      for (int i = 0; i < Octave.COUNT; i++) {
+        if (b.centreHz() == Octave.nominalHz(i) && b.leqDbfs().isPresent()) {
+          levels[i] = b.leqDbfs().getAsDouble() + fullScaleDbSpl;
+          found++;
+        }
+      }
+    }
+    return found == Octave.COUNT ? Optional.of(Bands.of(levels)) : Optional.empty();
+  }
+}

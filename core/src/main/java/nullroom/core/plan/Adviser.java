@@ -1,0 +1,189 @@
+package nullroom.core.plan;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.function.Function;
+import nullroom.core.predict.Heard;
+import nullroom.core.predict.Margins;
+import nullroom.core.room.Ceiling;
+import nullroom.core.room.Patch;
+import nullroom.core.room.PlacedMicrophone;
+import nullroom.core.room.Point;
+import nullroom.core.room.Room;
+import nullroom.core.room.Talker;
+
+/**
+ * Finds the next move: tries what a person could do with what is at hand, computes each, and ranks them by what they buy
+ * on the weakest margin for their cost and minutes.
+ */
+public final class Adviser {
+  /** Moves that buy less than this on the weakest margin are not worth saying. */
+  static final double LEAST_GAIN_DB = 0.3;
+
+  /** What a minute of work and a unit of money weigh against each other (common practice: an hour for about 20). */
+  private static final double COST_PER_MINUTE = 0.33;
+
+  /** A microphone is not asked nearer than this: breath and lips get in its way (common practice). */
+  private static final double NEAREST_METRES = 0.15;
+
+  private Adviser() {}
+
+  /** The moves worth making, best first. */
+  public static List<Move> moves(Room room, Margins targets, Function<Room, Heard> hear) {
+    Heard now = hear.apply(room);
+    Margins.Kind weakest = now.margins().weakest(targets);
+    List<Move> moves = new ArrayList<>();
+    for (Candidate candidate : candidates(room, now, targets)) {
+      Heard after = hear.apply(candidate.room());
+      double gain = after.margins().get(weakest) - now.margins().get(weakest);
+      if (gain >= LEAST_GAIN_DB) {
+        moves.add(
+            new Move(
+                candidate.name(), candidate.station(), candidate.room(), after, gain, candidate.cost(),
+                candidate.minutes()));
+      }
+    }
+    moves.sort(Comparator.comparingDouble(Adviser::worth).reversed());
+    return moves;
+  }
+
+  private static double worth(Move move) {
+    return move.gainDb() / (5 + move.cost() + COST_PER_MINUTE * move.minutes());
+  }
+
+  private record Candidate(String name, String station, Room room, int cost, int minutes) {}
+
+  private static List<Candidate> candidates(Room room, Heard now, Margins targets) {
+    List<Candidate> all = new ArrayList<>();
+    for (String surface : room.surfaceNames()) {
+      for (Hanging hanging : Hanging.values()) {
+        hanging
+            .patchOn(room, surface)
+            .ifPresent(patch -> all.add(hang(room, hanging, surface, patch)));
+      }
+    }
+    room.talker().ifPresent(t -> room.microphone().ifPresent(m -> nearer(room, t, m, all)));
+    room.microphone().ifPresent(m -> gain(room, m, now, targets, all));
+    return all;
+  }
+
+  private static Candidate hang(Room room, Hanging hanging, String surface, Patch patch) {
+    return new Candidate(
+        hanging.verb() + " " + Hanging.surfaceLabel(surface), "dress", room.plus(patch), hanging.cost(), hanging.minutes());
+  }
+
+  private static void nearer(Room room, Talker talker, PlacedMicrophone microphone, List<Candidate> all) {
+    Point away = microphone.at().minus(talker.at());
+    double distance = away.length();
+    double half = Math.max(NEAREST_METRES, distance / 2);
+    if (half < distance * 0.95) {
+      Point place = talker.at().plus(away, half / distance);
+      all.add(
+          new Candidate(
+              String.format(java.util.Locale.ROOT, "Bring the microphone to %.0f cm", half * 100), "mic",
+              room.withMicrophone(microphone.movedTo(place, talker.at())), 0, 3));
+    }
+  }
+
+  private static void gain(
+      Room room, PlacedMicrophone microphone, Heard now, Margins targets, List<Candidate> all) {
+    double over = now.margins().over(targets, Margins.Kind.SAFE);
+    double gain = Math.clamp(Math.rint(microphone.capture().gainDb() + over), 0, 70);
+    if (gain != microphone.capture().gainDb()) {
+      all.add(
+          new Candidate(
+              String.format(java.util.Locale.ROOT, "Set the gain to %.0f dB", gain), "level",
+              room.withMicrophone(microphone.with(microphone.capture().withGainDb(gain))), 0, 1));
+    }
+  }
+
+  /** Things at hand that can be hung or laid. */
+  public enum Hanging {
+    BLANKET("Hang a blanket on", "Blanket 1.5 × 2.0 m, 10 cm off the wall", "blanket_100", 1.5, 2.0, 15, 15),
+    DUVET("Hang a duvet on", "Duvet 1.35 × 2.0 m, 10 cm off the wall", "duvet_100", 1.35, 2.0, 25, 15),
+    RUG("Lay a rug on", "Rug 1.6 × 2.3 m", "rug_on_wood", 1.6, 2.3, 40, 5);
+
+    private final String verb;
+    private final String label;
+    private final String materialId;
+    private final double width;
+    private final double height;
+    private final int cost;
+    private final int minutes;
+
+    Hanging(String verb, String label, String materialId, double width, double height, int cost, int minutes) {
+      this.verb = verb;
+      this.label = label;
+      this.materialId = materialId;
+      this.width = width;
+      this.height = height;
+      this.cost = cost;
+      this.minutes = minutes;
+    }
+
+    String verb() {
+      return verb;
+    }
+
+    /** Name with size for people. */
+    public String label() {
+      return label;
+    }
+
+    /** Material in the table. */
+    public String materialId() {
+      return materialId;
+    }
+
+    /** Guessed price. */
+    public int cost() {
+      return cost;
+    }
+
+    /** Minutes to put it up. */
+    public int minutes() {
+      return minutes;
+    }
+
+    /** Name of a surface for people: "wall 2", "the ceiling". */
+    public static String surfaceLabel(String surface) {
+      return surface.startsWith("wall") ? "wall " + surface.substring(4) : "the " + surface;
+    }
+
+    /**
+     * The piece in the middle of a surface, cut down to what fits; empty where it does not belong there or would lie on
+     * what is there already.
+     */
+    public java.util.Optional<Patch> patchOn(Room room, String surface) {
+      boolean floor = surface.equals("floor");
+      if (floor != (this == RUG) || room.patches().stream().anyMatch(p -> p.surface().equals(surface))) {
+        return java.util.Optional.empty();
+      }
+      double[] extent = extent(room, surface);
+      double w = Math.min(width, extent[2] - 0.1);
+      double h = Math.min(height, extent[3] - 0.1);
+      if (w < 0.3 || h < 0.3 || w * h > 0.95 * room.areaOf(surface)) {
+        return java.util.Optional.empty();
+      }
+      double x = extent[0] + (extent[2] - w) / 2;
+      double y = surface.startsWith("wall") ? extent[3] - h - 0.05 : extent[1] + (extent[3] - h) / 2;
+      String name = label.substring(0, label.indexOf(' ')).toLowerCase(java.util.Locale.ROOT);
+      return java.util.Optional.of(Patch.rectangle(name, surface, x, y, w, h, materialId));
+    }
+
+    /** Least x, least y, width and height that a piece can use in a surface's own axes. */
+    private static double[] extent(Room room, String surface) {
+      if (!surface.startsWith("wall")) {
+        double[] xs = room.outline().span(0);
+        double[] ys = room.outline().span(1);
+        return new double[] {xs[0], ys[0], xs[1] - xs[0], ys[1] - ys[0]};
+      }
+      int k = Integer.parseInt(surface.substring(4));
+      Point a = room.outline().corners().get(k - 1);
+      Point b = room.outline().corners().get(k % room.outline().corners().size());
+      double top = Math.min(room.heightAt(a), room.heightAt(b));
+      return new double[] {0, 0, a.distanceTo(b), Math.max(top, Ceiling.MIN_METRES)};
+    }
+  }
+}

@@ -1,0 +1,183 @@
+package nullroom.core.predict;
+
+import nullroom.core.Trouble;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Capture;
+import nullroom.core.acoustics.Decibels;
+import nullroom.core.acoustics.Octave;
+import nullroom.core.acoustics.Pattern;
+import nullroom.core.acoustics.VocalEffort;
+import nullroom.core.room.PlacedMicrophone;
+import nullroom.core.room.Point;
+import nullroom.core.room.Room;
+import nullroom.core.room.Talker;
+
+/**
+ * What one microphone hears of one voice in one room: the one result that every verdict reads.
+ *
+ * <p>All levels are equivalent sound pressure levels at the microphone through its pattern, per octave. The direct sound
+ * is the voice at 1 m by effort and directivity, by 1/r, through the pattern with proximity effect. The room's reply is
+ * that of a diffuse field that decays exponentially from the direct sound on (M. Barron and L.-J. Lee, J. Acoust. Soc.
+ * Am. 84 (1988) 618), picked up by the pattern's random energy efficiency and parted 50 ms after the direct sound.
+ *
+ * @param directDbSpl voice straight from the lips
+ * @param earlyDbSpl reply of the room in the first 50 ms
+ * @param lateDbSpl reply of the room after 50 ms
+ * @param roomNoiseDbSpl diffuse noise of the room
+ * @param selfNoiseDbSpl of the capsule
+ * @param preampNoiseDbSpl of the input
+ * @param converterNoiseDbSpl of the word length
+ * @param decaySeconds reverberation times that the reply was computed with
+ * @param capture microphone and input
+ * @param distanceMetres from lips to capsule
+ * @param peakDbSpl loudest expected sample peak, as the level of a sine with that peak
+ */
+public record Heard(
+    Bands directDbSpl,
+    Bands earlyDbSpl,
+    Bands lateDbSpl,
+    Bands roomNoiseDbSpl,
+    Bands selfNoiseDbSpl,
+    Bands preampNoiseDbSpl,
+    Bands converterNoiseDbSpl,
+    Bands decaySeconds,
+    Capture capture,
+    double distanceMetres,
+    double peakDbSpl) {
+
+  /** Nearer than this a mouth is no point and the level stops rising (near field limit). */
+  public static final double NEAREST_METRES = 0.03;
+
+  /** Early and late part here, after the direct sound (ISO 3382-1, C50). */
+  static final double EARLY_SECONDS = 0.05;
+
+  /** A sine's peak lies this much over its RMS. */
+  private static final double SINE_CREST_DB = 3.0103;
+
+  /** ln(10^6): an energy of -60 dB. */
+  private static final double DECAY_60_DB = 6 * Math.log(10);
+
+  /** Room noise of a quiet furnished bedroom at night, about 25 dBA (common practice), where nothing was measured. */
+  public static final Bands ASSUMED_NOISE_DB_SPL = Bands.of(40, 33, 27, 22, 17, 13, 10, 8);
+
+  /**
+   * What is heard with the times of the room's own statistics.
+   *
+   * @throws Trouble.BadField if talker or microphone is missing
+   */
+  public static Heard of(Room room) {
+    return of(room, Statistics.of(room).seconds());
+  }
+
+  /**
+   * What is heard with stated reverberation times.
+   *
+   * @param decaySeconds per octave
+   * @throws Trouble.BadField if talker or microphone is missing
+   */
+  public static Heard of(Room room, Bands decaySeconds) {
+    Talker talker =
+        room.talker().orElseThrow(() -> new Trouble.BadField("talker", "this room has no talker; add one to predict"));
+    PlacedMicrophone microphone =
+        room.microphone()
+            .orElseThrow(() -> new Trouble.BadField("microphone", "this room has no microphone; add one to predict"));
+    Bands direct = direct(room, talker, microphone);
+    double arrival = talker.at().distanceTo(microphone.at()) / room.air().speedOfSound();
+    Pattern pattern = microphone.capture().pattern();
+    double pickup = Decibels.ofEnergy(pattern.randomEnergyEfficiency());
+    Bands reply = Bands.from(i -> reply(room, talker, decaySeconds.get(i), i, arrival) + pickup);
+    Bands lateShare = decaySeconds.map(t -> Math.exp(-DECAY_60_DB * EARLY_SECONDS / t));
+    Bands early = reply.with(lateShare, (level, share) -> level + Decibels.ofEnergy(1 - share));
+    Bands late = reply.with(lateShare, (level, share) -> level + Decibels.ofEnergy(share));
+    Bands noise = room.noiseDbSpl().orElse(ASSUMED_NOISE_DB_SPL).map(level -> level + pickup);
+    Capture capture = microphone.capture();
+    double voice = Decibels.sum(direct.energySum(), early.energySum());
+    return new Heard(
+        direct, early, late, noise, capture.selfNoiseDbSpl(), capture.preampNoiseDbSpl(), capture.converterNoiseDbSpl(),
+        decaySeconds, capture, talker.at().distanceTo(microphone.at()),
+        voice + VocalEffort.CREST_DB - SINE_CREST_DB);
+  }
+
+  private static Bands direct(Room room, Talker talker, PlacedMicrophone microphone) {
+    Point toMicrophone = microphone.at().minus(talker.at());
+    double distance = Math.max(NEAREST_METRES, toMicrophone.length());
+    double offMouth = talker.aim().angleTo(toMicrophone);
+    double offCapsule = microphone.aim().angleTo(talker.at().minus(microphone.at()));
+    double c = room.air().speedOfSound();
+    return Bands.from(
+        i ->
+            talker.effort().levelsDbSpl().get(i)
+                + talker.directivity().gainDb(i, offMouth)
+                - Decibels.ofAmplitude(distance)
+                + microphone.capture().pattern().nearGainDb(offCapsule, Octave.exactHz(i), distance, c));
+  }
+
+  /** Level of the whole reply at an omni microphone: sound power in a field of 4/A, falling from the direct sound on. */
+  private static double reply(Room room, Talker talker, double seconds, int octave, double arrivalSeconds) {
+    double power =
+        talker.effort().levelsDbSpl().get(octave)
+            - talker.directivity().indexDb().get(octave)
+            + Decibels.ofEnergy(4 * Math.PI);
+    double absorption = 4 * DECAY_60_DB * room.volume() / (room.air().speedOfSound() * seconds);
+    return power
+        + Decibels.ofEnergy(4 / absorption)
+        + Decibels.ofEnergy(Math.exp(-DECAY_60_DB * arrivalSeconds / seconds));
+  }
+
+  /** Active speech level of the useful sound (direct and early), unweighted, dB SPL. */
+  public double voiceDbSpl() {
+    return Decibels.sum(directDbSpl.energySum(), earlyDbSpl.energySum());
+  }
+
+  /** All noise together, per octave. */
+  public Bands noiseDbSpl() {
+    return roomNoiseDbSpl.energySum(selfNoiseDbSpl).energySum(preampNoiseDbSpl).energySum(converterNoiseDbSpl);
+  }
+
+  /** Direct and early over late, per octave. */
+  public Bands c50Db() {
+    return directDbSpl.energySum(earlyDbSpl).with(lateDbSpl, (useful, late) -> useful - late);
+  }
+
+  /** Direct over early and late, per octave. */
+  public Bands directToReverberantDb() {
+    return directDbSpl.with(earlyDbSpl.energySum(lateDbSpl), (direct, reply) -> direct - reply);
+  }
+
+  /** The three margins. */
+  public Margins margins() {
+    double quiet = Octave.aWeightedSum(directDbSpl.energySum(earlyDbSpl)) - Octave.aWeightedSum(noiseDbSpl());
+    double weights = 0;
+    double clear = 0;
+    for (int i = Octave.FIRST_VOICE; i < Octave.COUNT; i++) {
+      double weight = Decibels.toEnergy(directDbSpl.get(i));
+      weights += weight;
+      clear += weight * c50Db().get(i);
+    }
+    return new Margins(quiet, clear / weights, capture.overloadDbSpl() - peakDbSpl);
+  }
+
+  /** A level at the microphone as dBFS (AES17). */
+  public double dbfs(double levelDbSpl) {
+    return levelDbSpl - capture.fullScaleDbSpl();
+  }
+
+  /**
+   * The octave levels, with the shape of the room's noise, at which the quiet margin just meets its target: the quiet
+   * line. Empty where the other noises alone use it up.
+   *
+   * @param roomNoiseDbSpl noise at an omni microphone, whose shape is kept
+   */
+  public java.util.Optional<Bands> quietLine(Bands roomNoiseDbSpl, double targetDb) {
+    double allowed =
+        Decibels.toEnergy(Octave.aWeightedSum(directDbSpl.energySum(earlyDbSpl)) - targetDb)
+            - Decibels.toEnergy(
+                Octave.aWeightedSum(selfNoiseDbSpl.energySum(preampNoiseDbSpl).energySum(converterNoiseDbSpl)));
+    if (allowed <= 0) {
+      return java.util.Optional.empty();
+    }
+    double pickup = Decibels.ofEnergy(capture.pattern().randomEnergyEfficiency());
+    double lift = Decibels.ofEnergy(allowed) - pickup - Octave.aWeightedSum(roomNoiseDbSpl);
+    return java.util.Optional.of(roomNoiseDbSpl.map(level -> level + lift));
+  }
+}

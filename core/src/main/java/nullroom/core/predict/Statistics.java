@@ -1,0 +1,183 @@
+package nullroom.core.predict;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Octave;
+import nullroom.core.room.Face;
+import nullroom.core.room.LooseObject;
+import nullroom.core.room.Room;
+
+/**
+ * Reverberation of a room by the five usual formulas, with air absorption 4 m V.
+ *
+ * <p>T = k V / A with k = 24 ln 10 / c (0.161 s/m at 20 C). Sources: W. C. Sabine 1900; C. F. Eyring, J. Acoust. Soc.
+ * Am. 1 (1930) 217; G. Millington, ibid. 4 (1932) 69; D. Fitzroy, ibid. 31 (1959) 893; H. Arau-Puchades, Acustica 65
+ * (1988) 163. Loose objects count in the floor-and-ceiling pair for the last two, which hold for boxes only. Below the
+ * Schroeder frequency none of them means much.
+ *
+ * @param volume cubic metres
+ * @param surface square metres
+ * @param absorptionArea surface areas times coefficients plus objects, without air
+ * @param formulaSeconds times by formula
+ * @param chosen the formula this room is judged by
+ * @param why a sentence for the choice
+ */
+public record Statistics(
+    double volume,
+    double surface,
+    Bands absorptionArea,
+    java.util.Map<Formula, Bands> formulaSeconds,
+    Formula chosen,
+    String why) {
+
+  /** A reverberation formula. */
+  public enum Formula {
+    SABINE("sabine"),
+    EYRING("eyring"),
+    MILLINGTON("millington"),
+    FITZROY("fitzroy"),
+    ARAU_PUCHADES("arauPuchades");
+
+    private final String id;
+
+    Formula(String id) {
+      this.id = id;
+    }
+
+    /** Key on the command line. */
+    public String id() {
+      return id;
+    }
+  }
+
+  /** Coefficients of 1 and more have no logarithm; a face that perfect leaves nothing to compute. */
+  private static final double HIGHEST_COEFFICIENT = 0.999;
+
+  /** Between opposite pairs, a ratio of mean coefficients from which the field is not diffuse (common practice). */
+  private static final double UNEVEN_RATIO = 4;
+
+  /** Under this mean coefficient unevenness is of little effect: sound is mixed before it is absorbed. */
+  private static final double MILD_MEAN = 0.1;
+
+  /** Times without end, such as those of a room that absorbs nothing, are shown as this. */
+  static final double LONGEST_SECONDS = 1000;
+
+  /** Computes all formulas of a room. */
+  public static Statistics of(Room room) {
+    List<Face> faces = room.faces();
+    double volume = room.volume();
+    double surface = faces.stream().mapToDouble(Face::areaSquareMetres).sum();
+    Bands objects = sum(room.objects());
+    Bands area = Bands.from(i -> total(faces, f -> f.absorption().get(i)) + objects.get(i));
+    Bands air = room.air().energyAttenuation().map(m -> 4 * m * volume);
+    double k = 24 * Math.log(10) / room.air().speedOfSound();
+    java.util.EnumMap<Formula, Bands> times = new java.util.EnumMap<>(Formula.class);
+    times.put(Formula.SABINE, Bands.from(i -> time(k * volume, area.get(i) + air.get(i))));
+    times.put(
+        Formula.EYRING, Bands.from(i -> time(k * volume, surface * exponent(area.get(i) / surface) + air.get(i))));
+    times.put(
+        Formula.MILLINGTON,
+        Bands.from(
+            i -> time(k * volume, total(faces, f -> exponent(f.absorption().get(i))) + objects.get(i) + air.get(i))));
+    if (room.isBox()) {
+      times.put(Formula.FITZROY, Bands.from(i -> pairs(faces, objects, i, k * volume, air.get(i), false)));
+      times.put(Formula.ARAU_PUCHADES, Bands.from(i -> pairs(faces, objects, i, k * volume, air.get(i), true)));
+    }
+    return choose(room, faces, objects, new Statistics(volume, surface, area, times, Formula.EYRING, ""));
+  }
+
+  private static Statistics choose(Room room, List<Face> faces, Bands objects, Statistics all) {
+    double mean = (all.absorptionArea.get(Octave.HZ_500) + all.absorptionArea.get(Octave.HZ_1000)) / 2 / all.surface;
+    double low = Double.POSITIVE_INFINITY;
+    double high = 0;
+    for (int pair = 0; pair < 3; pair++) {
+      double alpha =
+          (pairMean(faces, objects, pair, Octave.HZ_500) + pairMean(faces, objects, pair, Octave.HZ_1000)) / 2;
+      low = Math.min(low, alpha);
+      high = Math.max(high, alpha);
+    }
+    if (room.isBox() && mean >= MILD_MEAN && high > UNEVEN_RATIO * low) {
+      return new Statistics(
+          all.volume, all.surface, all.absorptionArea, all.formulaSeconds, Formula.ARAU_PUCHADES,
+          String.format(
+              java.util.Locale.ROOT,
+              "Arau-Puchades, since one pair of opposite surfaces absorbs %.0f times as much as another, so sound lives"
+                  + " on between the hard ones.",
+              high / low));
+    }
+    String why =
+        room.isBox()
+            ? "Eyring, since absorption is spread evenly enough for sound to mix."
+            : "Eyring; the formulas for uneven absorption hold for boxes only.";
+    return new Statistics(all.volume, all.surface, all.absorptionArea, all.formulaSeconds, Formula.EYRING, why);
+  }
+
+  private static Bands sum(List<LooseObject> objects) {
+    Bands sum = Bands.all(0);
+    for (LooseObject o : objects) {
+      sum = sum.with(o.absorptionArea(), Double::sum);
+    }
+    return sum;
+  }
+
+  private static double time(double kv, double area) {
+    return Math.min(LONGEST_SECONDS, kv / Math.max(area, 1e-9));
+  }
+
+  private static double exponent(double alpha) {
+    return -Math.log(1 - Math.min(alpha, HIGHEST_COEFFICIENT));
+  }
+
+  private static double total(List<Face> faces, ToDoubleFunction<Face> perArea) {
+    return faces.stream().mapToDouble(f -> f.areaSquareMetres() * perArea.applyAsDouble(f)).sum();
+  }
+
+  private static double pairArea(List<Face> faces, int pair) {
+    return faces.stream().filter(f -> f.pair() == pair).mapToDouble(Face::areaSquareMetres).sum();
+  }
+
+  private static double pairMean(List<Face> faces, Bands objects, int pair, int octave) {
+    List<Face> own = faces.stream().filter(f -> f.pair() == pair).toList();
+    double area = total(own, f -> f.absorption().get(octave)) + (pair == 2 ? objects.get(octave) : 0);
+    return area / Math.max(1e-9, pairArea(faces, pair));
+  }
+
+  private static double pairs(
+      List<Face> faces, Bands objects, int octave, double kv, double air, boolean geometric) {
+    double surface = faces.stream().mapToDouble(Face::areaSquareMetres).sum();
+    double mean = 0;
+    for (int pair = 0; pair < 3; pair++) {
+      double share = pairArea(faces, pair) / surface;
+      double t = time(kv, surface * exponent(pairMean(faces, objects, pair, octave)) + air);
+      mean += share * (geometric ? Math.log(t) : t);
+    }
+    return geometric ? Math.exp(mean) : mean;
+  }
+
+  /** Times by the chosen formula. */
+  public Bands seconds() {
+    return java.util.Objects.requireNonNull(formulaSeconds.get(chosen));
+  }
+
+  /** Times by one formula; empty where it does not apply. */
+  public Optional<Bands> seconds(Formula formula) {
+    return Optional.ofNullable(formulaSeconds.get(formula));
+  }
+
+  /** Mean of the 500 and 1000 Hz times by the chosen formula. */
+  public double midSeconds() {
+    return (seconds().get(Octave.HZ_500) + seconds().get(Octave.HZ_1000)) / 2;
+  }
+
+  /** 2000 sqrt(T/V): below it single modes rule. */
+  public double schroederHz() {
+    return 2000 * Math.sqrt(midSeconds() / volume);
+  }
+
+  /** 4V/S in metres. */
+  public double meanFreePath() {
+    return 4 * volume / surface;
+  }
+}

@@ -1,0 +1,40 @@
+package nullroom.core.room;
+
+import java.util.List;
+
+/**
+ * A piece of something on a surface: a rug, a window, a hung blanket.
+ *
+ * @param name for people
+ * @param surface name of the surface it lies on
+ * @param corners in the surface's own axes (x and y of the points): plan for floor and ceiling; for a wall, metres along
+ *     it from its first corner and metres up. Either direction of turn
+ * @param finish what it is made of
+ */
+public record Patch(String name, String surface, List<Point> corners, Finish finish) {
+  public Patch {
+    corners = List.copyOf(corners);
+    if (corners.size() < 3 || Math.abs(Outline.signedArea(corners)) < 1e-6) {
+      throw new IllegalArgumentException("patch '" + name + "' has no area");
+    }
+  }
+
+  /** A rectangle on a surface. */
+  public static Patch rectangle(
+      String name, String surface, double x, double y, double width, double height, String materialId) {
+    return new Patch(
+        name,
+        surface,
+        List.of(
+            new Point(x, y, 0),
+            new Point(x + width, y, 0),
+            new Point(x + width, y + height, 0),
+            new Point(x, y + height, 0)),
+        Finish.of(materialId));
+  }
+
+  /** Area in the surface's own axes, square metres. */
+  public double area() {
+    return Math.abs(Outline.signedArea(corners));
+  }
+}

@@ -1,0 +1,16 @@
+package nullroom.core.room;
+
+import nullroom.core.acoustics.Capture;
+
+/** A microphone with its input, at a place and pointing somewhere. */
+public record PlacedMicrophone(Point at, Aim aim, Capture capture) {
+  /** The same microphone elsewhere, pointing at a target. */
+  public PlacedMicrophone movedTo(Point place, Point target) {
+    return new PlacedMicrophone(place, Aim.along(target.minus(place)), capture);
+  }
+
+  /** The same place with another chain. */
+  public PlacedMicrophone with(Capture other) {
+    return new PlacedMicrophone(at, aim, other);
+  }
+}

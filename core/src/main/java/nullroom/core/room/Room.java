@@ -1,0 +1,259 @@
+package nullroom.core.room;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import nullroom.core.Trouble;
+import nullroom.core.acoustics.Air;
+import nullroom.core.acoustics.Bands;
+
+/**
+ * A room and what stands in it.
+ *
+ * @param name for people
+ * @param outline floor polygon
+ * @param ceiling what closes it above
+ * @param air its air
+ * @param finishes by surface: floor, ceiling, wall1, wall2, ...; "walls" stands for all walls not named
+ * @param patches pieces on surfaces; where they lie the surface's own finish does not count
+ * @param objects loose objects in sabins
+ * @param talker who speaks, where known
+ * @param microphone what listens, where known
+ * @param noiseDbSpl diffuse room noise in octaves, where known
+ */
+public record Room(
+    String name,
+    Outline outline,
+    Ceiling ceiling,
+    Air air,
+    Map<String, Finish> finishes,
+    List<Patch> patches,
+    List<LooseObject> objects,
+    Optional<Talker> talker,
+    Optional<PlacedMicrophone> microphone,
+    Optional<Bands> noiseDbSpl) {
+
+  public Room {
+    finishes = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(finishes));
+    patches = List.copyOf(patches);
+    objects = List.copyOf(objects);
+    List<String> names = surfaceNames(outline);
+    for (String surface : finishes.keySet()) {
+      if (!surface.equals("walls") && !names.contains(surface)) {
+        throw new Trouble.BadField("surfaces." + surface, "there is no such surface; there are " + names);
+      }
+    }
+    for (String surface : names) {
+      if (finish(finishes, surface).isEmpty()) {
+        throw new Trouble.BadField("surfaces." + surface, "has no material");
+      }
+    }
+    List<Ceiling.Plane> planes = planes(ceiling, outline);
+    checkPatches(outline, planes, names, patches);
+    talker.ifPresent(t -> checkInside(outline, planes, "talker.at", t.at()));
+    microphone.ifPresent(m -> checkInside(outline, planes, "microphone.at", m.at()));
+    if (talker.isPresent() && microphone.isPresent()
+        && talker.get().at().distanceTo(microphone.get().at()) < 0.005) {
+      throw new Trouble.BadField("microphone.at", "the microphone is where the lips are; move it at least 1 cm away");
+    }
+  }
+
+  private static List<Ceiling.Plane> planes(Ceiling ceiling, Outline outline) {
+    try {
+      return ceiling.planes(outline);
+    } catch (IllegalArgumentException e) {
+      throw new Trouble.BadField("ceiling", String.valueOf(e.getMessage()));
+    }
+  }
+
+  private static void checkPatches(
+      Outline outline, List<Ceiling.Plane> planes, List<String> names, List<Patch> patches) {
+    for (int i = 0; i < patches.size(); i++) {
+      if (!names.contains(patches.get(i).surface())) {
+        throw new Trouble.BadField(
+            "patches[" + i + "].surface", "there is no surface '" + patches.get(i).surface() + "'; there are " + names);
+      }
+    }
+    for (String surface : names) {
+      double covered = patches.stream().filter(p -> p.surface().equals(surface)).mapToDouble(Patch::area).sum();
+      double area = area(outline, planes, surface);
+      if (covered > area * 1.001) {
+        throw new Trouble.BadField(
+            "patches",
+            String.format(
+                java.util.Locale.ROOT, "the pieces on %s cover %.2f m2, but it has only %.2f m2", surface, covered, area));
+      }
+    }
+  }
+
+  private static void checkInside(Outline outline, List<Ceiling.Plane> planes, String field, Point at) {
+    double head = planes.stream().mapToDouble(p -> p.heightAt(at)).min().orElseThrow();
+    if (!outline.contains(at) || at.z() < 0 || at.z() > head) {
+      throw new Trouble.BadField(field, "lies outside the room");
+    }
+  }
+
+  private static Optional<Finish> finish(Map<String, Finish> finishes, String surface) {
+    Finish own = finishes.get(surface);
+    return Optional.ofNullable(own == null && surface.startsWith("wall") ? finishes.get("walls") : own);
+  }
+
+  private static List<String> surfaceNames(Outline outline) {
+    List<String> names = new ArrayList<>(List.of("floor", "ceiling"));
+    for (int k = 1; k <= outline.corners().size(); k++) {
+      names.add("wall" + k);
+    }
+    return names;
+  }
+
+  /** floor, ceiling, wall1, wall2, ... */
+  public List<String> surfaceNames() {
+    return surfaceNames(outline);
+  }
+
+  /** What a surface is made of. */
+  public Finish finishOf(String surface) {
+    return finish(finishes, surface).orElseThrow(() -> new IllegalArgumentException("no surface " + surface));
+  }
+
+  /** Volume in cubic metres. */
+  public double volume() {
+    return ceiling.planes(outline).stream().mapToDouble(Ceiling.Plane::volume).sum();
+  }
+
+  /** Area of a surface with all that lies on it, square metres. */
+  public double areaOf(String surface) {
+    return area(outline, ceiling.planes(outline), surface);
+  }
+
+  private static double area(Outline outline, List<Ceiling.Plane> planes, String surface) {
+    if (surface.equals("floor")) {
+      return outline.area();
+    }
+    if (surface.equals("ceiling")) {
+      return planes.stream().mapToDouble(Ceiling.Plane::slopeArea).sum();
+    }
+    int k = Integer.parseInt(surface.substring("wall".length()));
+    Point a = outline.corners().get(k - 1);
+    Point b = outline.corners().get(k % outline.corners().size());
+    return wallArea(planes, a, b);
+  }
+
+  /** The wall under its ceiling; in two parts where the ridge crosses it. */
+  private static double wallArea(List<Ceiling.Plane> planes, Point a, Point b) {
+    Point middle = a.plus(b.minus(a), 0.5);
+    double length = a.distanceTo(b);
+    double ha = height(planes, a);
+    double hb = height(planes, b);
+    double hm = height(planes, middle);
+    if (planes.size() == 1 || Math.abs(hm - (ha + hb) / 2) < 1e-9) {
+      return length * (ha + hb) / 2;
+    }
+    int steps = 2000; // a wall at any place under a ridge: trapezoids, exact but for the one that holds the ridge
+    double sum = 0;
+    for (int i = 0; i < steps; i++) {
+      double from = height(planes, a.plus(b.minus(a), (double) i / steps));
+      double to = height(planes, a.plus(b.minus(a), (i + 1.0) / steps));
+      sum += length / steps * (from + to) / 2;
+    }
+    return sum;
+  }
+
+  private static double height(List<Ceiling.Plane> planes, Point p) {
+    return planes.stream().mapToDouble(plane -> plane.heightAt(p)).min().orElseThrow();
+  }
+
+  /** Height of the ceiling over a point of the plan. */
+  public double heightAt(Point p) {
+    return height(ceiling.planes(outline), p);
+  }
+
+  /** Whether this is a rectangular box with a flat ceiling. */
+  public boolean isBox() {
+    return outline.isBox() && ceiling instanceof Ceiling.Flat;
+  }
+
+  /** Length, width and height of the box around the room. */
+  public Point size() {
+    double[] xs = outline.span(0);
+    double[] ys = outline.span(1);
+    double top = outline.corners().stream().mapToDouble(this::heightAt).max().orElseThrow();
+    if (ceiling instanceof Ceiling.Gable gable) {
+      top = gable.ridgeMetres();
+    }
+    return new Point(xs[1] - xs[0], ys[1] - ys[0], top);
+  }
+
+  /** The whole boundary: what is left of each surface, then its patches. */
+  public List<Face> faces() {
+    List<Face> faces = new ArrayList<>();
+    List<Ceiling.Plane> planes = ceiling.planes(outline);
+    for (String surface : surfaceNames()) {
+      int pair = pairOf(surface);
+      double left = area(outline, planes, surface);
+      for (Patch patch : patches) {
+        if (patch.surface().equals(surface)) {
+          left -= patch.area();
+          faces.add(new Face(surface, patch.area(), patch.finish().absorption(), pair));
+        }
+      }
+      if (left > 1e-9) {
+        faces.add(new Face(surface, left, finishOf(surface).absorption(), pair));
+      }
+    }
+    return faces;
+  }
+
+  private int pairOf(String surface) {
+    if (!surface.startsWith("wall")) {
+      return 2;
+    }
+    int k = Integer.parseInt(surface.substring("wall".length()));
+    Point a = outline.corners().get(k - 1);
+    Point b = outline.corners().get(k % outline.corners().size());
+    return Math.abs(b.x() - a.x()) < Math.abs(b.y() - a.y()) ? 0 : 1;
+  }
+
+  /** A copy with other patches. */
+  public Room withPatches(List<Patch> other) {
+    return new Room(name, outline, ceiling, air, finishes, other, objects, talker, microphone, noiseDbSpl);
+  }
+
+  /** A copy with one more patch. */
+  public Room plus(Patch patch) {
+    List<Patch> more = new ArrayList<>(patches);
+    more.add(patch);
+    return withPatches(more);
+  }
+
+  /** A copy with another microphone. */
+  public Room withMicrophone(PlacedMicrophone other) {
+    return new Room(name, outline, ceiling, air, finishes, patches, objects, talker, Optional.of(other), noiseDbSpl);
+  }
+
+  /** A copy with another talker. */
+  public Room withTalker(Talker other) {
+    return new Room(name, outline, ceiling, air, finishes, patches, objects, Optional.of(other), microphone, noiseDbSpl);
+  }
+
+  /** A copy with other room noise. */
+  public Room withNoise(Bands levelsDbSpl) {
+    return new Room(
+        name, outline, ceiling, air, finishes, patches, objects, talker, microphone, Optional.of(levelsDbSpl));
+  }
+
+  /** A copy with another finish on one surface. */
+  public Room withFinish(String surface, Finish finish) {
+    Map<String, Finish> other = new LinkedHashMap<>(finishes);
+    other.put(surface, finish);
+    return new Room(name, outline, ceiling, air, other, patches, objects, talker, microphone, noiseDbSpl);
+  }
+
+  /** A copy with other walls and ceiling; finishes of walls that are gone are dropped, new walls need "walls". */
+  public Room withShape(Outline newOutline, Ceiling newCeiling) {
+    return new Room(
+        name, newOutline, newCeiling, air, finishes, patches, objects, talker, microphone, noiseDbSpl);
+  }
+}

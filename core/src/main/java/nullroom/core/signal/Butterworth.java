@@ -1,0 +1,80 @@
+package nullroom.core.signal;
+
+/** Digital Butterworth designs by the bilinear transform with pre-warped edges. */
+public final class Butterworth {
+  private Butterworth() {}
+
+  /**
+   * Band-pass of the band with unit gain at its exact centre. The class 1 mask of IEC 61260-1:2014 holds for
+   * octaves and third octaves from order 3 on, for every band whose upper edge lies under half the sampling
+   * rate.
+   *
+   * @param order order of the low-pass prototype; the filter has this many second-order sections
+   * @throws IllegalArgumentException if the band does not fit under half the sampling rate
+   */
+  public static Biquads bandPass(Band band, double sampleRateHz, int order) {
+    if (!(band.highHz() < sampleRateHz / 2)) {
+      throw new IllegalArgumentException(
+          "band " + band.nominalHz() + " Hz does not fit a sampling rate of " + sampleRateHz + " Hz");
+    }
+    double low = Math.tan(Math.PI * band.lowHz() / sampleRateHz);
+    double high = Math.tan(Math.PI * band.highHz() / sampleRateHz);
+    double centreSquared = low * high;
+    double[][] sections = new double[order][];
+    int row = 0;
+    for (int k = 0; k < (order + 1) / 2; k++) {
+      double angle = Math.PI * (2 * k + 1 + order) / (2.0 * order);
+      double re = Math.cos(angle) * (high - low) / 2;
+      double im = Math.sin(angle) * (high - low) / 2;
+      // s = p/2 +- sqrt(p^2/4 - w0^2): each prototype pole gives two band-pass poles
+      double qRe = re * re - im * im - centreSquared;
+      double qIm = 2 * re * im;
+      double modulus = Math.hypot(qRe, qIm);
+      double rootRe = Math.sqrt(Math.max(0, (modulus + qRe) / 2));
+      double rootIm = Math.copySign(Math.sqrt(Math.max(0, (modulus - qRe) / 2)), qIm);
+      boolean real = 2 * k + 1 == order;
+      if (real && qRe > 0) {
+        sections[row++] = realPair(re + rootRe, re - rootRe);
+      } else {
+        sections[row++] = conjugatePair(re + rootRe, im + rootIm);
+        if (!real) {
+          sections[row++] = conjugatePair(re - rootRe, im - rootIm);
+        }
+      }
+    }
+    Biquads raw = new Biquads(sections);
+    double gain = Math.pow(raw.magnitude(band.centreHz(), sampleRateHz), -1.0 / order);
+    for (double[] s : sections) {
+      s[0] *= gain;
+      s[2] *= gain;
+    }
+    return new Biquads(sections);
+  }
+
+  /** Low-pass of even order. */
+  public static Biquads lowPass(double cutoffHz, double sampleRateHz, int order) {
+    double w = Math.tan(Math.PI * cutoffHz / sampleRateHz);
+    double[][] sections = new double[order / 2][];
+    for (int k = 0; k < order / 2; k++) {
+      double twoRe = 2 * Math.cos(Math.PI * (2 * k + 1 + order) / (2.0 * order)) * w;
+      double a0 = 1 - twoRe + w * w;
+      double b = w * w / a0;
+      sections[k] = new double[] {b, 2 * b, b, (2 * w * w - 2) / a0, (1 + twoRe + w * w) / a0};
+    }
+    return new Biquads(sections);
+  }
+
+  private static double[] conjugatePair(double re, double im) {
+    double square = re * re + im * im;
+    return section(1 - 2 * re + square, 2 * square - 2, 1 + 2 * re + square);
+  }
+
+  private static double[] realPair(double p, double q) {
+    return section((1 - p) * (1 - q), 2 * p * q - 2, (1 + p) * (1 + q));
+  }
+
+  /** Zeros at 0 Hz and at half the sampling rate over the given denominator. */
+  private static double[] section(double a0, double a1, double a2) {
+    return new double[] {1 / a0, 0, -1 / a0, a1 / a0, a2 / a0};
+  }
+}

@@ -1,0 +1,44 @@
+package nullroom.core.signal;
+
+/** One channel of sound in memory; full scale is 1. Immutable. */
+public final class Samples {
+  private final double[] amplitudes;
+  private final double sampleRateHz;
+
+  /**
+   * @param amplitudes samples; copied
+   * @param sampleRateHz samples a second
+   */
+  public Samples(double[] amplitudes, double sampleRateHz) {
+    if (!(sampleRateHz > 0)) {
+      throw new IllegalArgumentException("sampling rate " + sampleRateHz + " is not above 0");
+    }
+    this.amplitudes = amplitudes.clone();
+    this.sampleRateHz = sampleRateHz;
+  }
+
+  /** Samples a second. */
+  public double sampleRateHz() {
+    return sampleRateHz;
+  }
+
+  /** Number of samples. */
+  public int count() {
+    return amplitudes.length;
+  }
+
+  /** Length in seconds. */
+  public double seconds() {
+    return amplitudes.length / sampleRateHz;
+  }
+
+  /** A copy of all samples. */
+  public double[] toArray() {
+    return amplitudes.clone();
+  }
+
+  /** Copies {@code count} samples from {@code from} on to the start of {@code target}. */
+  void copyTo(int from, double[] target, int count) {
+    System.arraycopy(amplitudes, from, target, 0, count);
+  }
+}
