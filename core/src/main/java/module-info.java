@@ -4,6 +4,7 @@ module nullroom.core {
   requires JTransforms;
   requires org.apache.commons.csv;
 
+  exports nullroom.core;
   exports nullroom.core.signal;
   exports nullroom.core.acoustics;
   exports nullroom.core.measure;

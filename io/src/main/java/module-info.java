@@ -1,0 +1,11 @@
+/** The outside world: sound files, the room book on disk, sound devices. No acoustics of its own. */
+module nullroom.io {
+  requires static transitive org.jspecify;
+  requires transitive nullroom.core;
+  requires java.desktop;
+  requires transitive tools.jackson.databind;
+
+  exports nullroom.io.audio;
+  exports nullroom.io.book;
+  exports nullroom.io.device;
+}

@@ -1,0 +1,43 @@
+package nullroom.io;
+
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+
+/** Writes files so that a crash at any moment leaves the old or the new one whole, never a half. */
+public final class SafeFile {
+  private SafeFile() {}
+
+  /** Writes beside the file, forces it to disk, and renames it into place. */
+  public static void write(Path file, byte[] content) throws IOException {
+    Path folder = file.toAbsolutePath().getParent();
+    if (folder == null || !Files.isDirectory(folder)) {
+      throw new IOException("there is no folder " + folder);
+    }
+    Path fresh = Files.createTempFile(folder, "." + file.getFileName(), ".new");
+    try {
+      try (FileChannel channel = FileChannel.open(fresh, StandardOpenOption.WRITE)) {
+        ByteBuffer bytes = ByteBuffer.wrap(content);
+        while (bytes.hasRemaining()) {
+          channel.write(bytes);
+        }
+        channel.force(true);
+      }
+      Files.move(fresh, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+    } finally {
+      Files.deleteIfExists(fresh);
+    }
+  }
+
+  /** As {@link #write}, and keeps what was there before under {@code previous}. */
+  public static void writeKeeping(Path file, Path previous, byte[] content) throws IOException {
+    if (Files.exists(file)) {
+      write(previous, Files.readAllBytes(file));
+    }
+    write(file, content);
+  }
+}

@@ -1,0 +1,169 @@
+package nullroom.io.book;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import nullroom.core.Trouble;
+import nullroom.core.room.Room;
+import nullroom.core.signal.Samples;
+import nullroom.io.SafeFile;
+import nullroom.io.audio.WavWriter;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * A room book on disk: {@code book.json}, the one before it as {@code book.previous.json}, and {@code sound/*.wav}.
+ * Recordings are written once and never changed.
+ */
+public final class BookFolder {
+  private static final String BOOK = "book.json";
+  private static final String PREVIOUS = "book.previous.json";
+
+  private final Path folder;
+
+  /** The book in a folder, which need not exist yet. */
+  public BookFolder(Path folder) {
+    this.folder = folder.toAbsolutePath().normalize();
+  }
+
+  /** Where it is. */
+  public Path path() {
+    return folder;
+  }
+
+  /** Whether a book is there. */
+  public boolean exists() {
+    return Files.exists(folder.resolve(BOOK));
+  }
+
+  /** Whether the save before the last is there and whole, to be offered when the last is damaged. */
+  public boolean hasReadablePrevious() {
+    try {
+      read(folder.resolve(PREVIOUS));
+      return true;
+    } catch (Trouble e) {
+      return false;
+    }
+  }
+
+  /**
+   * Loads the book.
+   *
+   * @throws Trouble naming file and place, and the last good save where there is one
+   */
+  public RoomBook load() {
+    Path file = folder.resolve(BOOK);
+    try {
+      return read(file);
+    } catch (Trouble.BadFile e) {
+      if (Files.exists(file) && hasReadablePrevious()) {
+        throw new Trouble.BadFile(
+            file.toString(), e.getMessage() + ". The save before it, " + PREVIOUS + ", is whole: copy it over " + BOOK
+                + " or open it with “restore”");
+      }
+      throw e;
+    }
+  }
+
+  /** Puts the save before the last in the place of a damaged one, which is kept as book.damaged.json. */
+  public RoomBook restore() {
+    Path file = folder.resolve(BOOK);
+    RoomBook previous = read(folder.resolve(PREVIOUS));
+    try {
+      if (Files.exists(file)) {
+        SafeFile.write(folder.resolve("book.damaged.json"), Files.readAllBytes(file));
+      }
+      SafeFile.write(file, Files.readAllBytes(folder.resolve(PREVIOUS)));
+      return previous;
+    } catch (IOException e) {
+      throw new Trouble.BadFile(file.toString(), "cannot be restored: " + e.getMessage());
+    }
+  }
+
+  private static RoomBook read(Path file) {
+    JsonNode node = json(file);
+    try {
+      return BookJson.read(node);
+    } catch (Trouble.BadField e) {
+      throw new Trouble.BadFile(file.toString(), e.place() + " " + e.getMessage());
+    }
+  }
+
+  private static JsonNode json(Path file) {
+    try {
+      return BookJson.parse(Files.readAllBytes(file), s -> new Trouble.BadFile(file.toString(), s));
+    } catch (java.nio.file.NoSuchFileException e) {
+      throw new Trouble.BadFile(file.toString(), "does not exist");
+    } catch (IOException e) {
+      throw new Trouble.BadFile(file.toString(), "cannot be read: " + e.getMessage());
+    }
+  }
+
+  /** Saves the book; the save before it is kept. Does nothing where nothing changed. */
+  public synchronized void save(RoomBook book) {
+    Path file = folder.resolve(BOOK);
+    try {
+      Files.createDirectories(folder.resolve("sound"));
+      byte[] text = JsonMapper.shared().writerWithDefaultPrettyPrinter().writeValueAsBytes(BookJson.write(book));
+      if (!Files.exists(file) || !java.util.Arrays.equals(Files.readAllBytes(file), text)) {
+        SafeFile.writeKeeping(file, folder.resolve(PREVIOUS), text);
+      }
+    } catch (IOException e) {
+      throw new Trouble.BadFile(file.toString(), "cannot be saved: " + e.getMessage());
+    }
+  }
+
+  /**
+   * Keeps a recording under a name that is not taken yet.
+   *
+   * @param stem such as "claps"
+   * @return its file name under sound/
+   */
+  public String keep(String stem, Samples recording) {
+    try {
+      Files.createDirectories(folder.resolve("sound"));
+    } catch (IOException e) {
+      throw new Trouble.BadFile(folder.toString(), "cannot be written: " + e.getMessage());
+    }
+    int number = 1;
+    while (Files.exists(sound(stem + "-" + number + ".wav"))) {
+      number++;
+    }
+    String name = stem + "-" + number + ".wav";
+    WavWriter.write24(sound(name), recording);
+    return name;
+  }
+
+  /** Path of a kept recording. */
+  public Path sound(String name) {
+    return folder.resolve("sound").resolve(name);
+  }
+
+  /**
+   * Reads the room of a book folder, a book.json or a hand-written room file.
+   *
+   * @throws Trouble naming file and place
+   */
+  public static Room readRoom(Path path) {
+    return readBook(path).room();
+  }
+
+  /** Reads a book folder, a book.json, or a room file as a book without measurements. */
+  public static RoomBook readBook(Path path) {
+    if (Files.isDirectory(path)) {
+      return new BookFolder(path).load();
+    }
+    JsonNode node = json(path);
+    try {
+      if (node.has("schemaVersion")) {
+        return BookJson.read(node);
+      }
+      Room room = RoomJson.read(node);
+      return new RoomBook(
+          room.name(), nullroom.core.predict.Goal.SPOKEN_ON_CAMERA, room, java.util.Optional.empty(),
+          java.util.Optional.empty());
+    } catch (Trouble.BadField e) {
+      throw new Trouble.BadFile(path.toString(), e.line());
+    }
+  }
+}

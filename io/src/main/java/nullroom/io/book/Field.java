@@ -1,0 +1,112 @@
+package nullroom.io.book;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import nullroom.core.Trouble;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Octave;
+import tools.jackson.databind.JsonNode;
+
+/** A place in a JSON document that knows its path, so that whatever is wrong there can be named. */
+record Field(String path, JsonNode node) {
+  private Trouble.BadField bad(String sentence) {
+    return new Trouble.BadField(path, sentence);
+  }
+
+  private Field child(String name, JsonNode child) {
+    return new Field(path.isEmpty() ? name : path + "." + name, child);
+  }
+
+  Field object() {
+    if (!node.isObject()) {
+      throw bad("must be an object { ... }");
+    }
+    return this;
+  }
+
+  Optional<Field> optional(String name) {
+    JsonNode child = node.get(name);
+    return child == null || child.isNull() ? Optional.empty() : Optional.of(child(name, child));
+  }
+
+  Field required(String name) {
+    return optional(name)
+        .orElseThrow(() -> new Trouble.BadField(path.isEmpty() ? name : path + "." + name, "is missing"));
+  }
+
+  double number() {
+    if (!node.isNumber() || !Double.isFinite(node.doubleValue())) {
+      throw bad("must be a number, not " + node);
+    }
+    return node.doubleValue();
+  }
+
+  double number(String name, double otherwise) {
+    return optional(name).map(Field::number).orElse(otherwise);
+  }
+
+  String text() {
+    if (!node.isString()) {
+      throw bad("must be a text in quotes, not " + node);
+    }
+    return node.stringValue();
+  }
+
+  boolean isText(String text) {
+    return node.isString() && node.stringValue().equals(text);
+  }
+
+  List<Field> elements() {
+    if (!node.isArray()) {
+      throw bad("must be a list [ ... ]");
+    }
+    List<Field> all = new ArrayList<>();
+    for (int i = 0; i < node.size(); i++) {
+      all.add(new Field(path + "[" + i + "]", node.get(i)));
+    }
+    return all;
+  }
+
+  List<Field> elements(String name) {
+    return optional(name).map(Field::elements).orElse(List.of());
+  }
+
+  List<Field> members() {
+    object();
+    return node.properties().stream().map(e -> child(e.getKey(), e.getValue())).toList();
+  }
+
+  String name() {
+    return path.substring(path.lastIndexOf('.') + 1);
+  }
+
+  double[] numbers(int count) {
+    List<Field> all = elements();
+    if (all.size() != count) {
+      throw bad("must hold " + count + " numbers, not " + all.size());
+    }
+    return all.stream().mapToDouble(Field::number).toArray();
+  }
+
+  Bands bands() {
+    return Bands.of(numbers(Octave.COUNT));
+  }
+
+  /** One of a closed set of keys. */
+  <T> T oneOf(Function<String, Optional<T>> find, String choices) {
+    String key = text();
+    return find.apply(key).orElseThrow(() -> bad("'" + key + "' is none of " + choices));
+  }
+
+  /** Builds a value whose own checks are about this place. */
+  <T> T checked(Supplier<T> build) {
+    try {
+      return build.get();
+    } catch (IllegalArgumentException e) {
+      throw bad(String.valueOf(e.getMessage()));
+    }
+  }
+}

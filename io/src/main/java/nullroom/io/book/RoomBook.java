@@ -1,0 +1,80 @@
+package nullroom.io.book;
+
+import java.util.Optional;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Octave;
+import nullroom.core.measure.DecayReport;
+import nullroom.core.predict.Goal;
+import nullroom.core.predict.Heard;
+import nullroom.core.predict.Statistics;
+import nullroom.core.room.Room;
+
+/**
+ * The whole document: what is known about one room and one voice. Immutable; an edit is a function from book to book.
+ *
+ * @param name for people
+ * @param goal what the recording is for
+ * @param room the room with talker and microphone
+ * @param noise the noise measured last
+ * @param decay the decay measured last
+ */
+public record RoomBook(
+    String name, Goal goal, Room room, Optional<NoiseMeasurement> noise, Optional<DecayMeasurement> decay) {
+
+  /** Adjustments of the prediction to the measurement are held within this factor: beyond, the description is wrong. */
+  private static final double LARGEST_ADJUSTMENT = 3;
+
+  /**
+   * What the microphone hears now: from the measured decay where there is one, changed by what the prediction says has
+   * changed since; from the prediction alone elsewhere.
+   */
+  public Heard heard() {
+    return heard(room);
+  }
+
+  /** What the microphone would hear in a changed room. */
+  public Heard heard(Room changed) {
+    Room known = noise.map(n -> changed.withNoise(n.octaveDbSpl())).orElse(changed);
+    return Heard.of(known, decaySeconds(changed));
+  }
+
+  /** Reverberation times of a changed room, by the measurement where there is one. */
+  public Bands decaySeconds(Room changed) {
+    Bands predicted = Statistics.of(changed).seconds();
+    return decay.map(d -> adjusted(d, predicted)).orElse(predicted);
+  }
+
+  private static Bands adjusted(DecayMeasurement measured, Bands predicted) {
+    return Bands.from(
+        i -> {
+          double then = measured.predictedSeconds().get(i);
+          double factor =
+              measured.report().band(Octave.nominalHz(i)).map(DecayReport.BandDecay::t20Seconds).stream()
+                  .flatMapToDouble(java.util.OptionalDouble::stream)
+                  .map(t20 -> Math.clamp(t20 / then, 1 / LARGEST_ADJUSTMENT, LARGEST_ADJUSTMENT))
+                  .findFirst()
+                  .orElse(1);
+          return predicted.get(i) * factor;
+        });
+  }
+
+  /** With another room. */
+  public RoomBook with(Room other) {
+    return new RoomBook(name, goal, other, noise, decay);
+  }
+
+  /** With another goal. */
+  public RoomBook with(Goal other) {
+    return new RoomBook(name, other, room, noise, decay);
+  }
+
+  /** With a new noise measurement. */
+  public RoomBook with(NoiseMeasurement measured) {
+    return new RoomBook(name, goal, room, Optional.of(measured), decay);
+  }
+
+  /** With a new decay measurement. */
+  public RoomBook with(DecayMeasurement measured) {
+    return new RoomBook(name, goal, room, noise, Optional.of(measured));
+  }
+}

@@ -1,0 +1,277 @@
+package nullroom.io.book;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import nullroom.core.Trouble;
+import nullroom.core.acoustics.Air;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Capture;
+import nullroom.core.acoustics.Directivity;
+import nullroom.core.acoustics.Pattern;
+import nullroom.core.acoustics.VocalEffort;
+import nullroom.core.room.Aim;
+import nullroom.core.room.Ceiling;
+import nullroom.core.room.Finish;
+import nullroom.core.room.LooseObject;
+import nullroom.core.room.Outline;
+import nullroom.core.room.Patch;
+import nullroom.core.room.PlacedMicrophone;
+import nullroom.core.room.Point;
+import nullroom.core.room.Room;
+import nullroom.core.room.Talker;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Rooms in their open JSON form, documented in docs/book-format.md. */
+public final class RoomJson {
+  private static final JsonMapper JSON = JsonMapper.shared();
+
+  private RoomJson() {}
+
+  /**
+   * Reads a room.
+   *
+   * @throws Trouble.BadField naming the place that is wrong
+   */
+  public static Room read(JsonNode node) {
+    return read(new Field("", node).object());
+  }
+
+  static Room read(Field f) {
+    Outline outline = outline(f);
+    Field ceiling = f.required("ceiling").object();
+    return new Room(
+        f.optional("name").map(Field::text).orElse("room"),
+        outline,
+        ceiling.checked(() -> ceiling(ceiling)),
+        f.checked(() -> new Air(f.number("temperatureC", 20), f.number("humidityPercent", 50))),
+        finishes(f.required("surfaces")),
+        f.elements("patches").stream().map(RoomJson::patch).toList(),
+        f.elements("objects").stream().map(RoomJson::object).toList(),
+        f.optional("talker").map(RoomJson::talker),
+        f.optional("microphone").map(RoomJson::microphone),
+        f.optional("noise").map(n -> n.object().required("octaveDbSpl").bands()));
+  }
+
+  private static Outline outline(Field f) {
+    Optional<Field> corners = f.optional("outline");
+    if (corners.isPresent()) {
+      List<Point> points = corners.get().elements().stream().map(RoomJson::planPoint).toList();
+      return corners.get().checked(() -> new Outline(points));
+    }
+    Field length = f.required("lengthMetres");
+    Field width = f.required("widthMetres");
+    for (Field side : List.of(length, width)) {
+      if (!(side.number() >= 0.5 && side.number() <= Outline.MAX_METRES)) {
+        throw new Trouble.BadField(side.path(), "must lie between 0.5 and 100 m, not " + side.number());
+      }
+    }
+    return Outline.box(length.number(), width.number());
+  }
+
+  private static Point planPoint(Field f) {
+    double[] xy = f.numbers(2);
+    return new Point(xy[0], xy[1], 0);
+  }
+
+  private static Point point(Field f) {
+    double[] xyz = f.numbers(3);
+    return new Point(xyz[0], xyz[1], xyz[2]);
+  }
+
+  private static Ceiling ceiling(Field f) {
+    Field kind = f.required("kind");
+    return switch (kind.text()) {
+      case "flat" -> new Ceiling.Flat(f.required("heightMetres").number());
+      case "leanTo" -> leanTo(f);
+      case "gable" ->
+          new Ceiling.Gable(
+              f.required("kneeMetres").number(),
+              f.required("ridgeMetres").number(),
+              f.required("ridgeAlong").oneOf(a -> Optional.of(a.equals("x")).filter(x -> x || a.equals("y")), "x, y"));
+      default -> throw new Trouble.BadField(kind.path(), "'" + kind.text() + "' is none of flat, leanTo, gable");
+    };
+  }
+
+  private static Ceiling leanTo(Field f) {
+    Field wall = f.required("lowWall");
+    if (!wall.text().matches("wall[1-9][0-9]{0,2}")) {
+      throw new Trouble.BadField(wall.path(), "must name a wall, such as wall1");
+    }
+    return new Ceiling.LeanTo(
+        f.required("lowMetres").number(),
+        f.required("highMetres").number(),
+        Integer.parseInt(wall.text().substring("wall".length())));
+  }
+
+  private static Map<String, Finish> finishes(Field f) {
+    Map<String, Finish> finishes = new LinkedHashMap<>();
+    for (Field surface : f.members()) {
+      finishes.put(surface.name(), finish(surface.object()));
+    }
+    return finishes;
+  }
+
+  private static Finish finish(Field f) {
+    Bands scattering =
+        f.optional("scattering")
+            .map(s -> s.node().isArray() ? s.bands() : Bands.all(s.number()))
+            .orElse(Bands.all(Finish.DEFAULT_SCATTERING));
+    Optional<Field> numbers = f.optional("absorption");
+    return f.checked(
+        () ->
+            numbers.isPresent()
+                ? new Finish.Stated(numbers.get().bands(), scattering)
+                : new Finish.Listed(f.required("material").text(), scattering));
+  }
+
+  private static Patch patch(Field f) {
+    f.object();
+    List<Point> corners = f.required("corners").elements().stream().map(RoomJson::planPoint).toList();
+    String name = f.optional("name").map(Field::text).orElse("patch");
+    return f.checked(() -> new Patch(name, f.required("surface").text(), corners, finish(f)));
+  }
+
+  private static LooseObject object(Field f) {
+    String name = f.object().optional("name").map(Field::text).orElse("object");
+    return f.checked(() -> new LooseObject(name, f.required("absorptionArea").bands()));
+  }
+
+  private static Aim aim(Field f) {
+    return f.checked(() -> new Aim(f.number("azimuthDegrees", 0), f.number("elevationDegrees", 0)));
+  }
+
+  private static String choices(Stream<String> ids) {
+    return ids.collect(Collectors.joining(", "));
+  }
+
+  private static Talker talker(Field f) {
+    f.object();
+    VocalEffort effort =
+        f.optional("effort")
+            .map(e -> e.oneOf(VocalEffort::find, choices(Stream.of(VocalEffort.values()).map(VocalEffort::id))))
+            .orElse(VocalEffort.NORMAL);
+    Directivity directivity =
+        f.optional("directivity")
+            .map(d -> d.oneOf(Directivity::find, choices(Stream.of(Directivity.values()).map(Directivity::id))))
+            .orElse(Directivity.VOICE);
+    return new Talker(point(f.required("at")), aim(f), effort, directivity);
+  }
+
+  private static PlacedMicrophone microphone(Field f) {
+    f.object();
+    Pattern pattern =
+        f.optional("pattern")
+            .map(p -> p.oneOf(Pattern::find, choices(Stream.of(Pattern.values()).map(Pattern::id))))
+            .orElse(Pattern.CARDIOID);
+    Capture capture =
+        f.checked(
+            () ->
+                new Capture(
+                    pattern,
+                    f.number("selfNoiseDbA", 16),
+                    f.number("maxDbSpl", 130),
+                    f.number("sensitivityDbvPerPascal", -38),
+                    f.number("preampEinDbu", -125),
+                    f.number("gainDb", 40),
+                    f.number("fullScaleDbu", 20),
+                    (int) f.number("bits", 24)));
+    return new PlacedMicrophone(point(f.required("at")), aim(f), capture);
+  }
+
+  /** Writes a room so that {@link #read} gives the same again. */
+  public static ObjectNode write(Room room) {
+    ObjectNode out = JSON.createObjectNode();
+    out.put("name", room.name());
+    ArrayNode outline = out.putArray("outline");
+    room.outline().corners().forEach(c -> outline.add(pair(c)));
+    out.set("ceiling", ceiling(room.ceiling()));
+    out.put("temperatureC", room.air().temperatureC());
+    out.put("humidityPercent", room.air().humidityPercent());
+    ObjectNode surfaces = out.putObject("surfaces");
+    room.finishes().forEach((surface, finish) -> write(finish, surfaces.putObject(surface)));
+    ArrayNode patches = out.putArray("patches");
+    for (Patch patch : room.patches()) {
+      ObjectNode p = patches.addObject();
+      p.put("name", patch.name()).put("surface", patch.surface());
+      ArrayNode corners = p.putArray("corners");
+      patch.corners().forEach(c -> corners.add(pair(c)));
+      write(patch.finish(), p);
+    }
+    ArrayNode objects = out.putArray("objects");
+    for (LooseObject object : room.objects()) {
+      objects.addObject().put("name", object.name()).set("absorptionArea", numbers(object.absorptionArea().toArray()));
+    }
+    room.talker().ifPresent(t -> write(t, out.putObject("talker")));
+    room.microphone().ifPresent(m -> write(m, out.putObject("microphone")));
+    room.noiseDbSpl().ifPresent(n -> out.putObject("noise").set("octaveDbSpl", numbers(n.toArray())));
+    return out;
+  }
+
+  static ArrayNode numbers(double... numbers) {
+    ArrayNode array = JSON.createArrayNode();
+    for (double n : numbers) {
+      array.add(n);
+    }
+    return array;
+  }
+
+  private static ArrayNode pair(Point p) {
+    return numbers(p.x(), p.y());
+  }
+
+  private static ObjectNode ceiling(Ceiling ceiling) {
+    ObjectNode out = JSON.createObjectNode();
+    return switch (ceiling) {
+      case Ceiling.Flat flat -> out.put("kind", "flat").put("heightMetres", flat.heightMetres());
+      case Ceiling.LeanTo lean ->
+          out.put("kind", "leanTo")
+              .put("lowMetres", lean.lowMetres())
+              .put("highMetres", lean.highMetres())
+              .put("lowWall", "wall" + lean.lowWall());
+      case Ceiling.Gable gable ->
+          out.put("kind", "gable")
+              .put("kneeMetres", gable.kneeMetres())
+              .put("ridgeMetres", gable.ridgeMetres())
+              .put("ridgeAlong", gable.alongX() ? "x" : "y");
+    };
+  }
+
+  private static void write(Finish finish, ObjectNode out) {
+    switch (finish) {
+      case Finish.Listed listed -> out.put("material", listed.materialId());
+      case Finish.Stated stated -> out.set("absorption", numbers(stated.absorption().toArray()));
+    }
+    out.set("scattering", numbers(finish.scattering().toArray()));
+  }
+
+  private static void write(Point at, Aim aim, ObjectNode out) {
+    out.set("at", numbers(at.x(), at.y(), at.z()));
+    out.put("azimuthDegrees", aim.azimuthDegrees()).put("elevationDegrees", aim.elevationDegrees());
+  }
+
+  private static void write(Talker talker, ObjectNode out) {
+    write(talker.at(), talker.aim(), out);
+    out.put("effort", talker.effort().id()).put("directivity", talker.directivity().name().toLowerCase(Locale.ROOT));
+  }
+
+  private static void write(PlacedMicrophone microphone, ObjectNode out) {
+    Capture c = microphone.capture();
+    write(microphone.at(), microphone.aim(), out);
+    out.put("pattern", c.pattern().id())
+        .put("selfNoiseDbA", c.selfNoiseDbA())
+        .put("maxDbSpl", c.maxDbSpl())
+        .put("sensitivityDbvPerPascal", c.sensitivityDbvPerPascal())
+        .put("preampEinDbu", c.preampEinDbu())
+        .put("gainDb", c.gainDb())
+        .put("fullScaleDbu", c.fullScaleDbu())
+        .put("bits", c.bits());
+  }
+}

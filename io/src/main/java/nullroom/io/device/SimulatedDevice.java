@@ -1,0 +1,136 @@
+package nullroom.io.device;
+
+import java.util.OptionalDouble;
+import nullroom.core.Progress;
+import nullroom.core.Trouble;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Capture;
+import nullroom.core.predict.Heard;
+import nullroom.core.predict.SyntheticRoom;
+import nullroom.core.signal.Fft;
+import nullroom.core.signal.Samples;
+
+/**
+ * Records a modelled room: its noise through the microphone's pattern, self-noise and preamp noise, claps or a voice with
+ * the room's decay, all through gain, converter clipping and word length. Seeded: the same call gives the same samples.
+ */
+public final class SimulatedDevice implements AudioDevice {
+  private static final double RATE_HZ = 48_000;
+
+  /** Between two claps; long enough for any home room to fall silent. */
+  private static final double CLAP_GAP_SECONDS = 2.4;
+
+  private static final double FIRST_CLAP_SECONDS = 0.5;
+
+  /** A hand clap at 1 m peaks about here, as a sine of that peak (common practice, 105 to 115 dB). */
+  private static final double CLAP_DB_SPL = 108;
+
+  /** Someone who claps by a microphone turns the gain down until it does not clip. */
+  private static final double CLAP_HEADROOM_DB = 6;
+
+  private final Heard heard;
+  private final double speedOfSound;
+  private final long seed;
+
+  /** A device in the place that {@code heard} describes. */
+  public SimulatedDevice(Heard heard, double speedOfSound, long seed) {
+    this.heard = heard;
+    this.speedOfSound = speedOfSound;
+    this.seed = seed;
+  }
+
+  @Override
+  public String name() {
+    return "simulated room";
+  }
+
+  @Override
+  public double sampleRateHz() {
+    return RATE_HZ;
+  }
+
+  @Override
+  public OptionalDouble fullScaleDbSpl() {
+    return OptionalDouble.of(heard.capture().fullScaleDbSpl());
+  }
+
+  @Override
+  public Samples record(Prompt prompt, double seconds, Progress progress) {
+    if (!(seconds > 0 && seconds <= 600)) {
+      throw new Trouble.BadField("seconds", "the simulated device records up to 600 s, not " + seconds);
+    }
+    int count = (int) Math.round(seconds * RATE_HZ);
+    double[] pressure = SyntheticRoom.noise(heard.noiseDbSpl(), RATE_HZ, count, seed);
+    progress.step(count / 3, count);
+    switch (prompt) {
+      case QUIET -> {}
+      case CLAPS -> add(pressure, claps(count));
+      case VOICE -> add(pressure, voice(count));
+    }
+    progress.step(count, count);
+    return new Samples(convert(pressure), RATE_HZ);
+  }
+
+  private static void add(double[] target, double[] more) {
+    for (int i = 0; i < Math.min(target.length, more.length); i++) {
+      target[i] += more[i];
+    }
+  }
+
+  private double[] response(double seconds) {
+    return SyntheticRoom.response(heard, speedOfSound, RATE_HZ, seconds, seed + 7);
+  }
+
+  private double[] claps(int count) {
+    double[] train = new double[count];
+    for (double at = FIRST_CLAP_SECONDS; at * RATE_HZ < count; at += CLAP_GAP_SECONDS) {
+      train[(int) Math.round(at * RATE_HZ)] = 1;
+    }
+    double[] dry = Fft.convolve(train, pulse());
+    double[] wet = Fft.convolve(dry, response(CLAP_GAP_SECONDS));
+    double peak = 0;
+    for (double v : wet) {
+      peak = Math.max(peak, Math.abs(v));
+    }
+    double most = Math.min(CLAP_DB_SPL, heard.capture().overloadDbSpl() - CLAP_HEADROOM_DB);
+    double scale = Math.sqrt(2) * SyntheticRoom.pascal(most) / Math.max(1e-12, peak);
+    for (int i = 0; i < wet.length; i++) {
+      wet[i] *= scale;
+    }
+    return wet;
+  }
+
+  /** Two palms: a short knock around 1.5 kHz over a softer thud around 250 Hz. */
+  private static double[] pulse() {
+    double[] pulse = new double[(int) (0.012 * RATE_HZ)];
+    for (int i = 0; i < pulse.length; i++) {
+      double t = i / RATE_HZ;
+      pulse[i] =
+          Math.cos(2 * Math.PI * 1500 * t) * Math.exp(-t / 0.0004)
+              + 0.5 * Math.cos(2 * Math.PI * 250 * t) * Math.exp(-t / 0.0025);
+    }
+    return pulse;
+  }
+
+  /** The voice at 1 m on axis through a response whose direct sound is that of the microphone's place. */
+  private double[] voice(int count) {
+    Bands atMicrophone = heard.directDbSpl();
+    double direct = 1 / Math.max(Heard.NEAREST_METRES, heard.distanceMetres());
+    double[] dry =
+        SyntheticRoom.voice(
+            atMicrophone.map(level -> level - nullroom.core.acoustics.Decibels.ofAmplitude(direct)), RATE_HZ, count, seed + 3);
+    return Fft.convolve(dry, response(CLAP_GAP_SECONDS));
+  }
+
+  /** Pressure in pascal to samples: a sine of the full-scale level has amplitude 1; then clipping and rounding. */
+  private double[] convert(double[] pressure) {
+    Capture capture = heard.capture();
+    double full = Math.sqrt(2) * SyntheticRoom.pascal(capture.fullScaleDbSpl());
+    double steps = Math.pow(2, Math.min(24, capture.bits()) - 1);
+    double[] samples = new double[pressure.length];
+    for (int i = 0; i < samples.length; i++) {
+      samples[i] = Math.clamp(Math.rint(pressure[i] / full * steps), -steps, steps - 1) / steps;
+    }
+    return samples;
+  }
+}
