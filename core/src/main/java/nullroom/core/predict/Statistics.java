@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.room.Face;
 import nullroom.core.room.LooseObject;
@@ -179,5 +180,18 @@ public record Statistics(
   /** 4V/S in metres. */
   public double meanFreePath() {
     return 4 * volume / surface;
+  }
+
+  /**
+   * Distance at which direct and reverberant sound are equal: sqrt(Q g A / 16 pi), with the talker's directivity factor
+   * Q on axis, g one over the pattern's random energy efficiency, and A with air.
+   *
+   * @return metres; for an omni talker or microphone where the room names none
+   */
+  public double criticalDistance(Room room, int octave) {
+    double q = room.talker().map(t -> Decibels.toEnergy(t.directivity().indexDb().get(octave))).orElse(1.0);
+    double g = room.microphone().map(m -> 1 / m.capture().pattern().randomEnergyEfficiency()).orElse(1.0);
+    double area = absorptionArea.get(octave) + 4 * room.air().energyAttenuation().get(octave) * volume;
+    return Math.sqrt(q * g * area / (16 * Math.PI));
   }
 }

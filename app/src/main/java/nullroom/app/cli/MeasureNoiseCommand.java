@@ -1,0 +1,177 @@
+package nullroom.app.cli;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.concurrent.Callable;
+import nullroom.core.Progress;
+import nullroom.core.Trouble;
+import nullroom.core.acoustics.NoiseRating;
+import nullroom.core.measure.NoiseMeter;
+import nullroom.core.measure.NoiseReport;
+import nullroom.io.audio.SoundFile;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+
+@Command(name = "noise", mixinStandardHelpOptions = true, description = "room noise of a recording")
+final class MeasureNoiseCommand implements Callable<Integer> {
+  @Mixin MeasureCommand.Input input = new MeasureCommand.Input();
+
+  @Option(names = "--full-scale-spl", paramLabel = "DB", description = "dB SPL, RMS of a sine, that reaches full scale")
+  @Nullable Double fullScaleSpl;
+
+  @Option(names = "--cal-file", paramLabel = "FILE", description = "recording of a calibrator tone with the same gain")
+  @Nullable Path calibration;
+
+  @Option(names = "--cal-level", paramLabel = "DB", defaultValue = "94", description = "its level, default ${DEFAULT-VALUE}")
+  double calibrationLevel;
+
+  @Override
+  public Integer call() {
+    OptionalDouble fullScale = fullScale();
+    List<String> warnings;
+    List<NoiseReport> channels;
+    try (SoundFile sound = SoundFile.open(input.file)) {
+      checkChannel(input, sound);
+      channels = NoiseMeter.measure(sound, Progress.NONE);
+      warnings = new ArrayList<>(sound.warnings());
+    }
+    NoiseReport top = channels.get(input.channel);
+    warnings.addAll(warnings(top, fullScale));
+    if (input.json) {
+      JsonOut out = json(top, fullScale);
+      out.array("channels", channels.size() > 1 ? channels.stream().map(c -> json(c, fullScale)).toList() : List.of());
+      out.texts("warnings", warnings);
+      out.print();
+    } else {
+      print(top, fullScale);
+      warnings.forEach(w -> System.out.println("note: " + w));
+    }
+    return 0;
+  }
+
+  static void checkChannel(MeasureCommand.Input input, SoundFile sound) {
+    if (input.channel < 0 || input.channel >= sound.channels()) {
+      throw new Trouble.BadField(
+          "--channel", input.file + " has " + sound.channels() + " channel(s), counted from 0; there is no " + input.channel);
+    }
+  }
+
+  private OptionalDouble fullScale() {
+    if (fullScaleSpl != null) {
+      return OptionalDouble.of(fullScaleSpl);
+    }
+    if (calibration == null) {
+      return OptionalDouble.empty();
+    }
+    Path file = calibration;
+    try (SoundFile tone = SoundFile.open(file)) {
+      double level =
+          NoiseMeter.measure(tone, Progress.NONE).getFirst().octaves().stream()
+              .flatMapToDouble(b -> b.leqDbfs().stream())
+              .max()
+              .orElseThrow(() -> new Trouble.BadSound(file.toString(), "holds no calibrator tone"));
+      return OptionalDouble.of(calibrationLevel - level);
+    }
+  }
+
+  private static List<String> warnings(NoiseReport report, OptionalDouble fullScale) {
+    List<String> warnings = new ArrayList<>();
+    if (report.laeqDbfs().isEmpty()) {
+      warnings.add(
+          report.seconds() < NoiseMeter.SHORTEST_SECONDS
+              ? "The sound is shorter than 0.4 s; record ten seconds or more."
+              : "The file holds digital silence; is the microphone muted?");
+    }
+    if (fullScale.isEmpty()) {
+      warnings.add("Not calibrated: levels are relative to full scale; SPL, NC and NR need --full-scale-spl or --cal-file.");
+    }
+    if (report.clippedSamples() > 0) {
+      warnings.add(report.clippedSamples() + " samples are clipped; the levels read too low.");
+    }
+    warnings.add("Tones, mains hum and intrusions are not searched for by this version.");
+    return warnings;
+  }
+
+  private static OptionalDouble spl(OptionalDouble dbfs, OptionalDouble fullScale) {
+    return dbfs.isPresent() && fullScale.isPresent()
+        ? OptionalDouble.of(dbfs.getAsDouble() + fullScale.getAsDouble())
+        : OptionalDouble.empty();
+  }
+
+  private static Optional<NoiseRating> nc(NoiseReport r, OptionalDouble fullScale) {
+    return fullScale.isPresent() ? r.nc(fullScale.getAsDouble()) : Optional.empty();
+  }
+
+  private static JsonOut json(NoiseReport r, OptionalDouble fullScale) {
+    JsonOut out = new JsonOut();
+    out.put("durationSeconds", r.seconds());
+    out.put("sampleRateHz", r.sampleRateHz());
+    out.put("calibrated", fullScale.isPresent());
+    out.put("fullScaleDbSpl", fullScale);
+    both(out, "laeq", r.laeqDbfs(), fullScale);
+    both(out, "lceq", r.lceqDbfs(), fullScale);
+    both(out, "lzeq", r.lzeqDbfs(), fullScale);
+    both(out, "laMaxFast", r.laMaxFastDbfs(), fullScale);
+    both(out, "la10", r.la10Dbfs(), fullScale);
+    both(out, "la50", r.la50Dbfs(), fullScale);
+    both(out, "la90", r.la90Dbfs(), fullScale);
+    out.array("octaveBands", r.octaves().stream().map(b -> band(b, fullScale, true)).toList());
+    out.array("thirdOctaveBands", r.thirds().stream().map(b -> band(b, fullScale, false)).toList());
+    Optional<NoiseRating> nc = nc(r, fullScale);
+    Optional<NoiseRating> nr = fullScale.isPresent() ? r.nr(fullScale.getAsDouble()) : Optional.empty();
+    out.put("nc", rating(nc));
+    out.put("nr", rating(nr));
+    out.put("ncBandHz", nc.map(n -> OptionalDouble.of(n.decidingBandHz())).orElse(OptionalDouble.empty()));
+    out.put("nrBandHz", nr.map(n -> OptionalDouble.of(n.decidingBandHz())).orElse(OptionalDouble.empty()));
+    out.absent("tones");
+    out.absent("mains");
+    out.absent("events");
+    out.put("dcOffset", r.dcOffset());
+    out.put("clippedSamples", r.clippedSamples());
+    return out;
+  }
+
+  private static OptionalDouble rating(Optional<NoiseRating> rating) {
+    return rating.map(n -> OptionalDouble.of(n.rating())).orElse(OptionalDouble.empty());
+  }
+
+  private static void both(JsonOut out, String name, OptionalDouble dbfs, OptionalDouble fullScale) {
+    out.put(name + "Db", spl(dbfs, fullScale));
+    out.put(name + "Dbfs", dbfs);
+  }
+
+  private static JsonOut band(NoiseReport.BandLevel b, OptionalDouble fullScale, boolean octave) {
+    JsonOut out = new JsonOut();
+    out.put("centreHz", b.centreHz());
+    both(out, "leq", b.leqDbfs(), fullScale);
+    if (octave) {
+      both(out, "l90", b.l90Dbfs(), fullScale);
+    }
+    return out;
+  }
+
+  private static void print(NoiseReport r, OptionalDouble fullScale) {
+    String unit = fullScale.isPresent() ? "dB SPL" : "dBFS";
+    System.out.printf(Locale.ROOT, "%.1f s at %.0f Hz%n", r.seconds(), r.sampleRateHz());
+    print("LAeq", r.laeqDbfs(), fullScale, unit);
+    print("LCeq", r.lceqDbfs(), fullScale, unit);
+    print("LAFmax", r.laMaxFastDbfs(), fullScale, unit);
+    print("LA90", r.la90Dbfs(), fullScale, unit);
+    nc(r, fullScale).ifPresent(n -> System.out.printf(Locale.ROOT, "NC-%d, decided at %.0f Hz%n", n.rating(), n.decidingBandHz()));
+    for (NoiseReport.BandLevel b : r.octaves()) {
+      print(String.format(Locale.ROOT, "%7.5g Hz", b.centreHz()), b.leqDbfs(), fullScale, unit);
+    }
+  }
+
+  private static void print(String name, OptionalDouble dbfs, OptionalDouble fullScale, String unit) {
+    if (dbfs.isPresent()) {
+      System.out.printf(Locale.ROOT, "%-10s %7.1f %s%n", name, dbfs.getAsDouble() + fullScale.orElse(0), unit);
+    }
+  }
+}

@@ -1,0 +1,131 @@
+package nullroom.app.cli;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.OptionalDouble;
+import java.util.concurrent.Callable;
+import nullroom.core.acoustics.Octave;
+import nullroom.core.predict.Heard;
+import nullroom.core.predict.Margins;
+import nullroom.core.predict.Mode;
+import nullroom.core.predict.Statistics;
+import nullroom.core.room.Room;
+import nullroom.io.book.BookFolder;
+import nullroom.io.book.RoomBook;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+@Command(name = "predict", mixinStandardHelpOptions = true, description = "reverberation, modes and what the microphone hears")
+final class PredictCommand implements Callable<Integer> {
+  private static final double HIGHEST_MODE_HZ = 300;
+
+  @Parameters(paramLabel = "BOOK|ROOM.json", description = "folder of a room book, or a room file")
+  Path path = Path.of("");
+
+  @Option(names = "--json", description = "print one JSON object")
+  boolean json;
+
+  @Override
+  public Integer call() {
+    RoomBook book = BookFolder.readBook(path);
+    Room room = book.room();
+    Statistics statistics = Statistics.of(room);
+    Heard heard = Heard.of(room, statistics.seconds());
+    Margins margins = heard.margins();
+    Margins targets = book.goal().targets();
+    if (json) {
+      json(room, statistics, heard, targets).print();
+      return 0;
+    }
+    System.out.printf(Locale.ROOT, "%.1f m3, %.1f m2; %s%n", statistics.volume(), statistics.surface(), statistics.why());
+    System.out.println("  band       T  direct   early    late   noise     C50");
+    for (int i = 0; i < Octave.COUNT; i++) {
+      System.out.printf(
+          Locale.ROOT, "%6.0f %7.2f %7.1f %7.1f %7.1f %7.1f %7.1f%n", Octave.nominalHz(i), statistics.seconds().get(i),
+          heard.directDbSpl().get(i), heard.earlyDbSpl().get(i), heard.lateDbSpl().get(i), heard.noiseDbSpl().get(i),
+          heard.c50Db().get(i));
+    }
+    for (Margins.Kind kind : Margins.Kind.values()) {
+      System.out.printf(
+          Locale.ROOT, "%-5s %6.1f dB, target %.0f: %s%n", lower(kind), margins.get(kind), targets.get(kind),
+          margins.mark(targets, kind).name().toLowerCase(Locale.ROOT));
+    }
+    return 0;
+  }
+
+  private static String lower(Margins.Kind kind) {
+    return kind.name().toLowerCase(Locale.ROOT);
+  }
+
+  private static JsonOut json(Room room, Statistics s, Heard heard, Margins targets) {
+    JsonOut out = new JsonOut();
+    out.put("volumeCubicMetres", s.volume());
+    out.put("surfaceSquareMetres", s.surface());
+    out.put("schroederHz", s.schroederHz());
+    out.put("meanFreePathMetres", s.meanFreePath());
+    out.text("statistics", s.chosen().id());
+    out.text("statisticsWhy", s.why());
+    List<JsonOut> bands = new ArrayList<>();
+    for (int i = 0; i < Octave.COUNT; i++) {
+      bands.add(band(room, s, heard, i));
+    }
+    out.array("bands", bands);
+    out.absent("reflections");
+    out.array("modes", Mode.of(room, HIGHEST_MODE_HZ).stream().map(PredictCommand::mode).toList());
+    out.absent("standardErrorDb");
+    margins(out.object("margins"), heard.margins());
+    margins(out.object("targets"), targets);
+    out.text("weakest", lower(heard.margins().weakest(targets)));
+    List<String> warnings = new ArrayList<>();
+    if (room.noiseDbSpl().isEmpty()) {
+      warnings.add("No room noise is given; a quiet bedroom of about 25 dBA is assumed.");
+    }
+    warnings.add(
+        "Reflections are not traced by this version; early and late sound come from the statistics, and t20Seconds and"
+            + " edtSeconds are absent.");
+    out.texts("warnings", warnings);
+    return out;
+  }
+
+  private static void margins(JsonOut out, Margins m) {
+    out.put("quietDb", m.quietDb());
+    out.put("clearDb", m.clearDb());
+    out.put("safeDb", m.safeDb());
+  }
+
+  private static JsonOut mode(Mode m) {
+    JsonOut out = new JsonOut();
+    out.put("frequencyHz", m.frequencyHz());
+    out.numbers("order", m.nx(), m.ny(), m.nz());
+    out.text("kind", m.kind());
+    return out;
+  }
+
+  private static JsonOut band(Room room, Statistics s, Heard heard, int i) {
+    JsonOut out = new JsonOut();
+    out.put("centreHz", Octave.nominalHz(i));
+    out.put("absorptionAreaSquareMetres", s.absorptionArea().get(i));
+    out.put("meanAbsorption", s.absorptionArea().get(i) / s.surface());
+    out.put("airAttenuationDbPerKm", 1000 * room.air().attenuationDbPerMetre(Octave.exactHz(i)));
+    for (Statistics.Formula formula : Statistics.Formula.values()) {
+      out.put(
+          formula.id() + "Seconds",
+          s.seconds(formula).map(t -> OptionalDouble.of(t.get(i))).orElse(OptionalDouble.empty()));
+    }
+    out.absent("t20Seconds");
+    out.absent("edtSeconds");
+    out.put("criticalDistanceMetres", s.criticalDistance(room, i));
+    out.put("directDbSpl", heard.directDbSpl().get(i));
+    out.put("earlyDbSpl", heard.earlyDbSpl().get(i));
+    out.put("lateDbSpl", heard.lateDbSpl().get(i));
+    out.put("c50Db", heard.c50Db().get(i));
+    out.put("directToReverberantDb", heard.directToReverberantDb().get(i));
+    out.put("roomNoiseDbSpl", heard.roomNoiseDbSpl().get(i));
+    out.put("selfNoiseDbSpl", heard.selfNoiseDbSpl().get(i));
+    out.put("preampNoiseDbSpl", heard.preampNoiseDbSpl().get(i));
+    return out;
+  }
+}

@@ -1,0 +1,78 @@
+package nullroom.app.cli;
+
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import nullroom.core.Progress;
+import nullroom.core.Trouble;
+import nullroom.core.predict.Heard;
+import nullroom.core.predict.SyntheticRoom;
+import nullroom.core.room.Room;
+import nullroom.core.signal.Samples;
+import nullroom.io.audio.WavWriter;
+import nullroom.io.book.BookFolder;
+import nullroom.io.device.AudioDevice;
+import nullroom.io.device.SimulatedDevice;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+@Command(
+    name = "simulate",
+    mixinStandardHelpOptions = true,
+    description = "write what the simulated device would record in a room")
+final class SimulateCommand implements Callable<Integer> {
+  private static final Map<String, AudioDevice.Prompt> RECORDINGS =
+      Map.of(
+          "claps", AudioDevice.Prompt.CLAPS, "noise", AudioDevice.Prompt.QUIET, "voice", AudioDevice.Prompt.VOICE);
+
+  @Parameters(index = "0", paramLabel = "BOOK|ROOM.json", description = "folder of a room book, or a room file")
+  Path path = Path.of("");
+
+  @Parameters(index = "1", paramLabel = "OUT.wav", description = "file to write")
+  Path out = Path.of("");
+
+  @Option(names = "--what", defaultValue = "claps", description = "response, claps, noise or voice; default ${DEFAULT-VALUE}")
+  String what = "claps";
+
+  @Option(names = "--seed", defaultValue = "1", description = "default ${DEFAULT-VALUE}; the same seed gives the identical file")
+  long seed;
+
+  @Option(names = "--seconds", defaultValue = "10", description = "length, default ${DEFAULT-VALUE}")
+  double seconds;
+
+  @Option(names = "--json", description = "print one JSON object")
+  boolean json;
+
+  @Override
+  public Integer call() {
+    if (!(seconds > 0 && seconds <= 600)) {
+      throw new Trouble.BadField("--seconds", "must lie between 0 and 600, not " + seconds);
+    }
+    Room room = BookFolder.readRoom(path);
+    Heard heard = Heard.of(room);
+    SimulatedDevice device = new SimulatedDevice(heard, room.air().speedOfSound(), seed);
+    AudioDevice.Prompt prompt = RECORDINGS.get(what);
+    if (prompt != null) {
+      WavWriter.write24(out, device.record(prompt, seconds, Progress.NONE));
+    } else if (what.equals("response")) {
+      double rate = device.sampleRateHz();
+      double[] response = SyntheticRoom.response(heard, room.air().speedOfSound(), rate, seconds, seed);
+      WavWriter.writeFloat(out, new Samples(response, rate));
+    } else {
+      throw new Trouble.BadField("--what", "must be response, claps, noise or voice, not " + what);
+    }
+    if (json) {
+      JsonOut said = new JsonOut();
+      said.text("file", out.toString());
+      said.text("what", what);
+      said.put("seed", seed);
+      said.put("seconds", seconds);
+      said.put("fullScaleDbSpl", heard.capture().fullScaleDbSpl());
+      said.print();
+    } else {
+      System.out.println(out);
+    }
+    return 0;
+  }
+}

@@ -1,0 +1,32 @@
+package nullroom.app.cli;
+
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import nullroom.core.Trouble;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+@Command(
+    name = "tour",
+    mixinStandardHelpOptions = true,
+    description = "render every main view of the demo book to PNG; needs no monitor")
+final class TourCommand implements Callable<Integer> {
+  @Parameters(paramLabel = "DIR", description = "folder for the pictures; made if it is not there")
+  Path folder = Path.of("");
+
+  @Option(names = "--size", defaultValue = "1280x800", description = "WIDTHxHEIGHT, default ${DEFAULT-VALUE}")
+  String size = "1280x800";
+
+  @Override
+  public Integer call() {
+    if (!size.matches("\\d{3,4}x\\d{3,4}")) {
+      throw new Trouble.BadField("--size", "must look like 1280x800, not " + size);
+    }
+    String[] sides = size.split("x", 2);
+    for (Path picture : Desktop.tour(folder, Integer.parseInt(sides[0]), Integer.parseInt(sides[1]))) {
+      System.out.println(picture);
+    }
+    return 0;
+  }
+}
