@@ -2,6 +2,7 @@ package nullroom.app.cli;
 
 import java.util.concurrent.Callable;
 import nullroom.core.Trouble;
+import nullroom.app.desktop.Desktop;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;

@@ -3,6 +3,7 @@ package nullroom.app.cli;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import nullroom.core.Trouble;
+import nullroom.app.desktop.Desktop;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;

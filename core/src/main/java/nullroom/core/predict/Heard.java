@@ -48,6 +48,9 @@ public record Heard(
   /** Nearer than this a mouth is no point and the level stops rising (near field limit). */
   public static final double NEAREST_METRES = 0.03;
 
+  /** Under a difference of 3 dB energy subtraction gives a bound only (common practice). */
+  static final double MOST_TAKEN_OFF_DB = 3;
+
   /** Early and late part here, after the direct sound (ISO 3382-1, C50). */
   static final double EARLY_SECONDS = 0.05;
 
@@ -179,5 +182,24 @@ public record Heard(
     double pickup = Decibels.ofEnergy(capture.pattern().randomEnergyEfficiency());
     double lift = Decibels.ofEnergy(allowed) - pickup - Octave.aWeightedSum(roomNoiseDbSpl);
     return java.util.Optional.of(roomNoiseDbSpl.map(level -> level + lift));
+  }
+
+  /**
+   * Diffuse room noise that explains what was measured here: the capsule's and the input's own noise is taken off as
+   * energy, and the pattern's rejection is given back. Where own noise is most of what was measured only a bound is left:
+   * no band is lowered by more than {@link #MOST_TAKEN_OFF_DB}.
+   *
+   * @param measuredDbSpl octave levels of a recording through this microphone
+   */
+  public Bands roomNoiseBehind(Bands measuredDbSpl) {
+    double pickup = Decibels.ofEnergy(capture.pattern().randomEnergyEfficiency());
+    Bands own = selfNoiseDbSpl.energySum(preampNoiseDbSpl).energySum(converterNoiseDbSpl);
+    return measuredDbSpl.with(
+        own,
+        (measured, noise) -> {
+          double rest = Decibels.toEnergy(measured) - Decibels.toEnergy(noise);
+          double least = Decibels.toEnergy(measured - MOST_TAKEN_OFF_DB);
+          return Decibels.ofEnergy(Math.max(rest, least)) - pickup;
+        });
   }
 }

@@ -120,18 +120,41 @@ public final class BookFolder {
    * @return its file name under sound/
    */
   public String keep(String stem, Samples recording) {
+    String name = freeName(stem, ".wav");
+    WavWriter.write24(sound(name), recording);
+    return name;
+  }
+
+  /**
+   * Keeps an unchanged copy of a sound file under a name that is not taken yet.
+   *
+   * @return its file name under sound/
+   */
+  public String keepCopy(String stem, Path file) {
+    String original = file.getFileName().toString();
+    int dot = original.lastIndexOf('.');
+    String name = freeName(stem, dot < 0 || original.length() - dot > 5 ? ".wav" : original.substring(dot));
+    Path partial = sound("." + name + ".new");
+    try {
+      Files.copy(file, partial, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
+      Files.move(partial, sound(name), java.nio.file.StandardCopyOption.ATOMIC_MOVE);
+    } catch (IOException e) {
+      throw new Trouble.BadFile(file.toString(), "could not be copied into the book: " + e.getMessage());
+    }
+    return name;
+  }
+
+  private String freeName(String stem, String ending) {
     try {
       Files.createDirectories(folder.resolve("sound"));
     } catch (IOException e) {
       throw new Trouble.BadFile(folder.toString(), "cannot be written: " + e.getMessage());
     }
     int number = 1;
-    while (Files.exists(sound(stem + "-" + number + ".wav"))) {
+    while (Files.exists(sound(stem + "-" + number + ending))) {
       number++;
     }
-    String name = stem + "-" + number + ".wav";
-    WavWriter.write24(sound(name), recording);
-    return name;
+    return stem + "-" + number + ending;
   }
 
   /** Path of a kept recording. */

@@ -1,7 +1,13 @@
 package nullroom.io.book;
 
+import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Octave;
+import nullroom.core.measure.DecayAnalysis;
 import nullroom.core.measure.DecayReport;
+import nullroom.core.predict.Statistics;
+import nullroom.core.room.Room;
+import nullroom.core.signal.Samples;
 
 /**
  * A decay measurement kept in the book.
@@ -11,4 +17,18 @@ import nullroom.core.measure.DecayReport;
  * @param report what was found, in octaves
  * @param predictedSeconds what the room as described then was predicted to do, so that later changes can be told apart
  */
-public record DecayMeasurement(String sound, String taken, DecayReport report, Bands predictedSeconds) {}
+public record DecayMeasurement(String sound, String taken, DecayReport report, Bands predictedSeconds) {
+
+  /**
+   * Measures claps recorded in a room.
+   *
+   * @throws Trouble.BadSound if no clap stands out
+   */
+  public static DecayMeasurement of(String sound, String taken, Samples recording, Room room) {
+    DecayReport report = DecayAnalysis.ofImpulses(recording, Octave.ALL);
+    if (report.takes() == 0) {
+      throw new Trouble.BadSound(sound, report.warnings().getFirst());
+    }
+    return new DecayMeasurement(sound, taken, report, Statistics.of(room).seconds());
+  }
+}

@@ -1,0 +1,165 @@
+package nullroom.app.control;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.DoubleFunction;
+import javafx.scene.control.Tooltip;
+import javafx.scene.shape.Rectangle;
+import javafx.scene.text.TextAlignment;
+import nullroom.core.acoustics.Octave;
+
+/** Bars over the eight octaves, side by side for several series, with a stepped line or a band to hold them against. */
+public final class BandPlot extends PlotPane {
+  /** How a figure was come by; decides its pattern everywhere. */
+  public enum Origin {
+    MEASURED,
+    PREDICTED,
+    ASSUMED;
+
+    /** Its style class. */
+    String style() {
+      return name().toLowerCase(Locale.ROOT);
+    }
+  }
+
+  /**
+   * One series of bars.
+   *
+   * @param label in the legend
+   * @param origin decides the pattern
+   * @param figures one per octave; NaN leaves the place empty
+   * @param emphasis style of the bars: now, before or noise
+   */
+  public record Series(String label, Origin origin, double[] figures, String emphasis) {}
+
+  /** A line across the octaves, or with {@code low} a band between two. */
+  public record Reference(String label, double[] high, Optional<double[]> low) {}
+
+  private static final double LEFT = 44;
+  private static final double BOTTOM = 26;
+  private static final double TOP = 24;
+
+  private final String axisLabel;
+  private final DoubleFunction<String> format;
+  private List<Series> series = List.of();
+  private Optional<Reference> reference = Optional.empty();
+  private double from;
+  private double to;
+  private double step;
+
+  /** An empty plot with an axis. */
+  public BandPlot(String axisLabel, DoubleFunction<String> format) {
+    super("band-plot");
+    this.axisLabel = axisLabel;
+    this.format = format;
+    setAxis(0, 60, 10);
+  }
+
+  /** Range and tick distance of the vertical axis. */
+  public void setAxis(double lowest, double highest, double tick) {
+    from = lowest;
+    to = highest;
+    step = tick;
+    redraw();
+  }
+
+  /** What is shown. */
+  public void show(List<Series> bars, Optional<Reference> line) {
+    series = List.copyOf(bars);
+    reference = line;
+    redraw();
+  }
+
+  private double y(double figure, double height) {
+    double share = (Math.clamp(figure, from, to) - from) / (to - from);
+    return height - BOTTOM - share * (height - BOTTOM - TOP);
+  }
+
+  @Override
+  protected void draw(double width, double height) {
+    double slot = (width - LEFT - 8) / Octave.COUNT;
+    for (double tick = from; tick <= to + 1e-9; tick += step) {
+      line(LEFT, y(tick, height), width - 8, y(tick, height), "grid");
+      text(format.apply(tick), LEFT - 6, y(tick, height), TextAlignment.RIGHT, "axis");
+    }
+    reference.ifPresent(r -> drawBandBehind(r, slot, height));
+    for (int i = 0; i < Octave.COUNT; i++) {
+      double x = LEFT + i * slot;
+      text(octaveName(i), x + slot / 2, height - BOTTOM + 13, TextAlignment.CENTER, "axis");
+      drawBars(i, x, slot, height);
+    }
+    reference.ifPresent(r -> drawLine(r, slot, height));
+    drawLegend(width);
+  }
+
+  private void drawBars(int octave, double x, double slot, double height) {
+    double bar = slot * 0.72 / Math.max(1, series.size());
+    for (int s = 0; s < series.size(); s++) {
+      Series one = series.get(s);
+      double figure = one.figures()[octave];
+      if (Double.isFinite(figure)) {
+        double top = y(figure, height);
+        Rectangle r =
+            rectangle(
+                x + slot * 0.14 + s * bar, top, bar - 2, height - BOTTOM - top, "bar", one.emphasis(), one.origin().style());
+        Tooltip.install(r, new Tooltip(one.label() + ", " + octaveName(octave) + " Hz: " + format.apply(figure)));
+        if (bar > 24) {
+          text(format.apply(figure), x + slot * 0.14 + s * bar + bar / 2 - 1, top - 8, TextAlignment.CENTER, "figure");
+        }
+      } else if (s == series.size() - 1) {
+        text("–", x + slot * 0.14 + s * bar + bar / 2, height - BOTTOM - 8, TextAlignment.CENTER, "axis");
+      }
+    }
+  }
+
+  private void drawBandBehind(Reference r, double slot, double height) {
+    r.low()
+        .ifPresent(
+            low -> {
+              for (int i = 0; i < Octave.COUNT; i++) {
+                double top = y(r.high()[i], height);
+                rectangle(LEFT + i * slot, top, slot, y(low[i], height) - top, "goal-band");
+              }
+            });
+  }
+
+  private void drawLine(Reference r, double slot, double height) {
+    if (r.low().isEmpty()) {
+      double[] points = new double[4 * Octave.COUNT];
+      for (int i = 0; i < Octave.COUNT; i++) {
+        points[4 * i] = LEFT + i * slot;
+        points[4 * i + 1] = y(r.high()[i], height);
+        points[4 * i + 2] = LEFT + (i + 1) * slot;
+        points[4 * i + 3] = points[4 * i + 1];
+      }
+      polyline(points, "reference-line");
+    }
+  }
+
+  private void drawLegend(double width) {
+    double x = LEFT;
+    text(axisLabel, x, 9, TextAlignment.LEFT, "axis-label");
+    x = width - 8;
+    if (reference.isPresent()) {
+      x -= text(reference.get().label(), x, 9, TextAlignment.RIGHT, "axis").getLayoutBounds().getWidth() + 20;
+      if (reference.get().low().isPresent()) {
+        rectangle(x + 2, 4, 14, 10, "goal-band");
+      } else {
+        line(x + 2, 9, x + 16, 9, "reference-line");
+      }
+      x -= 14;
+    }
+    for (int s = series.size() - 1; s >= 0; s--) {
+      x -= text(series.get(s).label(), x, 9, TextAlignment.RIGHT, "axis").getLayoutBounds().getWidth() + 18;
+      rectangle(x + 2, 4, 12, 10, "bar", series.get(s).emphasis(), series.get(s).origin().style());
+      x -= 14;
+    }
+  }
+
+  /** "63", "1k". */
+  static String octaveName(int octave) {
+    double hz = Octave.nominalHz(octave);
+    return hz >= 1000 ? Math.round(hz / 1000) + "k" : String.valueOf(Math.round(hz));
+  }
+}

@@ -1,0 +1,112 @@
+package nullroom.app.control;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.OptionalDouble;
+import javafx.scene.text.TextAlignment;
+import nullroom.core.measure.DecayReport;
+
+/** Decay curves as small multiples, one per octave, each with its fitted line and time. */
+public final class DecayPlot extends PlotPane {
+  private static final int COLUMNS = 4;
+  private static final double LOWEST_DB = -60;
+  private static final double GAP = 10;
+  private static final double HEAD = 18;
+
+  /** The time axis never shows less than this. */
+  private static final double SHORTEST_SECONDS = 0.4;
+
+  private List<DecayReport.BandDecay> bands = List.of();
+
+  /** An empty plot. */
+  public DecayPlot() {
+    super("decay-plot");
+  }
+
+  /** What is shown; bands without a curve keep their place and say so. */
+  public void show(List<DecayReport.BandDecay> decays) {
+    bands = List.copyOf(decays);
+    redraw();
+  }
+
+  @Override
+  protected void draw(double width, double height) {
+    int rows = (bands.size() + COLUMNS - 1) / COLUMNS;
+    if (rows == 0) {
+      text("No decay measured yet.", width / 2, height / 2, TextAlignment.CENTER, "axis");
+      return;
+    }
+    double longest =
+        bands.stream().map(DecayReport.BandDecay::t20Seconds).flatMapToDouble(OptionalDouble::stream).max().orElse(1);
+    double seconds = Math.max(SHORTEST_SECONDS, Math.ceil(longest * 10) / 10);
+    double w = (width - 26 - GAP * (COLUMNS - 1)) / COLUMNS;
+    double h = (height - 16 - GAP * (rows - 1)) / rows;
+    for (int i = 0; i < bands.size(); i++) {
+      double x = 26 + i % COLUMNS * (w + GAP);
+      double y = i / COLUMNS * (h + GAP);
+      cell(bands.get(i), x, y, w, h, seconds, i % COLUMNS == 0);
+    }
+    text("0 s", 26, height - 6, TextAlignment.LEFT, "axis");
+    text(String.format(Locale.ROOT, "%.1f s", seconds), 26 + w, height - 6, TextAlignment.RIGHT, "axis");
+  }
+
+  private void cell(DecayReport.BandDecay band, double x, double y, double w, double h, double seconds, boolean first) {
+    double hz = band.centreHz();
+    String name = hz >= 1000 ? Math.round(hz / 1000) + " kHz" : Math.round(hz) + " Hz";
+    double top = y + HEAD;
+    double plot = h - HEAD;
+    rectangle(x, top, w, plot, "cell");
+    for (int db = 0; db >= LOWEST_DB; db -= 20) {
+      double at = top + plot * db / LOWEST_DB;
+      line(x, at, x + w, at, "grid");
+      if (first) {
+        text(String.valueOf(db).replace('-', '−'), x - 4, at, TextAlignment.RIGHT, "axis");
+      }
+    }
+    text(name, x, y + 8, TextAlignment.LEFT, "axis-label");
+    text(time(band), x + w, y + 8, TextAlignment.RIGHT, band.t20Seconds().isPresent() ? "figure" : "axis");
+    if (band.curve().isEmpty()) {
+      return;
+    }
+    fitLine(band, x, top, w, plot, seconds);
+    curve(band, x, top, w, plot, seconds);
+  }
+
+  private static String time(DecayReport.BandDecay band) {
+    return band.t20Seconds().isPresent()
+        ? String.format(Locale.ROOT, "%.2f s", band.t20Seconds().getAsDouble())
+        : String.format(Locale.ROOT, "%.0f of 35 dB", band.inrDb().orElse(0));
+  }
+
+  private void curve(DecayReport.BandDecay band, double x, double top, double w, double plot, double seconds) {
+    int last = 0;
+    while (last < band.curve().size()
+        && band.curve().get(last) > LOWEST_DB
+        && last * DecayReport.BandDecay.CURVE_STEP_SECONDS <= seconds) {
+      last++;
+    }
+    double[] points = new double[2 * last];
+    for (int i = 0; i < last; i++) {
+      points[2 * i] = x + w * i * DecayReport.BandDecay.CURVE_STEP_SECONDS / seconds;
+      points[2 * i + 1] = top + plot * Math.clamp(band.curve().get(i) / LOWEST_DB, 0, 1);
+    }
+    polyline(points, "curve");
+  }
+
+  /** The T20 line through the curve's -5 dB point, from -5 to -25 dB. */
+  private void fitLine(DecayReport.BandDecay band, double x, double top, double w, double plot, double seconds) {
+    if (band.t20Seconds().isEmpty()) {
+      return;
+    }
+    int start = 0;
+    while (start < band.curve().size() - 1 && band.curve().get(start) > -5) {
+      start++;
+    }
+    double from = start * DecayReport.BandDecay.CURVE_STEP_SECONDS;
+    double level = band.curve().get(start);
+    double length = band.t20Seconds().getAsDouble() * (25 + level) / 60;
+    line(
+        x + w * from / seconds, top + plot * level / LOWEST_DB, x + w * Math.min(1, (from + length) / seconds),
+        top + plot * -25 / LOWEST_DB, "fit");
+  }
+}

@@ -1,0 +1,197 @@
+package nullroom.app.control;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.shape.Polygon;
+import javafx.scene.shape.Shape;
+import javafx.scene.text.TextAlignment;
+import nullroom.core.room.Outline;
+import nullroom.core.room.Patch;
+import nullroom.core.room.Point;
+import nullroom.core.room.Room;
+
+/**
+ * The room unfolded like a cardboard box: the floor in the middle, each wall hinged to its floor edge, the ceiling beyond the
+ * wall at the top of the picture. What lies on surfaces, the talker and the microphone are on it; both can be dragged over the
+ * floor or moved with the arrow keys.
+ */
+public final class FoldOut extends PlotPane {
+  /** What can be moved. */
+  public enum Handle {
+    TALKER,
+    MICROPHONE
+  }
+
+  /** Told where a handle was moved to, in plan coordinates. */
+  @FunctionalInterface
+  public interface Mover {
+    /** Moves a handle. */
+    void move(Handle handle, double x, double y);
+  }
+
+  private static final double ARROW_STEP_METRES = 0.05;
+
+  private Optional<Room> room = Optional.empty();
+  private String selected = "";
+  private Consumer<String> onSelect = surface -> {};
+  private Mover mover = (handle, x, y) -> {};
+  private double scale = 1;
+  private double originX;
+  private double originY;
+
+  /** An empty picture. */
+  public FoldOut() {
+    super("fold-out");
+  }
+
+  /** The room shown. */
+  public void show(Room shown) {
+    room = Optional.of(shown);
+    redraw();
+  }
+
+  /** Marks a surface. */
+  public void select(String surface) {
+    selected = surface;
+    redraw();
+  }
+
+  /** What happens when a surface is pressed. */
+  public void setOnSelect(Consumer<String> action) {
+    onSelect = action;
+  }
+
+  /** What happens when the talker or the microphone is moved. */
+  public void setMover(Mover action) {
+    mover = action;
+  }
+
+  @Override
+  protected void draw(double width, double height) {
+    room.ifPresent(r -> draw(r, width, height));
+  }
+
+  private void draw(Room r, double width, double height) {
+    double[] xs = r.outline().span(0);
+    double[] ys = r.outline().span(1);
+    double wall = r.size().z();
+    double spanX = xs[1] - xs[0] + 2 * wall;
+    double spanY = 2 * (ys[1] - ys[0]) + 2 * wall + 0.15;
+    scale = Math.min((width - 20) / spanX, (height - 20) / spanY);
+    originX = (width - spanX * scale) / 2 + (wall - xs[0]) * scale;
+    originY = height - (height - spanY * scale) / 2 - (wall - ys[0]) * scale;
+    double lift = ys[1] - ys[0] + wall + 0.15;
+    surface(r, "floor", r.outline().corners(), 0);
+    surface(r, "ceiling", r.outline().corners(), lift);
+    for (int k = 1; k <= r.outline().corners().size(); k++) {
+      wall(r, k);
+    }
+    for (Patch patch : r.patches()) {
+      List<Point> corners =
+          patch.surface().startsWith("wall")
+              ? patch.corners().stream().map(p -> onWall(r, Integer.parseInt(patch.surface().substring(4)), p.x(), p.y())).toList()
+              : patch.corners();
+      shape(corners, patch.surface().equals("ceiling") ? lift : 0, "piece");
+      caption(patch.name(), corners, patch.surface().equals("ceiling") ? lift : 0, "piece-label");
+    }
+    r.talker().ifPresent(t -> handle(Handle.TALKER, t.at(), t.aim().direction(), "talker"));
+    r.microphone().ifPresent(m -> handle(Handle.MICROPHONE, m.at(), m.aim().direction(), "microphone"));
+  }
+
+  /** A point of a wall, given along it and up, folded out into the plan. */
+  private static Point onWall(Room r, int k, double along, double up) {
+    List<Point> c = r.outline().corners();
+    Point a = c.get(k - 1);
+    Point b = c.get(k % c.size());
+    double length = a.distanceTo(b);
+    Point direction = b.minus(a);
+    double x = a.x() + direction.x() * along / length + direction.y() / length * up;
+    double y = a.y() + direction.y() * along / length - direction.x() / length * up;
+    return new Point(x, y, 0);
+  }
+
+  private void wall(Room r, int k) {
+    List<Point> c = r.outline().corners();
+    Point a = c.get(k - 1);
+    Point b = c.get(k % c.size());
+    double length = a.distanceTo(b);
+    List<Point> shape = new ArrayList<>(List.of(a, b));
+    int steps = 8;
+    for (int i = steps; i >= 0; i--) { // follows a ridge over the wall
+      Point foot = a.plus(b.minus(a), (double) i / steps);
+      shape.add(onWall(r, k, length * i / steps, r.heightAt(foot)));
+    }
+    surface(r, "wall" + k, shape, 0);
+  }
+
+  private void surface(Room r, String name, List<Point> corners, double lift) {
+    Polygon p = shape(corners, lift, "surface", name.equals("floor") ? "floor" : "wall");
+    if (name.equals(selected)) {
+      p.getStyleClass().add("selected");
+    }
+    p.setAccessibleText(name + ", " + Math.round(r.areaOf(name) * 10) / 10.0 + " square metres");
+    p.setOnMousePressed(e -> onSelect.accept(name));
+    caption(name.startsWith("wall") ? "wall " + name.substring(4) : name, corners, lift, "surface-label");
+  }
+
+  private Polygon shape(List<Point> corners, double lift, String... styles) {
+    double[] points = new double[2 * corners.size()];
+    for (int i = 0; i < corners.size(); i++) {
+      points[2 * i] = sx(corners.get(i).x());
+      points[2 * i + 1] = sy(corners.get(i).y() + lift);
+    }
+    return polygon(points, styles);
+  }
+
+  private void caption(String words, List<Point> corners, double lift, String style) {
+    double x = corners.stream().mapToDouble(Point::x).average().orElse(0);
+    double y = corners.stream().mapToDouble(Point::y).average().orElse(0);
+    text(words, sx(x), sy(y + lift), TextAlignment.CENTER, style).setMouseTransparent(true);
+  }
+
+  private double sx(double x) {
+    return originX + x * scale;
+  }
+
+  private double sy(double y) {
+    return originY - y * scale;
+  }
+
+  private void handle(Handle which, Point at, Point direction, String style) {
+    double x = sx(at.x());
+    double y = sy(at.y());
+    line(x, y, x + 20 * direction.x(), y - 20 * direction.y(), "aim", style);
+    Shape body =
+        which == Handle.TALKER
+            ? polygon(new double[] {x - 7, y - 7, x + 7, y - 7, x + 7, y + 7, x - 7, y + 7}, "handle", style)
+            : polygon(new double[] {x, y - 8, x + 8, y, x, y + 8, x - 8, y}, "handle", style);
+    body.setFocusTraversable(true);
+    body.setAccessibleText(style + "; arrow keys move it by 5 cm");
+    body.setId("handle-" + style);
+    body.setOnMouseDragged(e -> drag(which, e));
+    body.setOnMousePressed(MouseEvent::consume);
+    body.setOnKeyPressed(
+        e -> {
+          double dx = switch (e.getCode()) { case LEFT -> -1; case RIGHT -> 1; default -> 0; };
+          double dy = switch (e.getCode()) { case DOWN -> -1; case UP -> 1; default -> 0; };
+          if (dx != 0 || dy != 0) {
+            e.consume();
+            mover.move(which, at.x() + dx * ARROW_STEP_METRES, at.y() + dy * ARROW_STEP_METRES);
+          }
+        });
+    text(style, x, y + 18, TextAlignment.CENTER, "handle-label").setMouseTransparent(true);
+  }
+
+  private void drag(Handle which, MouseEvent e) {
+    javafx.geometry.Point2D local = sceneToLocal(e.getSceneX(), e.getSceneY());
+    double x = (local.getX() - originX) / scale;
+    double y = (originY - local.getY()) / scale;
+    Outline outline = room.orElseThrow().outline();
+    if (outline.contains(new Point(x, y, 0))) {
+      mover.move(which, Math.round(x * 100) / 100.0, Math.round(y * 100) / 100.0);
+    }
+  }
+}

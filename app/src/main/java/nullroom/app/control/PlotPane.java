@@ -1,0 +1,90 @@
+package nullroom.app.control;
+
+import javafx.geometry.VPos;
+import javafx.scene.layout.Pane;
+import javafx.scene.shape.Line;
+import javafx.scene.shape.Polygon;
+import javafx.scene.shape.Polyline;
+import javafx.scene.shape.Rectangle;
+import javafx.scene.text.Text;
+import javafx.scene.text.TextAlignment;
+
+/** A picture drawn anew from its data whenever that or its size changes; shapes carry style classes, never colours. */
+public abstract class PlotPane extends Pane {
+  private double drawnWidth = -1;
+  private double drawnHeight = -1;
+
+  /** An empty picture. */
+  protected PlotPane(String styleClass) {
+    getStyleClass().addAll("plot", styleClass);
+    setMinSize(120, 90);
+  }
+
+  /** Adds the shapes for a size; the pane is empty before. */
+  protected abstract void draw(double width, double height);
+
+  /** Asks for a new drawing in the next frame. */
+  public final void redraw() {
+    drawnWidth = -1;
+    requestLayout();
+  }
+
+  @Override
+  protected void layoutChildren() {
+    if (getWidth() != drawnWidth || getHeight() != drawnHeight) {
+      drawnWidth = getWidth();
+      drawnHeight = getHeight();
+      getChildren().clear();
+      if (drawnWidth > 20 && drawnHeight > 20) {
+        draw(drawnWidth, drawnHeight);
+      }
+    }
+    super.layoutChildren();
+  }
+
+  /** A line. */
+  protected final Line line(double x1, double y1, double x2, double y2, String... styles) {
+    Line line = new Line(x1, y1, x2, y2);
+    line.getStyleClass().addAll(styles);
+    getChildren().add(line);
+    return line;
+  }
+
+  /** A filled rectangle. */
+  protected final Rectangle rectangle(double x, double y, double width, double height, String... styles) {
+    Rectangle r = new Rectangle(x, y, Math.max(0, width), Math.max(0, height));
+    r.getStyleClass().addAll(styles);
+    getChildren().add(r);
+    return r;
+  }
+
+  /** An open line through points x0, y0, x1, y1, ... */
+  protected final Polyline polyline(double[] points, String... styles) {
+    Polyline p = new Polyline(points);
+    p.getStyleClass().addAll(styles);
+    getChildren().add(p);
+    return p;
+  }
+
+  /** A closed shape. */
+  protected final Polygon polygon(double[] points, String... styles) {
+    Polygon p = new Polygon(points);
+    p.getStyleClass().addAll(styles);
+    getChildren().add(p);
+    return p;
+  }
+
+  /** Text whose anchor is at x: its left end, middle or right end by the alignment; y is its middle. */
+  protected final Text text(String words, double x, double y, TextAlignment anchor, String... styles) {
+    Text text = new Text(words);
+    text.getStyleClass().add("plot-text");
+    text.getStyleClass().addAll(styles);
+    text.setTextOrigin(VPos.CENTER);
+    getChildren().add(text);
+    text.applyCss();
+    double width = text.getLayoutBounds().getWidth();
+    text.setX(anchor == TextAlignment.LEFT ? x : anchor == TextAlignment.CENTER ? x - width / 2 : x - width);
+    text.setY(y);
+    return text;
+  }
+}

@@ -1,0 +1,97 @@
+package nullroom.app.desktop;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import nullroom.core.Progress;
+import nullroom.core.acoustics.Air;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Directivity;
+import nullroom.core.acoustics.MicrophoneType;
+import nullroom.core.acoustics.Capture;
+import nullroom.core.acoustics.Pattern;
+import nullroom.core.acoustics.VocalEffort;
+import nullroom.core.predict.Goal;
+import nullroom.core.predict.Heard;
+import nullroom.core.predict.Statistics;
+import nullroom.core.room.Aim;
+import nullroom.core.room.Ceiling;
+import nullroom.core.room.Finish;
+import nullroom.core.room.LooseObject;
+import nullroom.core.room.Outline;
+import nullroom.core.room.Patch;
+import nullroom.core.room.PlacedMicrophone;
+import nullroom.core.room.Point;
+import nullroom.core.room.Room;
+import nullroom.core.room.Talker;
+import nullroom.core.signal.Samples;
+import nullroom.io.book.BookFolder;
+import nullroom.io.book.DecayMeasurement;
+import nullroom.io.book.NoiseMeasurement;
+import nullroom.io.book.RoomBook;
+import nullroom.io.device.AudioDevice;
+import nullroom.io.device.SimulatedDevice;
+
+/** The loft over the bakery: all of it invented, its recordings made by the simulated device. */
+public final class DemoBook {
+  private static final long SEED = 20;
+  private static final double NOISE_SECONDS = 10;
+  private static final double CLAP_SECONDS = 12.5;
+  private static final String NOISE_TAKEN = "2026-03-14T21:40";
+  private static final String DECAY_TAKEN = "2026-03-14T21:52";
+
+  /** The real loft rings this much longer or shorter than its description says. */
+  private static final Bands TRUTH = Bands.of(1.05, 1.1, 1.12, 1.08, 1.05, 0.97, 0.95, 0.95);
+
+  /** Extractor fan and cold store below, wind at the skylight, dB SPL in octaves. */
+  private static final Bands NOISE = Bands.of(47, 41, 35, 30, 24, 20, 16, 13);
+
+  private DemoBook() {}
+
+  /** The loft as its narrator measured it with a tape. */
+  static Room room() {
+    Point lips = new Point(1.5, 1.7, 1.25);
+    Point capsule = new Point(2.05, 1.75, 1.4);
+    Capture capture =
+        MicrophoneType.ALL.get(2).on(new Capture(Pattern.OMNI, 0, 100, -38, -125, 34, 20, 24));
+    return new Room(
+        "The loft",
+        Outline.box(4.6, 3.4),
+        new Ceiling.LeanTo(1.15, 2.75, 1),
+        Air.ROOM,
+        Map.of(
+            "floor", Finish.of("wood_floor_joists"),
+            "ceiling", Finish.of("gypsum_on_studs"),
+            "walls", Finish.of("plaster_on_brick")),
+        List.of(Patch.rectangle("skylight", "ceiling", 1.8, 1.2, 0.8, 1.0, "glass_double_10")),
+        List.of(
+            new LooseObject("single bed", Bands.of(0.3, 0.6, 1.0, 1.4, 1.6, 1.6, 1.6, 1.6)),
+            new LooseObject("clothes rail, half full", Bands.of(0.07, 0.2, 0.45, 0.65, 0.75, 0.8, 0.8, 0.8))),
+        Optional.of(new Talker(lips, new Aim(0, 0), VocalEffort.NORMAL, Directivity.VOICE)),
+        Optional.of(new PlacedMicrophone(capsule, Aim.along(lips.minus(capsule)), capture)),
+        Optional.of(NOISE));
+  }
+
+  /** The device that stands in the real loft as the book describes it now. */
+  static AudioDevice device(RoomBook book) {
+    Room room = book.room();
+    Heard heard = Heard.of(room, Statistics.of(room).seconds().with(TRUTH, (t, factor) -> t * factor));
+    return new SimulatedDevice(heard, room.air().speedOfSound(), SEED);
+  }
+
+  /** Makes a fresh copy of the demo in a folder: records, measures, saves. */
+  public static RoomBook create(Path folder) {
+    BookFolder place = new BookFolder(folder);
+    RoomBook bare =
+        new RoomBook("The loft over the bakery", Goal.SPOKEN_ON_CAMERA, room(), Optional.empty(), Optional.empty());
+    AudioDevice device = device(bare);
+    Samples quiet = device.record(AudioDevice.Prompt.QUIET, NOISE_SECONDS, Progress.NONE);
+    Samples claps = device.record(AudioDevice.Prompt.CLAPS, CLAP_SECONDS, Progress.NONE);
+    RoomBook book =
+        bare.with(NoiseMeasurement.of(place.keep("noise", quiet), NOISE_TAKEN, quiet, bare.heard()))
+            .with(DecayMeasurement.of(place.keep("claps", claps), DECAY_TAKEN, claps, bare.room()));
+    place.save(book);
+    return book;
+  }
+}

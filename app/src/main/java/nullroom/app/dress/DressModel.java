@@ -1,0 +1,157 @@
+package nullroom.app.dress;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.beans.binding.Bindings;
+import javafx.beans.binding.StringBinding;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
+import nullroom.app.shell.Desk;
+import nullroom.core.Trouble;
+import nullroom.core.acoustics.Materials;
+import nullroom.core.plan.Adviser.Hanging;
+import nullroom.core.predict.Goal;
+import nullroom.core.predict.Heard;
+import nullroom.core.predict.Margins;
+import nullroom.core.room.Finish;
+import nullroom.core.room.Patch;
+import nullroom.core.room.Room;
+import nullroom.io.book.RoomBook;
+
+/** What the treatment station knows and can do. */
+public final class DressModel {
+  private final Desk desk;
+  private final ObjectProperty<Hanging> hanging = new SimpleObjectProperty<>(Hanging.BLANKET);
+  private final StringProperty surface = new SimpleStringProperty("wall1");
+  private final StringBinding answer;
+  private final StringBinding meaning;
+  private final StringBinding figure;
+
+  /** A model on a desk. */
+  public DressModel(Desk desk) {
+    this.desk = desk;
+    answer = Bindings.createStringBinding(this::sayAnswer, desk.session().bookProperty(), hanging, surface);
+    meaning = Bindings.createStringBinding(this::sayMeaning, desk.session().bookProperty(), hanging, surface);
+    figure = Bindings.createStringBinding(this::sayFigure, desk.session().bookProperty());
+  }
+
+  /** What would be hung. */
+  public ObjectProperty<Hanging> hangingProperty() {
+    return hanging;
+  }
+
+  /** The surface chosen. */
+  public StringProperty surfaceProperty() {
+    return surface;
+  }
+
+  /** The sentence under the question. */
+  public StringBinding answer() {
+    return answer;
+  }
+
+  /** What it means. */
+  public StringBinding meaning() {
+    return meaning;
+  }
+
+  /** The figure on the rail. */
+  public StringBinding figure() {
+    return figure;
+  }
+
+  private RoomBook book() {
+    return desk.session().book();
+  }
+
+  /** The room as it is. */
+  public Room room() {
+    return book().room();
+  }
+
+  /** The goal whose band of times is shown. */
+  public Goal goal() {
+    return book().goal();
+  }
+
+  /** Pieces that could be taken down: those made of absorbing material. */
+  public List<Patch> pieces() {
+    return room().patches().stream().filter(DressModel::isTreatment).toList();
+  }
+
+  private static boolean isTreatment(Patch patch) {
+    return patch.finish() instanceof Finish.Listed listed
+        && (Materials.get(listed.materialId()).category().equals("absorber") || listed.materialId().startsWith("rug"));
+  }
+
+  /** The chosen piece on the chosen surface; empty where it does not fit or something hangs there. */
+  public Optional<Patch> proposal() {
+    return room().surfaceNames().contains(surface.get())
+        ? hanging.get().patchOn(room(), surface.get())
+        : Optional.empty();
+  }
+
+  /** Reverberation times now. */
+  public double[] secondsNow() {
+    return book().decaySeconds(room()).toArray();
+  }
+
+  /** Reverberation times with the proposal, where there is one. */
+  public Optional<double[]> secondsThen() {
+    return proposal().map(p -> book().decaySeconds(room().plus(p)).toArray());
+  }
+
+  private String sayAnswer() {
+    Optional<Patch> proposal = proposal();
+    if (proposal.isEmpty()) {
+      boolean taken = room().patches().stream().anyMatch(p -> p.surface().equals(surface.get()));
+      return taken
+          ? "Something is on " + Hanging.surfaceLabel(surface.get()) + " already. Choose another surface in the picture."
+          : "A " + name() + " does not belong on " + Hanging.surfaceLabel(surface.get()) + ". Choose another surface in the picture.";
+    }
+    Heard now = book().heard();
+    Heard then = book().heard(room().plus(proposal.get()));
+    double clear = then.margins().clearDb() - now.margins().clearDb();
+    return String.format(
+        Locale.ROOT, "A %s on %s would buy %.1f dB of Clear: from %.1f to %.1f dB, and the goal asks for %.0f.", name(),
+        Hanging.surfaceLabel(surface.get()), clear, now.margins().clearDb(), then.margins().clearDb(),
+        goal().targets().get(Margins.Kind.CLEAR));
+  }
+
+  private String name() {
+    return hanging.get().name().toLowerCase(Locale.ROOT);
+  }
+
+  private String sayMeaning() {
+    return String.format(
+        Locale.ROOT, "%s: about %d in money and %d minutes. Cloth works from about 500 Hz up; bass needs depth.",
+        hanging.get().label(), hanging.get().cost(), hanging.get().minutes());
+  }
+
+  private String sayFigure() {
+    int count = pieces().size();
+    return count == 0 ? "nothing up" : count == 1 ? "1 piece up" : count + " pieces up";
+  }
+
+  /** Hangs the proposal. */
+  public void hang() {
+    Patch patch =
+        proposal().orElseThrow(() -> new Trouble.BadField(surface.get(), "nothing can be hung there now"));
+    desk.session().edit("Hang a " + patch.name(), b -> b.with(b.room().plus(patch)));
+  }
+
+  /** Takes down the piece that went up last. */
+  public void takeDown() {
+    List<Patch> up = pieces();
+    if (!up.isEmpty()) {
+      Patch last = up.getLast();
+      List<Patch> rest = new ArrayList<>(room().patches());
+      rest.remove(last);
+      desk.session().edit("Take down the " + last.name(), b -> b.with(b.room().withPatches(rest)));
+    }
+  }
+}

@@ -1,0 +1,95 @@
+package nullroom.app.dress;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+import nullroom.app.control.BandPlot;
+import nullroom.app.control.FoldOut;
+import nullroom.app.control.TimeBars;
+import nullroom.app.shell.Desk;
+import nullroom.app.shell.Station;
+import nullroom.app.shell.StationFrame;
+import nullroom.core.plan.Adviser.Hanging;
+
+/** The treatment station's nodes. */
+public final class DressView {
+  private final Node node;
+  private final DressModel model;
+  private final FoldOut foldOut = new FoldOut();
+  private final TimeBars times = new TimeBars();
+
+  /** A view of a model. */
+  public DressView(DressModel model, Desk desk) {
+    this.model = model;
+    foldOut.setOnSelect(model.surfaceProperty()::set);
+    VBox pictures = new VBox(foldOut, times.plot());
+    pictures.getStyleClass().add("pictures");
+    VBox.setVgrow(foldOut, Priority.ALWAYS);
+    foldOut.setPrefHeight(280);
+    times.plot().setPrefHeight(170);
+    desk.session().bookProperty().subscribe(this::refresh);
+    model.surfaceProperty().subscribe(this::refresh);
+    model.hangingProperty().subscribe(this::refresh);
+    refresh();
+    node = StationFrame.of(Station.DRESS, model.answer(), pictures, model.meaning(), controls(desk), desk.work());
+  }
+
+  private Node controls(Desk desk) {
+    ComboBox<Hanging> what = new ComboBox<>();
+    what.getItems().setAll(Hanging.values());
+    what.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(Hanging hanging) {
+            return hanging == null ? "" : hanging.label();
+          }
+
+          @Override
+          public Hanging fromString(String label) {
+            return Arrays.stream(Hanging.values()).filter(h -> h.label().equals(label)).findFirst().orElseThrow();
+          }
+        });
+    what.valueProperty().bindBidirectional(model.hangingProperty());
+    what.setId("hanging");
+    Button hang = new Button("Hang it there");
+    hang.setId("hang");
+    hang.getStyleClass().add("action");
+    hang.setOnAction(e -> model.hang());
+    hang.disableProperty()
+        .bind(
+            javafx.beans.binding.Bindings.createBooleanBinding(
+                () -> model.proposal().isEmpty(), desk.session().bookProperty(), model.surfaceProperty(),
+                model.hangingProperty()));
+    Button down = new Button("Take the last one down");
+    down.setOnAction(e -> model.takeDown());
+    Label caution =
+        new Label("Weigh stands down, keep cloth off lamps and heaters and exits free; ask before drilling.");
+    caution.getStyleClass().add("caution");
+    caution.setWrapText(true);
+    HBox row = new HBox(what, hang, down);
+    row.getStyleClass().add("row");
+    return new VBox(6, row, caution);
+  }
+
+  private void refresh() {
+    foldOut.show(model.room());
+    foldOut.select(model.surfaceProperty().get());
+    List<BandPlot.Series> series = new ArrayList<>();
+    series.add(new BandPlot.Series("now", BandPlot.Origin.PREDICTED, model.secondsNow(), "before-bar"));
+    model.secondsThen().ifPresent(then -> series.add(new BandPlot.Series("with it", BandPlot.Origin.PREDICTED, then, "now-bar")));
+    times.show(series, model.goal());
+  }
+
+  /** The nodes. */
+  public Node node() {
+    return node;
+  }
+}

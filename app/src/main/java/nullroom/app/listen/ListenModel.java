@@ -1,0 +1,114 @@
+package nullroom.app.listen;
+
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.beans.binding.Bindings;
+import javafx.beans.binding.StringBinding;
+import nullroom.app.shell.Desk;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.predict.Heard;
+import nullroom.core.predict.Margins;
+import nullroom.io.book.NoiseMeasurement;
+import nullroom.io.book.RoomBook;
+import nullroom.io.device.AudioDevice;
+
+/** What the noise station knows and can do. */
+public final class ListenModel {
+  private static final double SECONDS = 10;
+
+  private final Desk desk;
+  private final StringBinding answer;
+  private final StringBinding meaning;
+  private final StringBinding figure;
+
+  /** A model on a desk. */
+  public ListenModel(Desk desk) {
+    this.desk = desk;
+    answer = Bindings.createStringBinding(this::sayAnswer, desk.session().bookProperty());
+    meaning = Bindings.createStringBinding(this::sayMeaning, desk.session().bookProperty());
+    figure = Bindings.createStringBinding(this::sayFigure, desk.session().bookProperty());
+  }
+
+  /** The sentence under the question. */
+  public StringBinding answer() {
+    return answer;
+  }
+
+  /** What it means. */
+  public StringBinding meaning() {
+    return meaning;
+  }
+
+  /** The figure on the rail. */
+  public StringBinding figure() {
+    return figure;
+  }
+
+  private RoomBook book() {
+    return desk.session().book();
+  }
+
+  /** Room noise as measured, or as assumed before. */
+  public Bands noise() {
+    return book().noise().map(NoiseMeasurement::octaveDbSpl).orElse(book().room().noiseDbSpl().orElse(Heard.ASSUMED_NOISE_DB_SPL));
+  }
+
+  /** Whether it was measured. */
+  public boolean measured() {
+    return book().noise().isPresent();
+  }
+
+  /** The highest spectrum of this shape at which Quiet still holds. */
+  public Optional<Bands> quietLine() {
+    return desk.session().heardProperty().get().quietLine(noise(), book().goal().targets().quietDb());
+  }
+
+  private String sayAnswer() {
+    Margins margins = book().heard().margins();
+    double over = margins.over(book().goal().targets(), Margins.Kind.QUIET);
+    String verdict =
+        over >= 0
+            ? String.format(Locale.ROOT, "Yes, with %.0f dB to spare", over)
+            : String.format(Locale.ROOT, "Not yet: %.0f dB too loud", -over);
+    return verdict
+        + String.format(Locale.ROOT, " for “%s” with this microphone here.", book().goal().label().toLowerCase(Locale.ROOT))
+        + (measured() ? "" : " This is a guess until you listen.");
+  }
+
+  private String sayMeaning() {
+    return book()
+        .noise()
+        .map(
+            n ->
+                String.format(
+                    Locale.ROOT,
+                    "%.0f dBA, NC-%d decided at %s Hz, measured %s. Bars under the quiet line are no trouble; a bar that"
+                        + " reaches it is what a listener hears in the pauses.",
+                    n.laeqDbSpl(), n.nc(), n.ncBandHz() >= 1000 ? Math.round(n.ncBandHz() / 1000) + "k" : Math.round(n.ncBandHz()),
+                    n.taken().replace('T', ' ')))
+        .orElse("Switch off what you can, keep still, and listen for ten seconds, or drop a recording of the quiet room here.");
+  }
+
+  private String sayFigure() {
+    return book().noise().map(n -> String.format(Locale.ROOT, "%.0f dBA", n.laeqDbSpl())).orElse("not heard yet");
+  }
+
+  /** Listens for ten seconds and keeps the result. */
+  public void listen() {
+    desk.record("Listening for ten seconds", AudioDevice.Prompt.QUIET, SECONDS, "noise", this::measure, this::keep);
+  }
+
+  /** Measures a sound file of the quiet room. */
+  public void open(Path file) {
+    desk.open("Measuring " + file.getFileName(), file, "noise", this::measure, this::keep);
+  }
+
+  private NoiseMeasurement measure(Desk.Kept sound) {
+    return NoiseMeasurement.of(sound.name(), desk.now(), sound.samples(), book().heard());
+  }
+
+  private void keep(NoiseMeasurement measured) {
+    desk.session().edit("Measure the noise", book -> book.with(measured));
+  }
+}

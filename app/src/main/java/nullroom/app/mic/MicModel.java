@@ -1,0 +1,172 @@
+package nullroom.app.mic;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.beans.binding.Bindings;
+import javafx.beans.binding.StringBinding;
+import nullroom.app.shell.Desk;
+import nullroom.core.Trouble;
+import nullroom.core.acoustics.MicrophoneType;
+import nullroom.core.predict.Heard;
+import nullroom.core.predict.Margins;
+import nullroom.core.room.Aim;
+import nullroom.core.room.PlacedMicrophone;
+import nullroom.core.room.Point;
+import nullroom.core.room.Room;
+import nullroom.core.room.Talker;
+import nullroom.io.book.RoomBook;
+
+/** What the microphone station knows and can do. */
+public final class MicModel {
+  /** One microphone type at the present place. */
+  public record Choice(MicrophoneType type, Margins margins, boolean inUse) {}
+
+  private final Desk desk;
+  private final StringBinding answer;
+  private final StringBinding meaning;
+  private final StringBinding figure;
+
+  /** A model on a desk. */
+  public MicModel(Desk desk) {
+    this.desk = desk;
+    answer = Bindings.createStringBinding(this::sayAnswer, desk.session().bookProperty());
+    meaning = Bindings.createStringBinding(this::sayMeaning, desk.session().bookProperty());
+    figure =
+        Bindings.createStringBinding(
+            () -> String.format(Locale.ROOT, "%.0f cm", 100 * distanceMetres()), desk.session().bookProperty());
+  }
+
+  /** The sentence under the question. */
+  public StringBinding answer() {
+    return answer;
+  }
+
+  /** What it means. */
+  public StringBinding meaning() {
+    return meaning;
+  }
+
+  /** The figure on the rail. */
+  public StringBinding figure() {
+    return figure;
+  }
+
+  private RoomBook book() {
+    return desk.session().book();
+  }
+
+  private Talker talker() {
+    return book().room().talker().orElseThrow(() -> new Trouble.BadField("talker", "this room has none"));
+  }
+
+  private PlacedMicrophone microphone() {
+    return book().room().microphone().orElseThrow(() -> new Trouble.BadField("microphone", "this room has none"));
+  }
+
+  /** From lips to capsule. */
+  public double distanceMetres() {
+    return talker().at().distanceTo(microphone().at());
+  }
+
+  /** Height of the capsule over the lips. */
+  public double riseMetres() {
+    return microphone().at().z() - talker().at().z();
+  }
+
+  /** Angle off the talker's axis, 0 to 180 degrees. */
+  public double angleDegrees() {
+    return talker().aim().angleTo(microphone().at().minus(talker().at()));
+  }
+
+  /** Targets of the goal. */
+  public Margins targets() {
+    return book().goal().targets();
+  }
+
+  /** What is heard now. */
+  public Heard heard() {
+    return book().heard();
+  }
+
+  /** The type in use, where it is one of the list. */
+  public Optional<MicrophoneType> type() {
+    return MicrophoneType.ALL.stream().filter(t -> t.isIn(microphone().capture())).findFirst();
+  }
+
+  /** All types at this place, the strongest weakest margin first. */
+  public List<Choice> choices() {
+    return MicrophoneType.ALL.stream()
+        .map(t -> new Choice(t, marginsWith(t), t.isIn(microphone().capture())))
+        .sorted(java.util.Comparator.comparingDouble(this::weakestOver).reversed())
+        .toList();
+  }
+
+  private double weakestOver(Choice choice) {
+    return choice.margins().over(targets(), choice.margins().weakest(targets()));
+  }
+
+  private Margins marginsWith(MicrophoneType type) {
+    Room room = book().room();
+    PlacedMicrophone m = microphone();
+    return book().heard(room.withMicrophone(m.with(type.on(m.capture())))).margins();
+  }
+
+  /** Uses another type. */
+  public void setType(MicrophoneType type) {
+    desk.session()
+        .edit(
+            "Take the " + type.label().toLowerCase(Locale.ROOT),
+            b -> b.with(b.room().withMicrophone(microphone().with(type.on(microphone().capture())))));
+  }
+
+  /** Moves the microphone along its line to the lips. */
+  public void setDistance(double metres) {
+    place(metres, angleDegrees(), "Change the distance");
+  }
+
+  /** Swings the microphone around the lips, in the horizontal, at its height and distance. */
+  public void setAngle(double degrees) {
+    place(distanceMetres(), degrees, "Change the angle");
+  }
+
+  private void place(double metres, double degrees, String name) {
+    Talker talker = talker();
+    PlacedMicrophone m = microphone();
+    Point away = m.at().minus(talker.at());
+    double elevation = Math.asin(Math.clamp(away.z() / away.length(), -1, 1));
+    double side = sideways(talker, away) < 0 ? -1 : 1;
+    // the angle off the axis is made by azimuth, as far as the elevation leaves room for it
+    double cosine = Math.cos(Math.toRadians(degrees)) / Math.max(1e-6, Math.cos(elevation));
+    double azimuth = talker.aim().azimuthDegrees() + side * Math.toDegrees(Math.acos(Math.clamp(cosine, -1, 1)));
+    Point direction = new Aim(azimuth, Math.toDegrees(elevation)).direction();
+    Point at = talker.at().plus(direction, metres);
+    desk.session().edit(name, b -> b.with(b.room().withMicrophone(m.movedTo(at, talker.at()))));
+  }
+
+  private static double sideways(Talker talker, Point away) {
+    Point d = talker.aim().direction();
+    return d.x() * away.y() - d.y() * away.x();
+  }
+
+  private String sayAnswer() {
+    Margins m = heard().margins();
+    Margins.Kind weakest = m.weakest(targets());
+    String name = weakest.name().charAt(0) + weakest.name().substring(1).toLowerCase(Locale.ROOT);
+    double over = m.over(targets(), weakest);
+    Choice best = choices().getFirst();
+    String hint =
+        best.inUse()
+            ? "No other type does better here."
+            : String.format(
+                Locale.ROOT, "%s would bring the weakest margin to %+.0f dB.", best.type().label(), weakestOver(best));
+    return over >= 0
+        ? String.format(Locale.ROOT, "This one will do: its weakest margin, %s, has %.0f dB to spare. %s", name, over, hint)
+        : String.format(Locale.ROOT, "%s is %.0f dB short with this one here. %s", name, -over, hint);
+  }
+
+  private String sayMeaning() {
+    return "Halving the distance gains about 6 dB of voice over room and noise. A narrower pattern takes in less room; a clip-on"
+        + " hears all of it, but from close by. Tie booms and stands down: what hangs overhead must not creep.";
+  }
+}

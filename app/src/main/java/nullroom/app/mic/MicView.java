@@ -1,0 +1,102 @@
+package nullroom.app.mic;
+
+import java.util.List;
+import java.util.Locale;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import nullroom.app.control.Dial;
+import nullroom.app.shell.Desk;
+import nullroom.app.shell.Station;
+import nullroom.app.shell.StationFrame;
+import nullroom.core.predict.Margins;
+
+/** The microphone station's nodes. */
+public final class MicView {
+  private final Node node;
+  private final MicModel model;
+  private final GridPane table = new GridPane();
+
+  /** A view of a model. */
+  public MicView(MicModel model, Desk desk) {
+    this.model = model;
+    MicSide side = new MicSide(model);
+    Dial distance = new Dial("Distance", "cm", 3, 250, "%.0f", cm -> say(desk, () -> model.setDistance(cm / 100)));
+    Dial angle = new Dial("Off the mouth’s axis", "°", 0, 180, "%.0f", degrees -> say(desk, () -> model.setAngle(degrees)));
+    VBox left = new VBox(side, distance, angle);
+    left.getStyleClass().add("pictures");
+    VBox.setVgrow(side, Priority.ALWAYS);
+    table.getStyleClass().add("table");
+    HBox picture = new HBox(left, table);
+    picture.getStyleClass().add("pictures");
+    HBox.setHgrow(left, Priority.ALWAYS);
+    Runnable refresh =
+        () -> {
+          side.redraw();
+          distance.show(model.distanceMetres() * 100);
+          angle.show(model.angleDegrees());
+          fill();
+        };
+    desk.session().bookProperty().subscribe(refresh);
+    refresh.run();
+    node = StationFrame.of(Station.MIC, model.answer(), picture, model.meaning(), new HBox(), desk.work());
+  }
+
+  private static void say(Desk desk, Runnable edit) {
+    try {
+      edit.run();
+      desk.work().say("");
+    } catch (nullroom.core.Trouble e) {
+      desk.work().say("There the microphone would stand outside the room.");
+    }
+  }
+
+  private void fill() {
+    table.getChildren().clear();
+    List<String> heads = List.of("All types at this spot", "Quiet", "Clear", "Safe");
+    for (int c = 0; c < heads.size(); c++) {
+      Label head = new Label(heads.get(c));
+      head.getStyleClass().add("table-head");
+      table.add(head, c, 0);
+    }
+    int row = 1;
+    for (MicModel.Choice choice : model.choices()) {
+      Button name = new Button(choice.type().label() + (choice.inUse() ? "  ✓" : ""));
+      name.getStyleClass().addAll("plain", choice.inUse() ? "chosen" : "choice");
+      name.setOnAction(e -> model.setType(choice.type()));
+      table.add(name, 0, row);
+      int column = 1;
+      for (Margins.Kind kind : Margins.Kind.values()) {
+        Margins.Mark mark = choice.margins().mark(model.targets(), kind);
+        Label cell = new Label(String.format(Locale.ROOT, "%.0f dB %s", choice.margins().get(kind), sign(mark)));
+        cell.getStyleClass().addAll("cell", "margin-" + mark.name().toLowerCase(Locale.ROOT));
+        table.add(cell, column++, row);
+      }
+      row++;
+    }
+    Label targets =
+        new Label(
+            String.format(
+                Locale.ROOT, "targets %.0f, %.0f, %.0f dB   ● met   ◆ close   ▲ short", model.targets().quietDb(),
+                model.targets().clearDb(), model.targets().safeDb()));
+    targets.getStyleClass().add("soft");
+    table.add(targets, 0, row, 4, 1);
+  }
+
+  private static String sign(Margins.Mark mark) {
+    return switch (mark) {
+      case MET -> "●";
+      case CLOSE -> "◆";
+      case SHORT -> "▲";
+    };
+  }
+
+  /** The nodes. */
+  public Node node() {
+    return node;
+  }
+}

@@ -1,0 +1,153 @@
+package nullroom.app.shell;
+
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.concurrent.Executor;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import nullroom.core.predict.Heard;
+import nullroom.io.book.BookFolder;
+import nullroom.io.book.RoomBook;
+
+/**
+ * The open book: its current state, undo and redo, and what the microphone hears. Lives on the FX thread; every new state is
+ * handed to the saver at once, which writes the newest on its own thread.
+ */
+public final class BookSession {
+  private record Step(String name, RoomBook before, RoomBook after) {}
+
+  /** Drags of one thing within this time are one step of undo. */
+  private static final long MERGE_NANOS = 1_000_000_000L;
+
+  private final BookFolder folder;
+  private final Executor saver;
+  private final Consumer<String> onTrouble;
+  private final ReadOnlyObjectWrapper<RoomBook> book;
+  private final ReadOnlyObjectWrapper<Heard> heard;
+  private final ReadOnlyObjectWrapper<Heard> before;
+  private final ReadOnlyStringWrapper undoName = new ReadOnlyStringWrapper("");
+  private final ReadOnlyStringWrapper redoName = new ReadOnlyStringWrapper("");
+  private final Deque<Step> undo = new ArrayDeque<>();
+  private final Deque<Step> redo = new ArrayDeque<>();
+  private long lastEdit;
+
+  /**
+   * A session on a book.
+   *
+   * @param folder where it is saved
+   * @param book its state
+   * @param saver one thread that saves in order
+   * @param onTrouble told in one sentence when a save fails; called from the saver
+   */
+  public BookSession(BookFolder folder, RoomBook book, Executor saver, Consumer<String> onTrouble) {
+    this.folder = folder;
+    this.saver = saver;
+    this.onTrouble = onTrouble;
+    this.book = new ReadOnlyObjectWrapper<>(book);
+    this.heard = new ReadOnlyObjectWrapper<>(book.heard());
+    this.before = new ReadOnlyObjectWrapper<>(book.heard());
+    save(book);
+  }
+
+  /** Where the book lives. */
+  public BookFolder folder() {
+    return folder;
+  }
+
+  /** The current state. */
+  public ReadOnlyObjectProperty<RoomBook> bookProperty() {
+    return book.getReadOnlyProperty();
+  }
+
+  /** The current state. */
+  public RoomBook book() {
+    return book.get();
+  }
+
+  /** What the microphone hears in the current state. */
+  public ReadOnlyObjectProperty<Heard> heardProperty() {
+    return heard.getReadOnlyProperty();
+  }
+
+  /** What it heard before the last step, for the ghost on the ladder. */
+  public ReadOnlyObjectProperty<Heard> beforeProperty() {
+    return before.getReadOnlyProperty();
+  }
+
+  /** Name of the step that undo takes back; empty where there is none. */
+  public ReadOnlyStringProperty undoNameProperty() {
+    return undoName.getReadOnlyProperty();
+  }
+
+  /** Name of the step that redo repeats; empty where there is none. */
+  public ReadOnlyStringProperty redoNameProperty() {
+    return redoName.getReadOnlyProperty();
+  }
+
+  /**
+   * Changes the book. An edit of the same name right after another joins it, so that a drag is one step.
+   *
+   * @param name for people, as "Move the microphone"
+   * @param edit from book to book; what it throws leaves the book as it was
+   */
+  public void edit(String name, UnaryOperator<RoomBook> edit) {
+    RoomBook from = book.get();
+    RoomBook to = edit.apply(from);
+    if (to.equals(from)) {
+      return;
+    }
+    long now = System.nanoTime();
+    Step last = undo.peek();
+    boolean joins = last != null && last.name().equals(name) && now - lastEdit < MERGE_NANOS;
+    if (joins) {
+      undo.pop();
+    }
+    lastEdit = now;
+    undo.push(new Step(name, joins && last != null ? last.before() : from, to));
+    redo.clear();
+    show(to, undo.getFirst().before());
+  }
+
+  /** Takes back the last step. */
+  public void undo() {
+    if (!undo.isEmpty()) {
+      Step step = undo.pop();
+      redo.push(step);
+      show(step.before(), step.after());
+    }
+  }
+
+  /** Repeats the step taken back last. */
+  public void redo() {
+    if (!redo.isEmpty()) {
+      Step step = redo.pop();
+      undo.push(step);
+      show(step.after(), step.before());
+    }
+  }
+
+  private void show(RoomBook now, RoomBook ghost) {
+    lastEdit = redo.isEmpty() ? lastEdit : 0;
+    undoName.set(undo.isEmpty() ? "" : undo.getFirst().name());
+    redoName.set(redo.isEmpty() ? "" : redo.getFirst().name());
+    before.set(ghost.heard());
+    heard.set(now.heard());
+    book.set(now);
+    save(now);
+  }
+
+  private void save(RoomBook now) {
+    saver.execute(
+        () -> {
+          try {
+            folder.save(now);
+          } catch (nullroom.core.Trouble e) {
+            onTrouble.accept(e.line());
+          }
+        });
+  }
+}

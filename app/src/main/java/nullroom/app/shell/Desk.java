@@ -1,0 +1,63 @@
+package nullroom.app.shell;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.LocalDateTime;
+import java.time.temporal.ChronoUnit;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import nullroom.core.signal.Samples;
+import nullroom.io.audio.SoundFile;
+import nullroom.io.device.AudioDevice;
+
+/**
+ * What every station works with.
+ *
+ * @param session the open book
+ * @param work the one long task
+ * @param device what records now
+ * @param clock dates measurements
+ */
+public record Desk(BookSession session, Work work, Supplier<AudioDevice> device, Clock clock) {
+
+  /** A sound kept in the book: the file's name under sound/ and its samples. */
+  public record Kept(String name, Samples samples) {}
+
+  /**
+   * Records, keeps the recording and measures it off the FX thread.
+   *
+   * @param name of the work, for people
+   * @param stem of the file name
+   * @param measure from the kept sound to a result; off the FX thread
+   * @param done receives the result on the FX thread
+   */
+  public <T> void record(
+      String name, AudioDevice.Prompt prompt, double seconds, String stem, Function<Kept, T> measure, Consumer<T> done) {
+    AudioDevice input = device.get();
+    work.start(
+        name,
+        progress -> {
+          Samples recording = input.record(prompt, seconds, progress);
+          return measure.apply(new Kept(session.folder().keep(stem, recording), recording));
+        },
+        done);
+  }
+
+  /** Reads a sound file, keeps an unchanged copy and measures it off the FX thread. */
+  public <T> void open(String name, Path file, String stem, Function<Kept, T> measure, Consumer<T> done) {
+    work.start(
+        name,
+        progress -> {
+          Samples sound = SoundFile.readChannel(file, 0);
+          progress.step(1, 3);
+          return measure.apply(new Kept(session.folder().keepCopy(stem, file), sound));
+        },
+        done);
+  }
+
+  /** Now, to the minute, as measurements are dated. */
+  public String now() {
+    return LocalDateTime.now(clock).truncatedTo(ChronoUnit.MINUTES).toString();
+  }
+}

@@ -1,0 +1,95 @@
+package nullroom.app.shell;
+
+import java.util.Locale;
+import java.util.Map;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.value.ObservableValue;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.scene.shape.SVGPath;
+import javafx.util.StringConverter;
+import nullroom.core.predict.Goal;
+
+/** The left edge: the book and its goal, then the stations in the order of work, each with its figure. */
+final class Rail {
+  private final VBox box = new VBox();
+  private final ObjectProperty<Station> station = new SimpleObjectProperty<>(Station.LISTEN);
+
+  Rail(BookSession session, Map<Station, ? extends ObservableValue<String>> figures) {
+    Label name = new Label();
+    name.textProperty().bind(session.bookProperty().map(b -> b.name()));
+    name.getStyleClass().add("book-name");
+    name.setWrapText(true);
+    box.getStyleClass().add("rail");
+    box.getChildren().addAll(name, goal(session));
+    for (Station s : Station.values()) {
+      box.getChildren().add(button(s, java.util.Objects.requireNonNull(figures.get(s))));
+    }
+  }
+
+  Node node() {
+    return box;
+  }
+
+  ObjectProperty<Station> stationProperty() {
+    return station;
+  }
+
+  private static Node goal(BookSession session) {
+    ComboBox<Goal> goal = new ComboBox<>();
+    goal.getItems().setAll(Goal.values());
+    goal.setAccessibleText("goal of the recording");
+    goal.setId("goal");
+    goal.setMaxWidth(Double.MAX_VALUE);
+    goal.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(Goal g) {
+            return g == null ? "" : g.label();
+          }
+
+          @Override
+          public Goal fromString(String label) {
+            return Goal.find(label).orElse(Goal.SPOKEN_ON_CAMERA);
+          }
+        });
+    session.bookProperty().subscribe(b -> goal.setValue(b.goal()));
+    goal.setOnAction(e -> session.edit("Change the goal", b -> b.with(goal.getValue())));
+    return goal;
+  }
+
+  private Node button(Station s, ObservableValue<String> figure) {
+    SVGPath glyph = new SVGPath();
+    glyph.setContent(s.glyph());
+    glyph.getStyleClass().add("glyph");
+    StackPane place = new StackPane(glyph);
+    place.setMinSize(26, 26);
+    Label name = new Label(s.label());
+    name.getStyleClass().add("station-name");
+    Label number = new Label();
+    number.textProperty().bind(figure);
+    number.getStyleClass().add("station-figure");
+    HBox row = new HBox(8, place, new VBox(name, number));
+    row.setAlignment(Pos.CENTER_LEFT);
+    ToggleButton button = new ToggleButton();
+    button.setGraphic(row);
+    button.setId("station-" + s.label().toLowerCase(Locale.ROOT));
+    button.setAccessibleText(s.label() + ": " + s.question());
+    button.getStyleClass().add("station-button");
+    button.setMaxWidth(Double.MAX_VALUE);
+    station.subscribe(now -> button.setSelected(now == s));
+    button.setOnAction(
+        e -> {
+          station.set(s);
+          button.setSelected(true);
+        });
+    return button;
+  }
+}

@@ -1,0 +1,170 @@
+package nullroom.app.shell;
+
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.concurrent.Executor;
+import java.util.function.BiConsumer;
+import javafx.beans.binding.Bindings;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.value.ObservableValue;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import nullroom.app.control.Ladder;
+import nullroom.io.book.RoomBook;
+
+/** The window's content: rail, the station of now, ladder and next move, status line. */
+public final class Shell {
+  private final BorderPane root = new BorderPane();
+  private final Rail rail;
+
+  /**
+   * Builds the window's content.
+   *
+   * @param desk the open book and its tools
+   * @param stations node of each station
+   * @param figures text of each station on the rail
+   * @param onSpace what the space bar starts
+   * @param onDrop receives a dropped file and the station shown
+   * @param executor for what must not hold up the window
+   */
+  public Shell(
+      Desk desk,
+      Map<Station, Node> stations,
+      Map<Station, ? extends ObservableValue<String>> figures,
+      Runnable onSpace,
+      BiConsumer<Station, Path> onDrop,
+      Executor executor) {
+    rail = new Rail(desk.session(), figures);
+    root.getStyleClass().addAll("root-pane", "paper");
+    root.setLeft(rail.node());
+    root.setRight(right(desk, executor));
+    root.setBottom(status(desk));
+    rail.stationProperty().subscribe(s -> root.setCenter(stations.get(s)));
+    keys(desk, onSpace);
+    drops(onDrop);
+  }
+
+  /** The nodes. */
+  public BorderPane root() {
+    return root;
+  }
+
+  /** The station shown. */
+  public ObjectProperty<Station> stationProperty() {
+    return rail.stationProperty();
+  }
+
+  /** Dark ("lamp off") or light ("paper"). */
+  public void setLampOff(boolean off) {
+    root.getStyleClass().removeAll("paper", "lamp-off");
+    root.getStyleClass().add(off ? "lamp-off" : "paper");
+  }
+
+  private Node right(Desk desk, Executor executor) {
+    Ladder ladder = new Ladder();
+    Runnable refresh =
+        () -> {
+          RoomBook book = desk.session().book();
+          ladder.show(
+              desk.session().heardProperty().get(), desk.session().beforeProperty().get(), book.goal().targets(),
+              book.noise().isPresent(), book.decay().isPresent());
+        };
+    desk.session().bookProperty().subscribe(refresh);
+    refresh.run();
+    Label title = new Label("The ladder");
+    title.getStyleClass().add("heading");
+    Label key = new Label("— measured   ╌ predicted   ┈ assumed");
+    key.getStyleClass().addAll("soft", "key");
+    VBox box = new VBox(title, ladder, key, new NextMove(desk.session(), executor).node());
+    VBox.setVgrow(ladder, Priority.ALWAYS);
+    box.getStyleClass().add("right");
+    return box;
+  }
+
+  private Node status(Desk desk) {
+    Label device = new Label(desk.device().get().name() + ", 48 kHz    space: listen or stop");
+    device.getStyleClass().add("soft");
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    BookSession session = desk.session();
+    Button undo = step("Undo", session.undoNameProperty(), session::undo);
+    Button redo = step("Redo", session.redoNameProperty(), session::redo);
+    Button lamp = new Button("Lamp off");
+    lamp.getStyleClass().add("plain");
+    lamp.setOnAction(
+        e -> {
+          boolean off = lamp.getText().equals("Lamp off");
+          setLampOff(off);
+          lamp.setText(off ? "Lamp on" : "Lamp off");
+        });
+    HBox box = new HBox(device, gap, undo, redo, lamp);
+    box.getStyleClass().add("status");
+    return box;
+  }
+
+  private static Button step(String verb, ObservableValue<String> name, Runnable action) {
+    Button button = new Button();
+    button.setId(verb.toLowerCase(java.util.Locale.ROOT));
+    button.getStyleClass().add("plain");
+    button.textProperty().bind(name.map(n -> n.isEmpty() ? verb : verb + ": " + n));
+    button.disableProperty().bind(Bindings.createBooleanBinding(() -> name.getValue().isEmpty(), name));
+    button.setOnAction(e -> action.run());
+    return button;
+  }
+
+  private void keys(Desk desk, Runnable onSpace) {
+    root.addEventHandler(
+        KeyEvent.KEY_PRESSED,
+        e -> {
+          if (e.getCode() == KeyCode.SPACE) {
+            e.consume();
+            if (desk.work().runningProperty().get()) {
+              desk.work().cancel();
+            } else {
+              onSpace.run();
+            }
+          } else if (e.isShortcutDown() && e.getCode() == KeyCode.Z) {
+            e.consume();
+            if (e.isShiftDown()) {
+              desk.session().redo();
+            } else {
+              desk.session().undo();
+            }
+          } else if (e.isShortcutDown() && e.getCode().isDigitKey()) {
+            int number = e.getCode().getCode() - KeyCode.DIGIT1.getCode();
+            if (number >= 0 && number < Station.values().length) {
+              e.consume();
+              rail.stationProperty().set(Station.values()[number]);
+            }
+          }
+        });
+  }
+
+  private void drops(BiConsumer<Station, Path> onDrop) {
+    root.setOnDragOver(
+        e -> {
+          if (e.getDragboard().hasFiles()) {
+            e.acceptTransferModes(TransferMode.COPY);
+          }
+          e.consume();
+        });
+    root.setOnDragDropped(
+        e -> {
+          boolean files = e.getDragboard().hasFiles() && !e.getDragboard().getFiles().isEmpty();
+          if (files) {
+            onDrop.accept(rail.stationProperty().get(), e.getDragboard().getFiles().getFirst().toPath());
+          }
+          e.setDropCompleted(files);
+          e.consume();
+        });
+  }
+}

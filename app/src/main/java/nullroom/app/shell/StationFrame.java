@@ -1,0 +1,72 @@
+package nullroom.app.shell;
+
+import javafx.beans.value.ObservableValue;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** What all stations look like: the question, one sentence, one main picture, what it means, one action, trouble in place. */
+public final class StationFrame {
+  private StationFrame() {}
+
+  /**
+   * Builds a station.
+   *
+   * @param station whose question stands on top
+   * @param answer the sentence under it
+   * @param picture the main picture, which takes the space
+   * @param meaning two sentences under the picture
+   * @param controls the station's controls and its one action
+   * @param work whose progress and trouble are shown
+   */
+  public static Region of(
+      Station station,
+      ObservableValue<String> answer,
+      Node picture,
+      ObservableValue<String> meaning,
+      Node controls,
+      Work work) {
+    Label question = new Label(station.question());
+    question.getStyleClass().add("question");
+    Label said = wrapped("answer", answer);
+    said.setId("answer");
+    Label means = wrapped("meaning", meaning);
+    Label trouble = wrapped("trouble", work.troubleProperty());
+    trouble.setId("trouble");
+    trouble.visibleProperty().bind(work.troubleProperty().isNotEmpty());
+    trouble.managedProperty().bind(trouble.visibleProperty());
+    VBox box = new VBox(question, said, picture, means, controls, progress(work), trouble);
+    VBox.setVgrow(picture, Priority.ALWAYS);
+    box.getStyleClass().add("station");
+    return box;
+  }
+
+  private static Label wrapped(String styleClass, ObservableValue<String> text) {
+    Label label = new Label();
+    label.textProperty().bind(text);
+    label.setWrapText(true);
+    label.setMinHeight(Region.USE_PREF_SIZE);
+    label.getStyleClass().add(styleClass);
+    return label;
+  }
+
+  private static Node progress(Work work) {
+    Label what = new Label();
+    what.textProperty().bind(work.whatProperty());
+    ProgressBar bar = new ProgressBar();
+    bar.progressProperty().bind(work.fractionProperty());
+    Label stop = new Label("space stops");
+    stop.getStyleClass().add("soft");
+    HBox box = new HBox(what, bar, stop);
+    box.getStyleClass().add("row");
+    box.setAlignment(Pos.CENTER_LEFT);
+    box.visibleProperty().bind(work.runningProperty());
+    box.managedProperty().bind(work.runningProperty());
+    return box;
+  }
+}

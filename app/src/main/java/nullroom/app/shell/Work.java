@@ -1,0 +1,118 @@
+package nullroom.app.shell;
+
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.Executor;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyDoubleProperty;
+import javafx.beans.property.ReadOnlyDoubleWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import nullroom.core.Progress;
+import nullroom.core.Trouble;
+
+/** One piece of long work at a time, off the FX thread, with progress, cancel and its trouble said in one sentence. */
+public final class Work {
+  private final Executor executor;
+  private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper();
+  private final ReadOnlyDoubleWrapper fraction = new ReadOnlyDoubleWrapper();
+  private final ReadOnlyStringWrapper what = new ReadOnlyStringWrapper("");
+  private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
+  private volatile boolean cancelled;
+
+  /** Work done on an executor. */
+  public Work(Executor executor) {
+    this.executor = executor;
+  }
+
+  /** Whether something is under way. */
+  public ReadOnlyBooleanProperty runningProperty() {
+    return running.getReadOnlyProperty();
+  }
+
+  /** How much of it is done, 0 to 1. */
+  public ReadOnlyDoubleProperty fractionProperty() {
+    return fraction.getReadOnlyProperty();
+  }
+
+  /** What is under way, for people. */
+  public ReadOnlyStringProperty whatProperty() {
+    return what.getReadOnlyProperty();
+  }
+
+  /** What went wrong last, as one sentence; empty after a success. */
+  public ReadOnlyStringProperty troubleProperty() {
+    return trouble.getReadOnlyProperty();
+  }
+
+  /** Says a sentence where trouble is said. */
+  public void say(String sentence) {
+    trouble.set(sentence);
+  }
+
+  /** Stops what is under way; it ends at its next step. */
+  public void cancel() {
+    cancelled = true;
+  }
+
+  /**
+   * Starts work; does nothing while other work is under way. Call on the FX thread.
+   *
+   * @param name for people
+   * @param work runs off the FX thread; may throw {@link Trouble}
+   * @param done receives its result on the FX thread
+   */
+  public <T> void start(String name, Function<Progress, T> work, Consumer<T> done) {
+    if (running.get()) {
+      return;
+    }
+    cancelled = false;
+    running.set(true);
+    fraction.set(0);
+    what.set(name);
+    trouble.set("");
+    executor.execute(() -> run(work, done));
+  }
+
+  private <T> void run(Function<Progress, T> work, Consumer<T> done) {
+    try {
+      T result = work.apply(this::step);
+      Platform.runLater(
+          () -> {
+            running.set(false);
+            try {
+              done.accept(result);
+            } catch (Trouble e) {
+              trouble.set(e.line());
+            }
+          });
+    } catch (CancellationException e) {
+      end("Stopped; nothing was changed.");
+    } catch (Trouble e) {
+      end(e.line());
+    } catch (RuntimeException e) {
+      end("Something unexpected went wrong: " + e);
+      throw e;
+    }
+  }
+
+  private void end(String sentence) {
+    Platform.runLater(
+        () -> {
+          running.set(false);
+          trouble.set(sentence);
+        });
+  }
+
+  private void step(long done, long total) {
+    if (cancelled) {
+      throw new CancellationException();
+    }
+    if (total > 0) {
+      Platform.runLater(() -> fraction.set((double) done / total));
+    }
+  }
+}

@@ -1,0 +1,8 @@
+/**
+ * The window: rail, stations, ladder, status line, themes, and the {@link BookSession} that holds the document. Start at
+ * {@link Shell}; {@link Composition} wires everything by constructor.
+ */
+@NullMarked
+package nullroom.app.shell;
+
+import org.jspecify.annotations.NullMarked;
