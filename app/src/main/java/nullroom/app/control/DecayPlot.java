@@ -65,7 +65,8 @@ public final class DecayPlot extends PlotPane {
     }
     text(name, x, y + 8, TextAlignment.LEFT, "axis-label");
     text(time(band), x + w, y + 8, TextAlignment.RIGHT, band.t20Seconds().isPresent() ? "figure" : "axis");
-    if (band.curve().isEmpty()) {
+    if (band.t20Seconds().isEmpty()) {
+      text("too near the noise", x + w / 2, top + plot / 2, TextAlignment.CENTER, "axis");
       return;
     }
     fitLine(band, x, top, w, plot, seconds);
@@ -93,20 +94,26 @@ public final class DecayPlot extends PlotPane {
     polyline(points, "curve");
   }
 
-  /** The T20 line through the curve's -5 dB point, from -5 to -25 dB. */
+  /** The T20 line from -5 to -25 dB, through the mean of the curve's points in that range, as a least-squares line goes. */
   private void fitLine(DecayReport.BandDecay band, double x, double top, double w, double plot, double seconds) {
-    if (band.t20Seconds().isEmpty()) {
+    double time = 0;
+    double level = 0;
+    int count = 0;
+    for (int i = 0; i < band.curve().size() && band.curve().get(i) >= -25; i++) {
+      if (band.curve().get(i) <= -5) {
+        time += i * DecayReport.BandDecay.CURVE_STEP_SECONDS;
+        level += band.curve().get(i);
+        count++;
+      }
+    }
+    double t20 = band.t20Seconds().orElse(0);
+    if (count == 0 || t20 <= 0) {
       return;
     }
-    int start = 0;
-    while (start < band.curve().size() - 1 && band.curve().get(start) > -5) {
-      start++;
-    }
-    double from = start * DecayReport.BandDecay.CURVE_STEP_SECONDS;
-    double level = band.curve().get(start);
-    double length = band.t20Seconds().getAsDouble() * (25 + level) / 60;
+    double from = Math.max(0, time / count - t20 * (-5 - level / count) / 60);
+    double to = time / count + t20 * (level / count + 25) / 60;
     line(
-        x + w * from / seconds, top + plot * level / LOWEST_DB, x + w * Math.min(1, (from + length) / seconds),
-        top + plot * -25 / LOWEST_DB, "fit");
+        x + w * from / seconds, top + plot * -5 / LOWEST_DB, x + w * Math.min(1, to / seconds), top + plot * -25 / LOWEST_DB,
+        "fit");
   }
 }

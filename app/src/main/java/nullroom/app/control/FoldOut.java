@@ -34,10 +34,15 @@ public final class FoldOut extends PlotPane {
 
   private static final double ARROW_STEP_METRES = 0.05;
 
+  /** Between a wall and the ceiling beyond it. */
+  private static final double GAP_METRES = 0.15;
+
   private Optional<Room> room = Optional.empty();
   private String selected = "";
   private Consumer<String> onSelect = surface -> {};
   private Mover mover = (handle, x, y) -> {};
+  private Optional<Patch> proposal = Optional.empty();
+  private Point ceilingShift = new Point(0, 0, 0);
   private double scale = 1;
   private double originX;
   private double originY;
@@ -49,7 +54,13 @@ public final class FoldOut extends PlotPane {
 
   /** The room shown. */
   public void show(Room shown) {
+    show(shown, Optional.empty());
+  }
+
+  /** The room shown, with a piece that is not there yet. */
+  public void show(Room shown, Optional<Patch> proposed) {
     room = Optional.of(shown);
+    proposal = proposed;
     redraw();
   }
 
@@ -78,27 +89,42 @@ public final class FoldOut extends PlotPane {
     double[] xs = r.outline().span(0);
     double[] ys = r.outline().span(1);
     double wall = r.size().z();
-    double spanX = xs[1] - xs[0] + 2 * wall;
-    double spanY = 2 * (ys[1] - ys[0]) + 2 * wall + 0.15;
+    boolean wide = width / height > 1.25;
+    double lengthX = xs[1] - xs[0];
+    double lengthY = ys[1] - ys[0];
+    double spanX = lengthX + 2 * wall + (wide ? lengthX + GAP_METRES : 0);
+    double spanY = lengthY + 2 * wall + (wide ? 0 : lengthY + GAP_METRES);
     scale = Math.min((width - 20) / spanX, (height - 20) / spanY);
     originX = (width - spanX * scale) / 2 + (wall - xs[0]) * scale;
     originY = height - (height - spanY * scale) / 2 - (wall - ys[0]) * scale;
-    double lift = ys[1] - ys[0] + wall + 0.15;
-    surface(r, "floor", r.outline().corners(), 0);
-    surface(r, "ceiling", r.outline().corners(), lift);
+    ceilingShift =
+        wide ? new Point(lengthX + wall + GAP_METRES, 0, 0) : new Point(0, lengthY + wall + GAP_METRES, 0);
+    surface(r, "floor", r.outline().corners());
+    surface(r, "ceiling", r.outline().corners().stream().map(c -> c.plus(ceilingShift, 1)).toList());
     for (int k = 1; k <= r.outline().corners().size(); k++) {
       wall(r, k);
     }
-    for (Patch patch : r.patches()) {
-      List<Point> corners =
-          patch.surface().startsWith("wall")
-              ? patch.corners().stream().map(p -> onWall(r, Integer.parseInt(patch.surface().substring(4)), p.x(), p.y())).toList()
-              : patch.corners();
-      shape(corners, patch.surface().equals("ceiling") ? lift : 0, "piece");
-      caption(patch.name(), corners, patch.surface().equals("ceiling") ? lift : 0, "piece-label");
-    }
+    r.patches().forEach(patch -> piece(r, patch, "piece"));
+    proposal.ifPresent(patch -> piece(r, patch, "proposal"));
     r.talker().ifPresent(t -> handle(Handle.TALKER, t.at(), t.aim().direction(), "talker"));
     r.microphone().ifPresent(m -> handle(Handle.MICROPHONE, m.at(), m.aim().direction(), "microphone"));
+  }
+
+  private void piece(Room r, Patch patch, String style) {
+    List<Point> corners =
+        patch.corners().stream()
+            .map(
+                p ->
+                    switch (patch.surface()) {
+                      case "floor" -> p;
+                      case "ceiling" -> p.plus(ceilingShift, 1);
+                      default -> onWall(r, Integer.parseInt(patch.surface().substring(4)), p.x(), p.y());
+                    })
+            .toList();
+    shape(corners, style).setMouseTransparent(true);
+    double x = corners.stream().mapToDouble(Point::x).average().orElse(0);
+    double bottom = corners.stream().mapToDouble(Point::y).min().orElse(0);
+    caption(patch.name(), sx(x), sy(bottom) + 9, TextAlignment.CENTER, "piece-label");
   }
 
   /** A point of a wall, given along it and up, folded out into the plan. */
@@ -124,32 +150,39 @@ public final class FoldOut extends PlotPane {
       Point foot = a.plus(b.minus(a), (double) i / steps);
       shape.add(onWall(r, k, length * i / steps, r.heightAt(foot)));
     }
-    surface(r, "wall" + k, shape, 0);
+    surface(r, "wall" + k, shape);
   }
 
-  private void surface(Room r, String name, List<Point> corners, double lift) {
-    Polygon p = shape(corners, lift, "surface", name.equals("floor") ? "floor" : "wall");
+  private void surface(Room r, String name, List<Point> corners) {
+    boolean plan = !name.startsWith("wall");
+    Polygon p = shape(corners, "surface", name.equals("floor") ? "floor" : "wall");
     if (name.equals(selected)) {
       p.getStyleClass().add("selected");
     }
+    p.setId("surface-" + name);
     p.setAccessibleText(name + ", " + Math.round(r.areaOf(name) * 10) / 10.0 + " square metres");
     p.setOnMousePressed(e -> onSelect.accept(name));
-    caption(name.startsWith("wall") ? "wall " + name.substring(4) : name, corners, lift, "surface-label");
+    if (plan) {
+      double left = corners.stream().mapToDouble(Point::x).min().orElse(0);
+      double top = corners.stream().mapToDouble(Point::y).max().orElse(0);
+      caption(name, sx(left) + 6, sy(top) + 10, TextAlignment.LEFT, "surface-label");
+    } else {
+      Point middle = Outline.centre(corners);
+      caption("wall " + name.substring(4), sx(middle.x()), sy(middle.y()), TextAlignment.CENTER, "surface-label");
+    }
   }
 
-  private Polygon shape(List<Point> corners, double lift, String... styles) {
+  private Polygon shape(List<Point> corners, String... styles) {
     double[] points = new double[2 * corners.size()];
     for (int i = 0; i < corners.size(); i++) {
       points[2 * i] = sx(corners.get(i).x());
-      points[2 * i + 1] = sy(corners.get(i).y() + lift);
+      points[2 * i + 1] = sy(corners.get(i).y());
     }
     return polygon(points, styles);
   }
 
-  private void caption(String words, List<Point> corners, double lift, String style) {
-    double x = corners.stream().mapToDouble(Point::x).average().orElse(0);
-    double y = corners.stream().mapToDouble(Point::y).average().orElse(0);
-    text(words, sx(x), sy(y + lift), TextAlignment.CENTER, style).setMouseTransparent(true);
+  private void caption(String words, double x, double y, TextAlignment anchor, String style) {
+    text(words, x, y, anchor, style).setMouseTransparent(true);
   }
 
   private double sx(double x) {
@@ -182,7 +215,10 @@ public final class FoldOut extends PlotPane {
             mover.move(which, at.x() + dx * ARROW_STEP_METRES, at.y() + dy * ARROW_STEP_METRES);
           }
         });
-    text(style, x, y + 18, TextAlignment.CENTER, "handle-label").setMouseTransparent(true);
+    boolean talker = which == Handle.TALKER;
+    caption(
+        style, talker ? x + 6 : x - 6, talker ? y + 18 : y - 18, talker ? TextAlignment.RIGHT : TextAlignment.LEFT,
+        "handle-label");
   }
 
   private void drag(Handle which, MouseEvent e) {

@@ -140,7 +140,7 @@ public final class Ladder extends PlotPane {
       line(AXIS_X - 4, at, AXIS_X, at, "ruler");
       if (tick % 20 == 0) {
         text(String.format(Locale.ROOT, "%.0f", tick).replace('-', '−'), AXIS_X - 7, at, TextAlignment.RIGHT, "axis");
-        text(String.format(Locale.ROOT, "%.0f", tick + h.capture().fullScaleDbSpl()), width - 6, at, TextAlignment.RIGHT, "axis");
+        text(String.format(Locale.ROOT, "%.0f", tick + h.capture().fullScaleDbSpl()).replace('-', '−'), width - 6, at, TextAlignment.RIGHT, "axis");
       }
     }
     before.ifPresent(b -> ghosts(b, height));

@@ -26,7 +26,7 @@ import nullroom.io.book.RoomBook;
 public final class DressModel {
   private final Desk desk;
   private final ObjectProperty<Hanging> hanging = new SimpleObjectProperty<>(Hanging.BLANKET);
-  private final StringProperty surface = new SimpleStringProperty("wall1");
+  private final StringProperty surface = new SimpleStringProperty("wall3");
   private final StringBinding answer;
   private final StringBinding meaning;
   private final StringBinding figure;

@@ -80,7 +80,7 @@ public final class DressView {
   }
 
   private void refresh() {
-    foldOut.show(model.room());
+    foldOut.show(model.room(), model.proposal());
     foldOut.select(model.surfaceProperty().get());
     List<BandPlot.Series> series = new ArrayList<>();
     series.add(new BandPlot.Series("now", BandPlot.Origin.PREDICTED, model.secondsNow(), "before-bar"));

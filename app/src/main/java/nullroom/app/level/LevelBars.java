@@ -31,7 +31,7 @@ final class LevelBars extends PlotPane {
       line(x(tick, width), 20, x(tick, width), bottom, "grid");
       text(String.format(Locale.ROOT, "%.0f", tick).replace('-', '−'), x(tick, width), bottom + 12, TextAlignment.CENTER, "axis");
     }
-    text("dBFS", LEFT - 10, bottom + 12, TextAlignment.RIGHT, "axis");
+    text("dBFS", LEFT - 24, bottom + 12, TextAlignment.RIGHT, "axis");
     double target = x(model.targetDbfs(), width);
     line(target, 20, target, bottom, "reference-line");
     text("peak target", target - 4, 10, TextAlignment.RIGHT, "axis");

@@ -6,6 +6,7 @@ import javafx.beans.binding.StringBinding;
 import nullroom.app.shell.Desk;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.VocalEffort;
+import nullroom.core.plan.Adviser;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.PlacedMicrophone;
@@ -15,9 +16,6 @@ import nullroom.io.book.RoomBook;
 
 /** What the level station knows and can do. */
 public final class LevelModel {
-  /** Gains that inputs have. */
-  public static final double HIGHEST_GAIN_DB = 75;
-
   private final Desk desk;
   private final StringBinding answer;
   private final StringBinding meaning;
@@ -95,7 +93,7 @@ public final class LevelModel {
 
   /** The gain that brings the loudest peak to the target, within what inputs have. */
   public double rightGainDb() {
-    return Math.clamp(Math.rint(gainDb() + targetDbfs() - peakDbfs(effort())), 0, HIGHEST_GAIN_DB);
+    return Adviser.rightGainDb(book().heard(), book().goal().targets());
   }
 
   /** Turns the gain. */

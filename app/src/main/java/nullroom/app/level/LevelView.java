@@ -13,6 +13,7 @@ import nullroom.app.shell.Desk;
 import nullroom.app.shell.Station;
 import nullroom.app.shell.StationFrame;
 import nullroom.core.acoustics.VocalEffort;
+import nullroom.core.plan.Adviser;
 
 /** The level station's nodes. */
 public final class LevelView {
@@ -21,7 +22,7 @@ public final class LevelView {
   /** A view of a model. */
   public LevelView(LevelModel model, Desk desk) {
     LevelBars bars = new LevelBars(model);
-    Dial gain = new Dial("Gain", "dB", 0, LevelModel.HIGHEST_GAIN_DB, "%.0f", model::setGain);
+    Dial gain = new Dial("Gain", "dB", 0, Adviser.HIGHEST_GAIN_DB, "%.0f", model::setGain);
     ComboBox<VocalEffort> effort = new ComboBox<>();
     effort.getItems().setAll(VocalEffort.values());
     effort.setId("effort");

@@ -8,6 +8,7 @@ import javafx.beans.binding.StringBinding;
 import nullroom.app.shell.Desk;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.MicrophoneType;
+import nullroom.core.plan.Adviser;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.Aim;
@@ -94,7 +95,7 @@ public final class MicModel {
     return MicrophoneType.ALL.stream().filter(t -> t.isIn(microphone().capture())).findFirst();
   }
 
-  /** All types at this place, the strongest weakest margin first. */
+  /** All types at this place, each with the gain that suits it, the strongest weakest margin first. */
   public List<Choice> choices() {
     return MicrophoneType.ALL.stream()
         .map(t -> new Choice(t, marginsWith(t), t.isIn(microphone().capture())))
@@ -108,8 +109,10 @@ public final class MicModel {
 
   private Margins marginsWith(MicrophoneType type) {
     Room room = book().room();
-    PlacedMicrophone m = microphone();
-    return book().heard(room.withMicrophone(m.with(type.on(m.capture())))).margins();
+    PlacedMicrophone m = microphone().with(type.on(microphone().capture()));
+    Heard asIs = book().heard(room.withMicrophone(m));
+    double gain = Adviser.rightGainDb(asIs, targets());
+    return book().heard(room.withMicrophone(m.with(m.capture().withGainDb(gain)))).margins();
   }
 
   /** Uses another type. */
@@ -155,14 +158,16 @@ public final class MicModel {
     String name = weakest.name().charAt(0) + weakest.name().substring(1).toLowerCase(Locale.ROOT);
     double over = m.over(targets(), weakest);
     Choice best = choices().getFirst();
-    String hint =
-        best.inUse()
-            ? "No other type does better here."
-            : String.format(
-                Locale.ROOT, "%s would bring the weakest margin to %+.0f dB.", best.type().label(), weakestOver(best));
+    String hint = best.inUse() ? "No other type does better here." : hint(best);
     return over >= 0
         ? String.format(Locale.ROOT, "This one will do: its weakest margin, %s, has %.0f dB to spare. %s", name, over, hint)
         : String.format(Locale.ROOT, "%s is %.0f dB short with this one here. %s", name, -over, hint);
+  }
+
+  private String hint(Choice best) {
+    double over = weakestOver(best);
+    return best.type().label()
+        + (over >= 0 ? " would meet all three." : String.format(Locale.ROOT, " does best here, and is still %.0f dB short.", -over));
   }
 
   private String sayMeaning() {

@@ -7,7 +7,7 @@ import nullroom.core.acoustics.Pattern;
 
 /** Talker and microphone from the side, to scale, with the pattern's outline around the capsule. */
 final class MicSide extends PlotPane {
-  private static final double LEAST_SPAN_METRES = 0.8;
+  private static final double LEAST_SPAN_METRES = 0.5;
 
   private final MicModel model;
 
@@ -22,14 +22,14 @@ final class MicSide extends PlotPane {
     double rise = model.riseMetres();
     double angle = model.angleDegrees();
     double run = Math.sqrt(Math.max(0, distance * distance - rise * rise)) * (angle > 90 ? -1 : 1);
-    double scale = Math.min(width * 0.5, height * 0.8) / Math.max(LEAST_SPAN_METRES, distance * 1.15);
-    double lipsX = angle > 90 ? width * 0.7 : width * 0.2;
+    double scale = Math.min(width * 0.62, height * 0.8) / Math.max(LEAST_SPAN_METRES, distance * 1.15);
+    double lipsX = angle > 90 ? width * 0.72 : width * 0.24;
     double lipsY = height * 0.55;
     double micX = lipsX + run * scale;
     double micY = lipsY - rise * scale;
     head(lipsX, lipsY, scale);
     line(lipsX, lipsY, micX, micY, "reach");
-    pattern(micX, micY, Math.atan2(lipsY - micY, lipsX - micX), Math.min(58, height * 0.22));
+    pattern(micX, micY, Math.atan2(lipsY - micY, lipsX - micX), Math.min(80, height * 0.2));
     rectangle(micX - 4, micY - 4, 8, 8, "handle", "microphone");
     text(
         String.format(Locale.ROOT, "%.0f cm, %.0f° off the mouth’s axis", distance * 100, angle), width / 2, 10,

@@ -27,13 +27,12 @@ public final class MicView {
     MicSide side = new MicSide(model);
     Dial distance = new Dial("Distance", "cm", 3, 250, "%.0f", cm -> say(desk, () -> model.setDistance(cm / 100)));
     Dial angle = new Dial("Off the mouth’s axis", "°", 0, 180, "%.0f", degrees -> say(desk, () -> model.setAngle(degrees)));
-    VBox left = new VBox(side, distance, angle);
-    left.getStyleClass().add("pictures");
-    VBox.setVgrow(side, Priority.ALWAYS);
     table.getStyleClass().add("table");
-    HBox picture = new HBox(left, table);
+    VBox right = new VBox(distance, angle, table);
+    right.getStyleClass().add("pictures");
+    HBox picture = new HBox(side, right);
     picture.getStyleClass().add("pictures");
-    HBox.setHgrow(left, Priority.ALWAYS);
+    HBox.setHgrow(side, Priority.ALWAYS);
     Runnable refresh =
         () -> {
           side.redraw();
@@ -81,7 +80,7 @@ public final class MicView {
     Label targets =
         new Label(
             String.format(
-                Locale.ROOT, "targets %.0f, %.0f, %.0f dB   ● met   ◆ close   ▲ short", model.targets().quietDb(),
+                Locale.ROOT, "targets %.0f, %.0f, %.0f dB   ● met   ◆ close   ▲ short   each at its own right gain", model.targets().quietDb(),
                 model.targets().clearDb(), model.targets().safeDb()));
     targets.getStyleClass().add("soft");
     table.add(targets, 0, row, 4, 1);

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.function.Function;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
-import nullroom.core.room.Ceiling;
 import nullroom.core.room.Patch;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
@@ -26,6 +25,9 @@ public final class Adviser {
 
   /** A microphone is not asked nearer than this: breath and lips get in its way (common practice). */
   private static final double NEAREST_METRES = 0.15;
+
+  /** Gain that inputs of home equipment have at most. */
+  public static final double HIGHEST_GAIN_DB = 75;
 
   private Adviser() {}
 
@@ -88,14 +90,22 @@ public final class Adviser {
 
   private static void gain(
       Room room, PlacedMicrophone microphone, Heard now, Margins targets, List<Candidate> all) {
-    double over = now.margins().over(targets, Margins.Kind.SAFE);
-    double gain = Math.clamp(Math.rint(microphone.capture().gainDb() + over), 0, 70);
+    double gain = rightGainDb(now, targets);
     if (gain != microphone.capture().gainDb()) {
       all.add(
           new Candidate(
               String.format(java.util.Locale.ROOT, "Set the gain to %.0f dB", gain), "level",
               room.withMicrophone(microphone.with(microphone.capture().withGainDb(gain))), 0, 1));
     }
+  }
+
+  /**
+   * The gain, in whole decibels, that brings the loudest expected peak to its target under full scale, within what inputs
+   * have.
+   */
+  public static double rightGainDb(Heard heard, Margins targets) {
+    double peak = heard.dbfs(heard.peakDbSpl());
+    return Math.clamp(Math.rint(heard.capture().gainDb() - targets.safeDb() - peak), 0, HIGHEST_GAIN_DB);
   }
 
   /** Things at hand that can be hung or laid. */
@@ -183,7 +193,7 @@ public final class Adviser {
       Point a = room.outline().corners().get(k - 1);
       Point b = room.outline().corners().get(k % room.outline().corners().size());
       double top = Math.min(room.heightAt(a), room.heightAt(b));
-      return new double[] {0, 0, a.distanceTo(b), Math.max(top, Ceiling.MIN_METRES)};
+      return new double[] {0, 0, a.distanceTo(b), top};
     }
   }
 }

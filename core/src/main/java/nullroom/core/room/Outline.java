@@ -75,11 +75,11 @@ public record Outline(List<Point> corners) {
     return signedArea(corners);
   }
 
-  /** Centre of area. */
-  public Point centroid() {
+  /** Centre of area of a polygon in the plan, whichever way its corners run. */
+  public static Point centre(List<Point> corners) {
     double x = 0;
     double y = 0;
-    double six = 6 * area();
+    double six = 6 * signedArea(corners);
     for (int i = 0; i < corners.size(); i++) {
       Point a = corners.get(i);
       Point b = corners.get((i + 1) % corners.size());
