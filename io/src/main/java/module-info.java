@@ -1,4 +1,6 @@
-/** The outside world: sound files, the room book on disk, sound devices. No acoustics of its own. */
+/**
+ * The outside world: sound files, the room book on disk, sound devices. No acoustics of its own.
+ */
 module nullroom.io {
   requires static transitive org.jspecify;
   requires transitive nullroom.core;

@@ -1,4 +1,7 @@
-/** What every floor of the core shares: {@link Trouble}, the errors a user can cause, and {@link Progress}. */
+/**
+ * What every floor of the core shares: {@link Trouble}, the errors a user can cause, and {@link
+ * Progress}.
+ */
 @NullMarked
 package nullroom.core;
 

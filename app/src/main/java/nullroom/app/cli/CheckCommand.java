@@ -13,7 +13,10 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
-@Command(name = "check", mixinStandardHelpOptions = true, description = "validate a room book or room file")
+@Command(
+    name = "check",
+    mixinStandardHelpOptions = true,
+    description = "validate a room book or room file")
 final class CheckCommand implements Callable<Integer> {
   @Parameters(paramLabel = "BOOK|ROOM.json", description = "folder of a room book, or a room file")
   Path path = Path.of("");

@@ -1,8 +1,8 @@
 package nullroom.app.cli;
 
 import java.util.concurrent.Callable;
-import nullroom.core.Trouble;
 import nullroom.app.desktop.Desktop;
+import nullroom.core.Trouble;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -12,7 +12,8 @@ import picocli.CommandLine.Option;
     name = "nullroom",
     mixinStandardHelpOptions = true,
     version = "nullroom 0.1.0",
-    description = "Measures a room for recording a voice, and says what to hang, where the microphone goes and how far up.",
+    description =
+        "Measures a room for recording a voice, and says what to hang, where the microphone goes and how far up.",
     subcommands = {
       OpenCommand.class,
       TourCommand.class,
@@ -22,10 +23,16 @@ import picocli.CommandLine.Option;
       CheckCommand.class
     })
 public final class CommandLineFace implements Callable<Integer> {
-  @Option(names = "--demo", description = "open a fresh copy of the demo book; without a display, run the demo in text and pictures")
+  @Option(
+      names = "--demo",
+      description =
+          "open a fresh copy of the demo book; without a display, run the demo in text and pictures")
   boolean demo;
 
-  @Option(names = "--exit-when-shown", hidden = true, description = "leave once the window is painted; trains the start-up cache")
+  @Option(
+      names = "--exit-when-shown",
+      hidden = true,
+      description = "leave once the window is painted; trains the start-up cache")
   boolean exitWhenShown;
 
   /** Runs a command line and gives its exit code: 0 done, 1 could not be done, 2 bad usage. */
@@ -37,7 +44,10 @@ public final class CommandLineFace implements Callable<Integer> {
   }
 
   private static int explain(Exception e, CommandLine line) {
-    String said = e instanceof Trouble trouble ? trouble.line() : "unexpected " + e.getClass().getSimpleName() + ": " + e.getMessage();
+    String said =
+        e instanceof Trouble trouble
+            ? trouble.line()
+            : "unexpected " + e.getClass().getSimpleName() + ": " + e.getMessage();
     line.getErr().println("nullroom: " + said.replace('\n', ' '));
     return 1;
   }

@@ -10,7 +10,10 @@ import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.json.JsonMapper;
 
-/** One JSON object in the order its keys are put. Never writes NaN or infinity: such a figure is null. */
+/**
+ * One JSON object in the order its keys are put. Never writes NaN or infinity: such a figure is
+ * null.
+ */
 final class JsonOut {
   /** More digits than any figure is good for, few enough to read. */
   private static final MathContext DIGITS = new MathContext(7);
@@ -73,10 +76,13 @@ final class JsonOut {
       return null;
     }
     BigDecimal short7 = new BigDecimal(number).round(DIGITS).stripTrailingZeros();
-    return short7.scale() <= 0 && Math.abs(number) < 1e9 ? (Object) short7.longValueExact() : (Object) short7.doubleValue();
+    return short7.scale() <= 0 && Math.abs(number) < 1e9
+        ? (Object) short7.longValueExact()
+        : (Object) short7.doubleValue();
   }
 
   void print() {
-    System.out.println(JsonMapper.shared().writerWithDefaultPrettyPrinter().writeValueAsString(members));
+    System.out.println(
+        JsonMapper.shared().writerWithDefaultPrettyPrinter().writeValueAsString(members));
   }
 }

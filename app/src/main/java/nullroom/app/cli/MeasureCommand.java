@@ -12,12 +12,14 @@ import picocli.CommandLine.Parameters;
     subcommands = {MeasureNoiseCommand.class, MeasureDecayCommand.class, MeasureLevelCommand.class},
     synopsisSubcommandLabel = "(noise | decay | level)")
 final class MeasureCommand implements Runnable {
-  @picocli.CommandLine.Spec picocli.CommandLine.Model.@org.jspecify.annotations.Nullable CommandSpec spec;
+  @picocli.CommandLine.Spec
+  picocli.CommandLine.Model.@org.jspecify.annotations.Nullable CommandSpec spec;
 
   @Override
   public void run() {
     throw new picocli.CommandLine.ParameterException(
-        java.util.Objects.requireNonNull(spec).commandLine(), "say what to measure: noise, decay or level");
+        java.util.Objects.requireNonNull(spec).commandLine(),
+        "say what to measure: noise, decay or level");
   }
 
   /** What every measurement of a file takes. */
@@ -28,7 +30,10 @@ final class MeasureCommand implements Runnable {
     @Option(names = "--json", description = "print one JSON object")
     boolean json;
 
-    @Option(names = "--channel", defaultValue = "0", description = "channel for the top-level figures, from 0")
+    @Option(
+        names = "--channel",
+        defaultValue = "0",
+        description = "channel for the top-level figures, from 0")
     int channel;
   }
 }

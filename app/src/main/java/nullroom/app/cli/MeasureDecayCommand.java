@@ -16,20 +16,31 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 
-@Command(name = "decay", mixinStandardHelpOptions = true, description = "reverberation from claps, pops or an impulse response")
+@Command(
+    name = "decay",
+    mixinStandardHelpOptions = true,
+    description = "reverberation from claps, pops or an impulse response")
 final class MeasureDecayCommand implements Callable<Integer> {
   @Mixin MeasureCommand.Input input = new MeasureCommand.Input();
 
-  @Option(names = "--excitation", defaultValue = "auto", description = "auto or impulse; sweep and noise come later")
+  @Option(
+      names = "--excitation",
+      defaultValue = "auto",
+      description = "auto or impulse; sweep and noise come later")
   String excitation = "auto";
 
-  @Option(names = "--bands", defaultValue = "octave", description = "octave or third, default ${DEFAULT-VALUE}")
+  @Option(
+      names = "--bands",
+      defaultValue = "octave",
+      description = "octave or third, default ${DEFAULT-VALUE}")
   String bands = "octave";
 
   @Override
   public Integer call() {
     if (!excitation.equals("auto") && !excitation.equals("impulse")) {
-      throw new Trouble.BadField("--excitation", "this version measures claps, pops and impulse responses: auto or impulse");
+      throw new Trouble.BadField(
+          "--excitation",
+          "this version measures claps, pops and impulse responses: auto or impulse");
     }
     if (!bands.equals("octave") && !bands.equals("third")) {
       throw new Trouble.BadField("--bands", "must be octave or third, not " + bands);
@@ -43,7 +54,9 @@ final class MeasureDecayCommand implements Callable<Integer> {
     List<Band> wanted =
         bands.equals("octave")
             ? Octave.ALL
-            : Band.THIRDS.stream().filter(b -> b.nominalHz() >= 50 && b.nominalHz() <= 10_000).toList();
+            : Band.THIRDS.stream()
+                .filter(b -> b.nominalHz() >= 50 && b.nominalHz() <= 10_000)
+                .toList();
     DecayReport report = DecayAnalysis.ofImpulses(sound, wanted);
     warnings.addAll(report.warnings());
     if (input.json) {
@@ -97,13 +110,23 @@ final class MeasureDecayCommand implements Callable<Integer> {
     System.out.println("  band     EDT     T20     T30     C50     INR");
     for (DecayReport.BandDecay b : r.bands()) {
       System.out.printf(
-          Locale.ROOT, "%6.0f %s %s %s %s %s%n", b.centreHz(), cell(b.edtSeconds(), 2), cell(b.t20Seconds(), 2),
-          cell(b.t30Seconds(), 2), cell(b.c50Db(), 1), cell(b.inrDb(), 0));
+          Locale.ROOT,
+          "%6.0f %s %s %s %s %s%n",
+          b.centreHz(),
+          cell(b.edtSeconds(), 2),
+          cell(b.t20Seconds(), 2),
+          cell(b.t30Seconds(), 2),
+          cell(b.c50Db(), 1),
+          cell(b.inrDb(), 0));
     }
-    r.tMidSeconds().ifPresent(t -> System.out.printf(Locale.ROOT, "mid-frequency reverberation time %.2f s%n", t));
+    r.tMidSeconds()
+        .ifPresent(
+            t -> System.out.printf(Locale.ROOT, "mid-frequency reverberation time %.2f s%n", t));
   }
 
   private static String cell(OptionalDouble figure, int digits) {
-    return figure.isPresent() ? String.format(Locale.ROOT, "%7." + digits + "f", figure.getAsDouble()) : "      –";
+    return figure.isPresent()
+        ? String.format(Locale.ROOT, "%7." + digits + "f", figure.getAsDouble())
+        : "      –";
   }
 }

@@ -13,19 +13,34 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 
-@Command(name = "level", mixinStandardHelpOptions = true, description = "peak, RMS, crest factor, clipping and offset of a take")
+@Command(
+    name = "level",
+    mixinStandardHelpOptions = true,
+    description = "peak, RMS, crest factor, clipping and offset of a take")
 final class MeasureLevelCommand implements Callable<Integer> {
   private static final List<String> LATER =
       List.of(
-          "truePeakDbtp", "integratedLufs", "loudnessRangeLu", "maxMomentaryLufs", "maxShortTermLufs", "activeSpeechDbfs",
-          "activityPercent", "noiseFloorDbfs", "noiseFloorDbfsA", "speechToNoiseDb");
+          "truePeakDbtp",
+          "integratedLufs",
+          "loudnessRangeLu",
+          "maxMomentaryLufs",
+          "maxShortTermLufs",
+          "activeSpeechDbfs",
+          "activityPercent",
+          "noiseFloorDbfs",
+          "noiseFloorDbfsA",
+          "speechToNoiseDb");
 
   /** A constant that is louder than the noise of 16 bit shifts every edit. */
   private static final double LARGEST_OFFSET = 0.001;
 
   @Mixin MeasureCommand.Input input = new MeasureCommand.Input();
 
-  @Option(names = "--peak-target", paramLabel = "DBFS", defaultValue = "-12", description = "default ${DEFAULT-VALUE}")
+  @Option(
+      names = "--peak-target",
+      paramLabel = "DBFS",
+      defaultValue = "-12",
+      description = "default ${DEFAULT-VALUE}")
   double peakTarget;
 
   @Override
@@ -54,8 +69,11 @@ final class MeasureLevelCommand implements Callable<Integer> {
       out.put("sampleRateHz", rate);
       out.put("bitDepth", bits);
       out.all(figures(top));
-      out.array("channels", channels.size() > 1 ? channels.stream().map(this::figures).toList() : List.of());
-      warnings.add("Loudness, true peak, active speech level, noise floor and hum are not measured by this version.");
+      out.array(
+          "channels",
+          channels.size() > 1 ? channels.stream().map(this::figures).toList() : List.of());
+      warnings.add(
+          "Loudness, true peak, active speech level, noise floor and hum are not measured by this version.");
       out.texts("warnings", warnings);
       out.print();
     } else {
@@ -69,7 +87,9 @@ final class MeasureLevelCommand implements Callable<Integer> {
     JsonOut out = new JsonOut();
     out.put("peakDbfs", decibels(Decibels.ofAmplitude(level.peak())));
     out.put("rmsDbfs", decibels(Decibels.dbfs(level.meanSquare())));
-    out.put("crestFactorDb", decibels(Decibels.ofEnergy(level.peak() * level.peak() / level.meanSquare())));
+    out.put(
+        "crestFactorDb",
+        decibels(Decibels.ofEnergy(level.peak() * level.peak() / level.meanSquare())));
     LATER.forEach(out::absent);
     out.put("clippedSamples", level.clippedSamples());
     out.put("clippedRuns", level.clippedRuns());
@@ -88,17 +108,29 @@ final class MeasureLevelCommand implements Callable<Integer> {
     double peak = Decibels.ofAmplitude(level.peak());
     return List.of(
         verdict(
-            "peak", peak <= peakTarget + 3, peak, peakTarget,
+            "peak",
+            peak <= peakTarget + 3,
+            peak,
+            peakTarget,
             String.format(Locale.ROOT, "Change the gain by %+.1f dB.", peakTarget - peak)),
         verdict(
-            "clipping", level.clippedRuns() == 0, level.clippedRuns(), 0,
-            level.clippedRuns() == 0 ? "Nothing is clipped." : "Turn the gain down and record again: clipping cannot be mended."),
+            "clipping",
+            level.clippedRuns() == 0,
+            level.clippedRuns(),
+            0,
+            level.clippedRuns() == 0
+                ? "Nothing is clipped."
+                : "Turn the gain down and record again: clipping cannot be mended."),
         verdict(
-            "dcOffset", Math.abs(level.dcOffset()) <= LARGEST_OFFSET, level.dcOffset(), LARGEST_OFFSET,
+            "dcOffset",
+            Math.abs(level.dcOffset()) <= LARGEST_OFFSET,
+            level.dcOffset(),
+            LARGEST_OFFSET,
             "An offset clicks at every cut; a high-pass at 20 Hz takes it out."));
   }
 
-  private static JsonOut verdict(String check, boolean pass, double measured, double limit, String advice) {
+  private static JsonOut verdict(
+      String check, boolean pass, double measured, double limit, String advice) {
     JsonOut out = new JsonOut();
     out.text("check", check);
     out.put("pass", pass);
@@ -114,8 +146,13 @@ final class MeasureLevelCommand implements Callable<Integer> {
       double peak = Decibels.ofAmplitude(level.peak());
       System.out.printf(Locale.ROOT, "peak       %7.1f dBFS%n", peak);
       System.out.printf(Locale.ROOT, "RMS        %7.1f dBFS%n", Decibels.dbfs(level.meanSquare()));
-      System.out.printf(Locale.ROOT, "gain change%+7.1f dB to peak at %.0f dBFS%n", peakTarget - peak, peakTarget);
+      System.out.printf(
+          Locale.ROOT,
+          "gain change%+7.1f dB to peak at %.0f dBFS%n",
+          peakTarget - peak,
+          peakTarget);
     }
-    System.out.printf(Locale.ROOT, "clipped runs %d, offset %.5f%n", level.clippedRuns(), level.dcOffset());
+    System.out.printf(
+        Locale.ROOT, "clipped runs %d, offset %.5f%n", level.clippedRuns(), level.dcOffset());
   }
 }

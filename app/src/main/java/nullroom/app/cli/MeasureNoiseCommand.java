@@ -22,13 +22,23 @@ import picocli.CommandLine.Option;
 final class MeasureNoiseCommand implements Callable<Integer> {
   @Mixin MeasureCommand.Input input = new MeasureCommand.Input();
 
-  @Option(names = "--full-scale-spl", paramLabel = "DB", description = "dB SPL, RMS of a sine, that reaches full scale")
+  @Option(
+      names = "--full-scale-spl",
+      paramLabel = "DB",
+      description = "dB SPL, RMS of a sine, that reaches full scale")
   @Nullable Double fullScaleSpl;
 
-  @Option(names = "--cal-file", paramLabel = "FILE", description = "recording of a calibrator tone with the same gain")
+  @Option(
+      names = "--cal-file",
+      paramLabel = "FILE",
+      description = "recording of a calibrator tone with the same gain")
   @Nullable Path calibration;
 
-  @Option(names = "--cal-level", paramLabel = "DB", defaultValue = "94", description = "its level, default ${DEFAULT-VALUE}")
+  @Option(
+      names = "--cal-level",
+      paramLabel = "DB",
+      defaultValue = "94",
+      description = "its level, default ${DEFAULT-VALUE}")
   double calibrationLevel;
 
   @Override
@@ -45,7 +55,11 @@ final class MeasureNoiseCommand implements Callable<Integer> {
     warnings.addAll(warnings(top, fullScale));
     if (input.json) {
       JsonOut out = json(top, fullScale);
-      out.array("channels", channels.size() > 1 ? channels.stream().map(c -> json(c, fullScale)).toList() : List.of());
+      out.array(
+          "channels",
+          channels.size() > 1
+              ? channels.stream().map(c -> json(c, fullScale)).toList()
+              : List.of());
       out.texts("warnings", warnings);
       out.print();
     } else {
@@ -58,7 +72,12 @@ final class MeasureNoiseCommand implements Callable<Integer> {
   static void checkChannel(MeasureCommand.Input input, SoundFile sound) {
     if (input.channel < 0 || input.channel >= sound.channels()) {
       throw new Trouble.BadField(
-          "--channel", input.file + " has " + sound.channels() + " channel(s), counted from 0; there is no " + input.channel);
+          "--channel",
+          input.file
+              + " has "
+              + sound.channels()
+              + " channel(s), counted from 0; there is no "
+              + input.channel);
     }
   }
 
@@ -89,7 +108,8 @@ final class MeasureNoiseCommand implements Callable<Integer> {
               : "The file holds digital silence; is the microphone muted?");
     }
     if (fullScale.isEmpty()) {
-      warnings.add("Not calibrated: levels are relative to full scale; SPL, NC and NR need --full-scale-spl or --cal-file.");
+      warnings.add(
+          "Not calibrated: levels are relative to full scale; SPL, NC and NR need --full-scale-spl or --cal-file.");
     }
     if (report.clippedSamples() > 0) {
       warnings.add(report.clippedSamples() + " samples are clipped; the levels read too low.");
@@ -124,11 +144,16 @@ final class MeasureNoiseCommand implements Callable<Integer> {
     out.array("octaveBands", r.octaves().stream().map(b -> band(b, fullScale, true)).toList());
     out.array("thirdOctaveBands", r.thirds().stream().map(b -> band(b, fullScale, false)).toList());
     Optional<NoiseRating> nc = nc(r, fullScale);
-    Optional<NoiseRating> nr = fullScale.isPresent() ? r.nr(fullScale.getAsDouble()) : Optional.empty();
+    Optional<NoiseRating> nr =
+        fullScale.isPresent() ? r.nr(fullScale.getAsDouble()) : Optional.empty();
     out.put("nc", rating(nc));
     out.put("nr", rating(nr));
-    out.put("ncBandHz", nc.map(n -> OptionalDouble.of(n.decidingBandHz())).orElse(OptionalDouble.empty()));
-    out.put("nrBandHz", nr.map(n -> OptionalDouble.of(n.decidingBandHz())).orElse(OptionalDouble.empty()));
+    out.put(
+        "ncBandHz",
+        nc.map(n -> OptionalDouble.of(n.decidingBandHz())).orElse(OptionalDouble.empty()));
+    out.put(
+        "nrBandHz",
+        nr.map(n -> OptionalDouble.of(n.decidingBandHz())).orElse(OptionalDouble.empty()));
     out.absent("tones");
     out.absent("mains");
     out.absent("events");
@@ -141,7 +166,8 @@ final class MeasureNoiseCommand implements Callable<Integer> {
     return rating.map(n -> OptionalDouble.of(n.rating())).orElse(OptionalDouble.empty());
   }
 
-  private static void both(JsonOut out, String name, OptionalDouble dbfs, OptionalDouble fullScale) {
+  private static void both(
+      JsonOut out, String name, OptionalDouble dbfs, OptionalDouble fullScale) {
     out.put(name + "Db", spl(dbfs, fullScale));
     out.put(name + "Dbfs", dbfs);
   }
@@ -163,15 +189,20 @@ final class MeasureNoiseCommand implements Callable<Integer> {
     print("LCeq", r.lceqDbfs(), fullScale, unit);
     print("LAFmax", r.laMaxFastDbfs(), fullScale, unit);
     print("LA90", r.la90Dbfs(), fullScale, unit);
-    nc(r, fullScale).ifPresent(n -> System.out.printf(Locale.ROOT, "NC-%d, decided at %.0f Hz%n", n.rating(), n.decidingBandHz()));
+    nc(r, fullScale)
+        .ifPresent(n ->
+            System.out.printf(
+                Locale.ROOT, "NC-%d, decided at %.0f Hz%n", n.rating(), n.decidingBandHz()));
     for (NoiseReport.BandLevel b : r.octaves()) {
       print(String.format(Locale.ROOT, "%7.5g Hz", b.centreHz()), b.leqDbfs(), fullScale, unit);
     }
   }
 
-  private static void print(String name, OptionalDouble dbfs, OptionalDouble fullScale, String unit) {
+  private static void print(
+      String name, OptionalDouble dbfs, OptionalDouble fullScale, String unit) {
     if (dbfs.isPresent()) {
-      System.out.printf(Locale.ROOT, "%-10s %7.1f %s%n", name, dbfs.getAsDouble() + fullScale.orElse(0), unit);
+      System.out.printf(
+          Locale.ROOT, "%-10s %7.1f %s%n", name, dbfs.getAsDouble() + fullScale.orElse(0), unit);
     }
   }
 }

@@ -18,7 +18,10 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
-@Command(name = "predict", mixinStandardHelpOptions = true, description = "reverberation, modes and what the microphone hears")
+@Command(
+    name = "predict",
+    mixinStandardHelpOptions = true,
+    description = "reverberation, modes and what the microphone hears")
 final class PredictCommand implements Callable<Integer> {
   private static final double HIGHEST_MODE_HZ = 300;
 
@@ -40,17 +43,32 @@ final class PredictCommand implements Callable<Integer> {
       json(room, statistics, heard, targets).print();
       return 0;
     }
-    System.out.printf(Locale.ROOT, "%.1f m3, %.1f m2; %s%n", statistics.volume(), statistics.surface(), statistics.why());
+    System.out.printf(
+        Locale.ROOT,
+        "%.1f m3, %.1f m2; %s%n",
+        statistics.volume(),
+        statistics.surface(),
+        statistics.why());
     System.out.println("  band       T  direct   early    late   noise     C50");
     for (int i = 0; i < Octave.COUNT; i++) {
       System.out.printf(
-          Locale.ROOT, "%6.0f %7.2f %7.1f %7.1f %7.1f %7.1f %7.1f%n", Octave.nominalHz(i), statistics.seconds().get(i),
-          heard.directDbSpl().get(i), heard.earlyDbSpl().get(i), heard.lateDbSpl().get(i), heard.noiseDbSpl().get(i),
+          Locale.ROOT,
+          "%6.0f %7.2f %7.1f %7.1f %7.1f %7.1f %7.1f%n",
+          Octave.nominalHz(i),
+          statistics.seconds().get(i),
+          heard.directDbSpl().get(i),
+          heard.earlyDbSpl().get(i),
+          heard.lateDbSpl().get(i),
+          heard.noiseDbSpl().get(i),
           heard.c50Db().get(i));
     }
     for (Margins.Kind kind : Margins.Kind.values()) {
       System.out.printf(
-          Locale.ROOT, "%-5s %6.1f dB, target %.0f: %s%n", lower(kind), margins.get(kind), targets.get(kind),
+          Locale.ROOT,
+          "%-5s %6.1f dB, target %.0f: %s%n",
+          lower(kind),
+          margins.get(kind),
+          targets.get(kind),
           margins.mark(targets, kind).name().toLowerCase(Locale.ROOT));
     }
     return 0;

@@ -24,21 +24,38 @@ import picocli.CommandLine.Parameters;
 final class SimulateCommand implements Callable<Integer> {
   private static final Map<String, AudioDevice.Prompt> RECORDINGS =
       Map.of(
-          "claps", AudioDevice.Prompt.CLAPS, "noise", AudioDevice.Prompt.QUIET, "voice", AudioDevice.Prompt.VOICE);
+          "claps",
+          AudioDevice.Prompt.CLAPS,
+          "noise",
+          AudioDevice.Prompt.QUIET,
+          "voice",
+          AudioDevice.Prompt.VOICE);
 
-  @Parameters(index = "0", paramLabel = "BOOK|ROOM.json", description = "folder of a room book, or a room file")
+  @Parameters(
+      index = "0",
+      paramLabel = "BOOK|ROOM.json",
+      description = "folder of a room book, or a room file")
   Path path = Path.of("");
 
   @Parameters(index = "1", paramLabel = "OUT.wav", description = "file to write")
   Path out = Path.of("");
 
-  @Option(names = "--what", defaultValue = "claps", description = "response, claps, noise or voice; default ${DEFAULT-VALUE}")
+  @Option(
+      names = "--what",
+      defaultValue = "claps",
+      description = "response, claps, noise or voice; default ${DEFAULT-VALUE}")
   String what = "claps";
 
-  @Option(names = "--seed", defaultValue = "1", description = "default ${DEFAULT-VALUE}; the same seed gives the identical file")
+  @Option(
+      names = "--seed",
+      defaultValue = "1",
+      description = "default ${DEFAULT-VALUE}; the same seed gives the identical file")
   long seed;
 
-  @Option(names = "--seconds", defaultValue = "10", description = "length, default ${DEFAULT-VALUE}")
+  @Option(
+      names = "--seconds",
+      defaultValue = "10",
+      description = "length, default ${DEFAULT-VALUE}")
   double seconds;
 
   @Option(names = "--json", description = "print one JSON object")
@@ -57,7 +74,8 @@ final class SimulateCommand implements Callable<Integer> {
       WavWriter.write24(out, device.record(prompt, seconds, Progress.NONE));
     } else if (what.equals("response")) {
       double rate = device.sampleRateHz();
-      double[] response = SyntheticRoom.response(heard, room.air().speedOfSound(), rate, seconds, seed);
+      double[] response =
+          SyntheticRoom.response(heard, room.air().speedOfSound(), rate, seconds, seed);
       WavWriter.writeFloat(out, new Samples(response, rate));
     } else {
       throw new Trouble.BadField("--what", "must be response, claps, noise or voice, not " + what);

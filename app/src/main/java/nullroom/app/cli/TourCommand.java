@@ -2,8 +2,8 @@ package nullroom.app.cli;
 
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
-import nullroom.core.Trouble;
 import nullroom.app.desktop.Desktop;
+import nullroom.core.Trouble;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -16,7 +16,10 @@ final class TourCommand implements Callable<Integer> {
   @Parameters(paramLabel = "DIR", description = "folder for the pictures; made if it is not there")
   Path folder = Path.of("");
 
-  @Option(names = "--size", defaultValue = "1280x800", description = "WIDTHxHEIGHT, default ${DEFAULT-VALUE}")
+  @Option(
+      names = "--size",
+      defaultValue = "1280x800",
+      description = "WIDTHxHEIGHT, default ${DEFAULT-VALUE}")
   String size = "1280x800";
 
   @Override
@@ -25,7 +28,8 @@ final class TourCommand implements Callable<Integer> {
       throw new Trouble.BadField("--size", "must look like 1280x800, not " + size);
     }
     String[] sides = size.split("x", 2);
-    for (Path picture : Desktop.tour(folder, Integer.parseInt(sides[0]), Integer.parseInt(sides[1]))) {
+    for (Path picture :
+        Desktop.tour(folder, Integer.parseInt(sides[0]), Integer.parseInt(sides[1]))) {
       System.out.println(picture);
     }
     return 0;

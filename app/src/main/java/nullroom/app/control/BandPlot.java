@@ -9,7 +9,10 @@ import javafx.scene.shape.Rectangle;
 import javafx.scene.text.TextAlignment;
 import nullroom.core.acoustics.Octave;
 
-/** Bars over the eight octaves, side by side for several series, with a stepped line or a band to hold them against. */
+/**
+ * Bars over the eight octaves, side by side for several series, with a stepped line or a band to
+ * hold them against.
+ */
 public final class BandPlot extends PlotPane {
   /** How a figure was come by; decides its pattern everywhere. */
   public enum Origin {
@@ -102,26 +105,43 @@ public final class BandPlot extends PlotPane {
         double top = y(figure, height);
         Rectangle r =
             rectangle(
-                x + slot * 0.14 + s * bar, top, bar - 2, height - BOTTOM - top, "bar", one.emphasis(), one.origin().style());
-        Tooltip.install(r, new Tooltip(one.label() + ", " + octaveName(octave) + " Hz: " + format.apply(figure)));
+                x + slot * 0.14 + s * bar,
+                top,
+                bar - 2,
+                height - BOTTOM - top,
+                "bar",
+                one.emphasis(),
+                one.origin().style());
+        Tooltip.install(
+            r,
+            new Tooltip(one.label() + ", " + octaveName(octave) + " Hz: " + format.apply(figure)));
         if (bar > 24) {
-          text(format.apply(figure), x + slot * 0.14 + s * bar + bar / 2 - 1, top - 8, TextAlignment.CENTER, "figure");
+          text(
+              format.apply(figure),
+              x + slot * 0.14 + s * bar + bar / 2 - 1,
+              top - 8,
+              TextAlignment.CENTER,
+              "figure");
         }
       } else if (s == series.size() - 1) {
-        text("–", x + slot * 0.14 + s * bar + bar / 2, height - BOTTOM - 8, TextAlignment.CENTER, "axis");
+        text(
+            "–",
+            x + slot * 0.14 + s * bar + bar / 2,
+            height - BOTTOM - 8,
+            TextAlignment.CENTER,
+            "axis");
       }
     }
   }
 
   private void drawBandBehind(Reference r, double slot, double height) {
     r.low()
-        .ifPresent(
-            low -> {
-              for (int i = 0; i < Octave.COUNT; i++) {
-                double top = y(r.high()[i], height);
-                rectangle(LEFT + i * slot, top, slot, y(low[i], height) - top, "goal-band");
-              }
-            });
+        .ifPresent(low -> {
+          for (int i = 0; i < Octave.COUNT; i++) {
+            double top = y(r.high()[i], height);
+            rectangle(LEFT + i * slot, top, slot, y(low[i], height) - top, "goal-band");
+          }
+        });
   }
 
   private void drawLine(Reference r, double slot, double height) {
@@ -142,7 +162,11 @@ public final class BandPlot extends PlotPane {
     text(axisLabel, x, 9, TextAlignment.LEFT, "axis-label");
     x = width - 8;
     if (reference.isPresent()) {
-      x -= text(reference.get().label(), x, 9, TextAlignment.RIGHT, "axis").getLayoutBounds().getWidth() + 20;
+      x -=
+          text(reference.get().label(), x, 9, TextAlignment.RIGHT, "axis")
+                  .getLayoutBounds()
+                  .getWidth()
+              + 20;
       if (reference.get().low().isPresent()) {
         rectangle(x + 2, 4, 14, 10, "goal-band");
       } else {
@@ -151,7 +175,11 @@ public final class BandPlot extends PlotPane {
       x -= 14;
     }
     for (int s = series.size() - 1; s >= 0; s--) {
-      x -= text(series.get(s).label(), x, 9, TextAlignment.RIGHT, "axis").getLayoutBounds().getWidth() + 18;
+      x -=
+          text(series.get(s).label(), x, 9, TextAlignment.RIGHT, "axis")
+                  .getLayoutBounds()
+                  .getWidth()
+              + 18;
       rectangle(x + 2, 4, 12, 10, "bar", series.get(s).emphasis(), series.get(s).origin().style());
       x -= 14;
     }

@@ -37,7 +37,11 @@ public final class DecayPlot extends PlotPane {
       return;
     }
     double longest =
-        bands.stream().map(DecayReport.BandDecay::t20Seconds).flatMapToDouble(OptionalDouble::stream).max().orElse(1);
+        bands.stream()
+            .map(DecayReport.BandDecay::t20Seconds)
+            .flatMapToDouble(OptionalDouble::stream)
+            .max()
+            .orElse(1);
     double seconds = Math.max(SHORTEST_SECONDS, Math.ceil(longest * 10) / 10);
     double w = (width - 26 - GAP * (COLUMNS - 1)) / COLUMNS;
     double h = (height - 16 - GAP * (rows - 1)) / rows;
@@ -47,10 +51,22 @@ public final class DecayPlot extends PlotPane {
       cell(bands.get(i), x, y, w, h, seconds, i % COLUMNS == 0);
     }
     text("0 s", 26, height - 6, TextAlignment.LEFT, "axis");
-    text(String.format(Locale.ROOT, "%.1f s", seconds), 26 + w, height - 6, TextAlignment.RIGHT, "axis");
+    text(
+        String.format(Locale.ROOT, "%.1f s", seconds),
+        26 + w,
+        height - 6,
+        TextAlignment.RIGHT,
+        "axis");
   }
 
-  private void cell(DecayReport.BandDecay band, double x, double y, double w, double h, double seconds, boolean first) {
+  private void cell(
+      DecayReport.BandDecay band,
+      double x,
+      double y,
+      double w,
+      double h,
+      double seconds,
+      boolean first) {
     double hz = band.centreHz();
     String name = hz >= 1000 ? Math.round(hz / 1000) + " kHz" : Math.round(hz) + " Hz";
     double top = y + HEAD;
@@ -64,7 +80,12 @@ public final class DecayPlot extends PlotPane {
       }
     }
     text(name, x, y + 8, TextAlignment.LEFT, "axis-label");
-    text(time(band), x + w, y + 8, TextAlignment.RIGHT, band.t20Seconds().isPresent() ? "figure" : "axis");
+    text(
+        time(band),
+        x + w,
+        y + 8,
+        TextAlignment.RIGHT,
+        band.t20Seconds().isPresent() ? "figure" : "axis");
     if (band.t20Seconds().isEmpty()) {
       text("too near the noise", x + w / 2, top + plot / 2, TextAlignment.CENTER, "axis");
       return;
@@ -79,7 +100,8 @@ public final class DecayPlot extends PlotPane {
         : String.format(Locale.ROOT, "%.0f of 35 dB", band.inrDb().orElse(0));
   }
 
-  private void curve(DecayReport.BandDecay band, double x, double top, double w, double plot, double seconds) {
+  private void curve(
+      DecayReport.BandDecay band, double x, double top, double w, double plot, double seconds) {
     int last = 0;
     while (last < band.curve().size()
         && band.curve().get(last) > LOWEST_DB
@@ -94,8 +116,12 @@ public final class DecayPlot extends PlotPane {
     polyline(points, "curve");
   }
 
-  /** The T20 line from -5 to -25 dB, through the mean of the curve's points in that range, as a least-squares line goes. */
-  private void fitLine(DecayReport.BandDecay band, double x, double top, double w, double plot, double seconds) {
+  /**
+   * The T20 line from -5 to -25 dB, through the mean of the curve's points in that range, as a
+   * least-squares line goes.
+   */
+  private void fitLine(
+      DecayReport.BandDecay band, double x, double top, double w, double plot, double seconds) {
     double time = 0;
     double level = 0;
     int count = 0;
@@ -113,7 +139,10 @@ public final class DecayPlot extends PlotPane {
     double from = Math.max(0, time / count - t20 * (-5 - level / count) / 60);
     double to = time / count + t20 * (level / count + 25) / 60;
     line(
-        x + w * from / seconds, top + plot * -5 / LOWEST_DB, x + w * Math.min(1, to / seconds), top + plot * -25 / LOWEST_DB,
+        x + w * from / seconds,
+        top + plot * -5 / LOWEST_DB,
+        x + w * Math.min(1, to / seconds),
+        top + plot * -25 / LOWEST_DB,
         "fit");
   }
 }

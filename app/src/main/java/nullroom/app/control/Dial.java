@@ -22,7 +22,13 @@ public final class Dial extends HBox {
    * @param format of the figure
    * @param onChange receives what the user sets
    */
-  public Dial(String name, String unit, double lowest, double highest, String format, DoubleConsumer onChange) {
+  public Dial(
+      String name,
+      String unit,
+      double lowest,
+      double highest,
+      String format,
+      DoubleConsumer onChange) {
     this.format = format;
     this.unit = unit;
     slider = new Slider(lowest, highest, lowest);
@@ -37,14 +43,13 @@ public final class Dial extends HBox {
     getChildren().addAll(label, slider, figure);
     slider
         .valueProperty()
-        .subscribe(
-            now -> {
-              double number = now.doubleValue();
-              if (Math.abs(number - shown) > 1e-9 && !Double.isNaN(shown)) {
-                shown = number;
-                onChange.accept(number);
-              }
-            });
+        .subscribe(now -> {
+          double number = now.doubleValue();
+          if (Math.abs(number - shown) > 1e-9 && !Double.isNaN(shown)) {
+            shown = number;
+            onChange.accept(number);
+          }
+        });
   }
 
   /** Shows a number that came from elsewhere. */

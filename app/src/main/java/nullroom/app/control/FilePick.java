@@ -13,20 +13,20 @@ public final class FilePick {
   /** A button that hands over the file chosen. */
   public static Button button(Consumer<Path> open) {
     Button button = new Button("Open a file…");
-    button.setOnAction(
-        e -> {
-          FileChooser chooser = new FileChooser();
-          chooser.setTitle("Open a recording");
-          chooser
-              .getExtensionFilters()
-              .addAll(
-                  new FileChooser.ExtensionFilter("Sound (WAV, AIFF)", "*.wav", "*.WAV", "*.aif", "*.aiff"),
-                  new FileChooser.ExtensionFilter("All files", "*.*"));
-          File file = chooser.showOpenDialog(button.getScene().getWindow());
-          if (file != null) {
-            open.accept(file.toPath());
-          }
-        });
+    button.setOnAction(e -> {
+      FileChooser chooser = new FileChooser();
+      chooser.setTitle("Open a recording");
+      chooser
+          .getExtensionFilters()
+          .addAll(
+              new FileChooser.ExtensionFilter(
+                  "Sound (WAV, AIFF)", "*.wav", "*.WAV", "*.aif", "*.aiff"),
+              new FileChooser.ExtensionFilter("All files", "*.*"));
+      File file = chooser.showOpenDialog(button.getScene().getWindow());
+      if (file != null) {
+        open.accept(file.toPath());
+      }
+    });
     return button;
   }
 }

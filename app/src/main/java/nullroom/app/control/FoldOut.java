@@ -14,9 +14,9 @@ import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 
 /**
- * The room unfolded like a cardboard box: the floor in the middle, each wall hinged to its floor edge, the ceiling beyond the
- * wall at the top of the picture. What lies on surfaces, the talker and the microphone are on it; both can be dragged over the
- * floor or moved with the arrow keys.
+ * The room unfolded like a cardboard box: the floor in the middle, each wall hinged to its floor
+ * edge, the ceiling beyond the wall at the top of the picture. What lies on surfaces, the talker
+ * and the microphone are on it; both can be dragged over the floor or moved with the arrow keys.
  */
 public final class FoldOut extends PlotPane {
   /** What can be moved. */
@@ -98,28 +98,32 @@ public final class FoldOut extends PlotPane {
     originX = (width - spanX * scale) / 2 + (wall - xs[0]) * scale;
     originY = height - (height - spanY * scale) / 2 - (wall - ys[0]) * scale;
     ceilingShift =
-        wide ? new Point(lengthX + wall + GAP_METRES, 0, 0) : new Point(0, lengthY + wall + GAP_METRES, 0);
+        wide
+            ? new Point(lengthX + wall + GAP_METRES, 0, 0)
+            : new Point(0, lengthY + wall + GAP_METRES, 0);
     surface(r, "floor", r.outline().corners());
-    surface(r, "ceiling", r.outline().corners().stream().map(c -> c.plus(ceilingShift, 1)).toList());
+    surface(
+        r, "ceiling", r.outline().corners().stream().map(c -> c.plus(ceilingShift, 1)).toList());
     for (int k = 1; k <= r.outline().corners().size(); k++) {
       wall(r, k);
     }
     r.patches().forEach(patch -> piece(r, patch, "piece"));
     proposal.ifPresent(patch -> piece(r, patch, "proposal"));
     r.talker().ifPresent(t -> handle(Handle.TALKER, t.at(), t.aim().direction(), "talker"));
-    r.microphone().ifPresent(m -> handle(Handle.MICROPHONE, m.at(), m.aim().direction(), "microphone"));
+    r.microphone()
+        .ifPresent(m -> handle(Handle.MICROPHONE, m.at(), m.aim().direction(), "microphone"));
   }
 
   private void piece(Room r, Patch patch, String style) {
     List<Point> corners =
         patch.corners().stream()
-            .map(
-                p ->
-                    switch (patch.surface()) {
-                      case "floor" -> p;
-                      case "ceiling" -> p.plus(ceilingShift, 1);
-                      default -> onWall(r, Integer.parseInt(patch.surface().substring(4)), p.x(), p.y());
-                    })
+            .map(p ->
+                switch (patch.surface()) {
+                  case "floor" -> p;
+                  case "ceiling" -> p.plus(ceilingShift, 1);
+                  default ->
+                      onWall(r, Integer.parseInt(patch.surface().substring(4)), p.x(), p.y());
+                })
             .toList();
     shape(corners, style).setMouseTransparent(true);
     double x = corners.stream().mapToDouble(Point::x).average().orElse(0);
@@ -168,7 +172,12 @@ public final class FoldOut extends PlotPane {
       caption(name, sx(left) + 6, sy(top) + 10, TextAlignment.LEFT, "surface-label");
     } else {
       Point middle = Outline.centre(corners);
-      caption("wall " + name.substring(4), sx(middle.x()), sy(middle.y()), TextAlignment.CENTER, "surface-label");
+      caption(
+          "wall " + name.substring(4),
+          sx(middle.x()),
+          sy(middle.y()),
+          TextAlignment.CENTER,
+          "surface-label");
     }
   }
 
@@ -199,25 +208,40 @@ public final class FoldOut extends PlotPane {
     line(x, y, x + 20 * direction.x(), y - 20 * direction.y(), "aim", style);
     Shape body =
         which == Handle.TALKER
-            ? polygon(new double[] {x - 7, y - 7, x + 7, y - 7, x + 7, y + 7, x - 7, y + 7}, "handle", style)
+            ? polygon(
+                new double[] {x - 7, y - 7, x + 7, y - 7, x + 7, y + 7, x - 7, y + 7},
+                "handle",
+                style)
             : polygon(new double[] {x, y - 8, x + 8, y, x, y + 8, x - 8, y}, "handle", style);
     body.setFocusTraversable(true);
     body.setAccessibleText(style + "; arrow keys move it by 5 cm");
     body.setId("handle-" + style);
     body.setOnMouseDragged(e -> drag(which, e));
     body.setOnMousePressed(MouseEvent::consume);
-    body.setOnKeyPressed(
-        e -> {
-          double dx = switch (e.getCode()) { case LEFT -> -1; case RIGHT -> 1; default -> 0; };
-          double dy = switch (e.getCode()) { case DOWN -> -1; case UP -> 1; default -> 0; };
-          if (dx != 0 || dy != 0) {
-            e.consume();
-            mover.move(which, at.x() + dx * ARROW_STEP_METRES, at.y() + dy * ARROW_STEP_METRES);
-          }
-        });
+    body.setOnKeyPressed(e -> {
+      double dx =
+          switch (e.getCode()) {
+            case LEFT -> -1;
+            case RIGHT -> 1;
+            default -> 0;
+          };
+      double dy =
+          switch (e.getCode()) {
+            case DOWN -> -1;
+            case UP -> 1;
+            default -> 0;
+          };
+      if (dx != 0 || dy != 0) {
+        e.consume();
+        mover.move(which, at.x() + dx * ARROW_STEP_METRES, at.y() + dy * ARROW_STEP_METRES);
+      }
+    });
     boolean talker = which == Handle.TALKER;
     caption(
-        style, talker ? x + 6 : x - 6, talker ? y + 18 : y - 18, talker ? TextAlignment.RIGHT : TextAlignment.LEFT,
+        style,
+        talker ? x + 6 : x - 6,
+        talker ? y + 18 : y - 18,
+        talker ? TextAlignment.RIGHT : TextAlignment.LEFT,
         "handle-label");
   }
 

@@ -14,8 +14,9 @@ import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 
 /**
- * One ruler in decibels from full scale down, with everything on it that decides the recording and the three margins between.
- * Drawn from a {@link Heard}; a ghost shows where rungs stood before the last step.
+ * One ruler in decibels from full scale down, with everything on it that decides the recording and
+ * the three margins between. Drawn from a {@link Heard}; a ghost shows where rungs stood before the
+ * last step.
  */
 public final class Ladder extends PlotPane {
   private static final double HIGHEST_DBFS = 10;
@@ -51,7 +52,8 @@ public final class Ladder extends PlotPane {
    * @param measuredNoise whether the room's noise was measured
    * @param measuredDecay whether its decay was
    */
-  public void show(Heard now, Heard ghost, Margins wanted, boolean measuredNoise, boolean measuredDecay) {
+  public void show(
+      Heard now, Heard ghost, Margins wanted, boolean measuredNoise, boolean measuredDecay) {
     heard = Optional.of(now);
     before = ghost.equals(now) ? Optional.empty() : Optional.of(ghost);
     targets = wanted;
@@ -79,50 +81,89 @@ public final class Ladder extends PlotPane {
 
   private List<Rung> rungs(Heard h) {
     List<Rung> rungs = new ArrayList<>();
-    rungs.add(new Rung("full scale", 0, Origin.PREDICTED, "limit", "Digital full scale: a sine of this level just fits."));
+    rungs.add(
+        new Rung(
+            "full scale",
+            0,
+            Origin.PREDICTED,
+            "limit",
+            "Digital full scale: a sine of this level just fits."));
     double capsule = h.dbfs(h.capture().maxDbSpl());
     if (capsule < HIGHEST_DBFS) {
-      rungs.add(new Rung("capsule limit", capsule, Origin.ASSUMED, "limit", "Highest level the microphone takes, by its data."));
+      rungs.add(
+          new Rung(
+              "capsule limit",
+              capsule,
+              Origin.ASSUMED,
+              "limit",
+              "Highest level the microphone takes, by its data."));
     }
     rungs.add(
         new Rung(
-            "loudest peak", h.dbfs(h.peakDbSpl()), Origin.PREDICTED, "voice",
+            "loudest peak",
+            h.dbfs(h.peakDbSpl()),
+            Origin.PREDICTED,
+            "voice",
             "The voice's level plus 18 dB, which the loudest syllables reach (common practice)."));
     rungs.add(
-        new Rung("peak target", -targets.safeDb(), Origin.ASSUMED, "target", "Where the loudest peak should come (common practice)."));
+        new Rung(
+            "peak target",
+            -targets.safeDb(),
+            Origin.ASSUMED,
+            "target",
+            "Where the loudest peak should come (common practice)."));
     rungs.add(
         new Rung(
-            "voice", voice(h), Origin.PREDICTED, "voice",
+            "voice",
+            voice(h),
+            Origin.PREDICTED,
+            "voice",
             "Active speech level, direct and early sound, A-weighted: from effort, distance and pattern."));
     rungs.add(
         new Rung(
-            "late room", voice(h) - h.margins().clearDb(), decayMeasured ? Origin.MEASURED : Origin.PREDICTED, "room",
+            "late room",
+            voice(h) - h.margins().clearDb(),
+            decayMeasured ? Origin.MEASURED : Origin.PREDICTED,
+            "room",
             decayMeasured
                 ? "What the room sends back after 50 ms, from the decay you measured."
                 : "What the room sends back after 50 ms, predicted from its size and materials."));
     rungs.add(
         new Rung(
-            "room noise", h.dbfs(Octave.aWeightedSum(h.roomNoiseDbSpl())), noiseMeasured ? Origin.MEASURED : Origin.ASSUMED,
+            "room noise",
+            h.dbfs(Octave.aWeightedSum(h.roomNoiseDbSpl())),
+            noiseMeasured ? Origin.MEASURED : Origin.ASSUMED,
             "noise",
             noiseMeasured
                 ? "The room's noise through the microphone's pattern, from your recording, A-weighted."
                 : "No noise measured yet; a quiet bedroom is assumed."));
     rungs.add(
         new Rung(
-            "mic self-noise", h.dbfs(h.capture().selfNoiseDbA()), Origin.ASSUMED, "noise", "By the microphone's data, A-weighted."));
+            "mic self-noise",
+            h.dbfs(h.capture().selfNoiseDbA()),
+            Origin.ASSUMED,
+            "noise",
+            "By the microphone's data, A-weighted."));
     rungs.add(
         new Rung(
-            "preamp hiss", h.dbfs(h.capture().preampNoiseDbA()), Origin.ASSUMED, "noise",
+            "preamp hiss",
+            h.dbfs(h.capture().preampNoiseDbA()),
+            Origin.ASSUMED,
+            "noise",
             "Equivalent input noise of the preamp, as sound at the microphone."));
     rungs.add(
         new Rung(
-            "converter", h.dbfs(Octave.aWeightedSum(h.converterNoiseDbSpl())), Origin.PREDICTED, "noise",
+            "converter",
+            h.dbfs(Octave.aWeightedSum(h.converterNoiseDbSpl())),
+            Origin.PREDICTED,
+            "noise",
             "Rounding to " + h.capture().bits() + " bits."));
     return rungs;
   }
 
   private double y(double dbfs, double height) {
-    double share = (HIGHEST_DBFS - Math.clamp(dbfs, LOWEST_DBFS, HIGHEST_DBFS)) / (HIGHEST_DBFS - LOWEST_DBFS);
+    double share =
+        (HIGHEST_DBFS - Math.clamp(dbfs, LOWEST_DBFS, HIGHEST_DBFS)) / (HIGHEST_DBFS - LOWEST_DBFS);
     return TOP + share * (height - TOP - 12);
   }
 
@@ -139,8 +180,19 @@ public final class Ladder extends PlotPane {
       double at = y(tick, height);
       line(AXIS_X - 4, at, AXIS_X, at, "ruler");
       if (tick % 20 == 0) {
-        text(String.format(Locale.ROOT, "%.0f", tick).replace('-', '−'), AXIS_X - 7, at, TextAlignment.RIGHT, "axis");
-        text(String.format(Locale.ROOT, "%.0f", tick + h.capture().fullScaleDbSpl()).replace('-', '−'), width - 6, at, TextAlignment.RIGHT, "axis");
+        text(
+            String.format(Locale.ROOT, "%.0f", tick).replace('-', '−'),
+            AXIS_X - 7,
+            at,
+            TextAlignment.RIGHT,
+            "axis");
+        text(
+            String.format(Locale.ROOT, "%.0f", tick + h.capture().fullScaleDbSpl())
+                .replace('-', '−'),
+            width - 6,
+            at,
+            TextAlignment.RIGHT,
+            "axis");
       }
     }
     before.ifPresent(b -> ghosts(b, height));
@@ -172,7 +224,8 @@ public final class Ladder extends PlotPane {
       double top = y(from, height);
       double bottom = y(to, height);
       polyline(new double[] {x - 4, top, x, top, x, bottom, x - 4, bottom}, "bracket", mark);
-      double middle = kind == Margins.Kind.QUIET ? bottom - (bottom - top) * 0.3 : (top + bottom) / 2;
+      double middle =
+          kind == Margins.Kind.QUIET ? bottom - (bottom - top) * 0.3 : (top + bottom) / 2;
       entries.add(new Entry(middle, marginLabel(h, kind), "margin-" + mark, Optional.empty()));
     }
   }
@@ -185,12 +238,17 @@ public final class Ladder extends PlotPane {
         switch (mark) {
           case MET -> "met ●";
           case CLOSE -> "close ◆";
-          case SHORT -> String.format(Locale.ROOT, "%.0f short ▲", -h.margins().over(targets, kind));
+          case SHORT ->
+              String.format(Locale.ROOT, "%.0f short ▲", -h.margins().over(targets, kind));
         };
-    return String.format(Locale.ROOT, "%s %.0f dB, %s", name, h.margins().get(kind), said).replace('-', '−');
+    return String.format(Locale.ROOT, "%s %.0f dB, %s", name, h.margins().get(kind), said)
+        .replace('-', '−');
   }
 
-  /** Places labels in order of height, pushed apart so that none covers another, each tied to its rung by a thin line. */
+  /**
+   * Places labels in order of height, pushed apart so that none covers another, each tied to its
+   * rung by a thin line.
+   */
   private void labels(List<Entry> entries, double height) {
     entries.sort(Comparator.comparingDouble(Entry::wantedY));
     double[] at = new double[entries.size()];
@@ -207,17 +265,31 @@ public final class Ladder extends PlotPane {
     for (int i = 0; i < at.length; i++) {
       Entry entry = entries.get(i);
       double labelY = at[i];
-      Text label = text(entry.label(), LABEL_X + 8, labelY, TextAlignment.LEFT, "rung-label", entry.style());
+      Text label =
+          text(entry.label(), LABEL_X + 8, labelY, TextAlignment.LEFT, "rung-label", entry.style());
       entry
           .rung()
-          .ifPresent(
-              rung -> {
-                line(AXIS_X, entry.wantedY(), AXIS_X + 9, entry.wantedY(), "rung", rung.style(), rung.origin().style());
-                line(AXIS_X + 9, entry.wantedY(), LABEL_X + 4, labelY, "tie");
-                Tooltip.install(
-                    label,
-                    new Tooltip(String.format(Locale.ROOT, "%s: %.1f dBFS (%s). %s", rung.label(), rung.dbfs(), rung.origin().style(), rung.why())));
-              });
+          .ifPresent(rung -> {
+            line(
+                AXIS_X,
+                entry.wantedY(),
+                AXIS_X + 9,
+                entry.wantedY(),
+                "rung",
+                rung.style(),
+                rung.origin().style());
+            line(AXIS_X + 9, entry.wantedY(), LABEL_X + 4, labelY, "tie");
+            Tooltip.install(
+                label,
+                new Tooltip(
+                    String.format(
+                        Locale.ROOT,
+                        "%s: %.1f dBFS (%s). %s",
+                        rung.label(),
+                        rung.dbfs(),
+                        rung.origin().style(),
+                        rung.why())));
+          });
     }
   }
 }

@@ -8,7 +8,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import nullroom.core.Trouble;
 
-/** A number with name, unit and range. Wrong input stays in the field, with a sentence beside it; decimal comma or point. */
+/**
+ * A number with name, unit and range. Wrong input stays in the field, with a sentence beside it;
+ * decimal comma or point.
+ */
 public final class NumberField extends VBox {
   private final TextField field = new TextField();
   private final Label message = new Label();
@@ -25,7 +28,8 @@ public final class NumberField extends VBox {
    * @param highest largest number taken
    * @param onNumber receives each new number; may throw {@link Trouble}, whose sentence is shown
    */
-  public NumberField(String name, String unit, double lowest, double highest, DoubleConsumer onNumber) {
+  public NumberField(
+      String name, String unit, double lowest, double highest, DoubleConsumer onNumber) {
     this.lowest = lowest;
     this.highest = highest;
     this.onNumber = onNumber;
@@ -43,11 +47,13 @@ public final class NumberField extends VBox {
     message.managedProperty().bind(message.textProperty().isNotEmpty());
     getChildren().addAll(row, message);
     field.setOnAction(e -> commit());
-    field.focusedProperty().subscribe(focused -> {
-      if (!focused) {
-        commit();
-      }
-    });
+    field
+        .focusedProperty()
+        .subscribe(focused -> {
+          if (!focused) {
+            commit();
+          }
+        });
   }
 
   private String shown = "";
@@ -71,7 +77,8 @@ public final class NumberField extends VBox {
       return;
     }
     if (!(number >= lowest && number <= highest)) {
-      message.setText(String.format(Locale.ROOT, "must lie between %.1f and %.1f.", lowest, highest));
+      message.setText(
+          String.format(Locale.ROOT, "must lie between %.1f and %.1f.", lowest, highest));
       return;
     }
     try {

@@ -9,7 +9,10 @@ import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 
-/** A picture drawn anew from its data whenever that or its size changes; shapes carry style classes, never colours. */
+/**
+ * A picture drawn anew from its data whenever that or its size changes; shapes carry style classes,
+ * never colours.
+ */
 public abstract class PlotPane extends Pane {
   private double drawnWidth = -1;
   private double drawnHeight = -1;
@@ -51,7 +54,8 @@ public abstract class PlotPane extends Pane {
   }
 
   /** A filled rectangle. */
-  protected final Rectangle rectangle(double x, double y, double width, double height, String... styles) {
+  protected final Rectangle rectangle(
+      double x, double y, double width, double height, String... styles) {
     Rectangle r = new Rectangle(x, y, Math.max(0, width), Math.max(0, height));
     r.getStyleClass().addAll(styles);
     getChildren().add(r);
@@ -74,8 +78,11 @@ public abstract class PlotPane extends Pane {
     return p;
   }
 
-  /** Text whose anchor is at x: its left end, middle or right end by the alignment; y is its middle. */
-  protected final Text text(String words, double x, double y, TextAlignment anchor, String... styles) {
+  /**
+   * Text whose anchor is at x: its left end, middle or right end by the alignment; y is its middle.
+   */
+  protected final Text text(
+      String words, double x, double y, TextAlignment anchor, String... styles) {
     Text text = new Text(words);
     text.getStyleClass().add("plot-text");
     text.getStyleClass().addAll(styles);
@@ -83,7 +90,10 @@ public abstract class PlotPane extends Pane {
     getChildren().add(text);
     text.applyCss();
     double width = text.getLayoutBounds().getWidth();
-    text.setX(anchor == TextAlignment.LEFT ? x : anchor == TextAlignment.CENTER ? x - width / 2 : x - width);
+    text.setX(
+        anchor == TextAlignment.LEFT
+            ? x
+            : anchor == TextAlignment.CENTER ? x - width / 2 : x - width);
     text.setY(y);
     return text;
   }

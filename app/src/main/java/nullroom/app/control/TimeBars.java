@@ -12,7 +12,8 @@ public final class TimeBars {
   /** Taller rooms than this in seconds are cut: they are far from any goal. */
   private static final double LONGEST_SHOWN = 4;
 
-  private final BandPlot plot = new BandPlot("reverberation time T20, s", t -> String.format(Locale.ROOT, "%.2f", t));
+  private final BandPlot plot =
+      new BandPlot("reverberation time T20, s", t -> String.format(Locale.ROOT, "%.2f", t));
 
   /** The picture. */
   public BandPlot plot() {
@@ -22,13 +23,18 @@ public final class TimeBars {
   /** What is shown. */
   public void show(List<BandPlot.Series> series, Goal goal) {
     double longest =
-        series.stream().flatMapToDouble(s -> Arrays.stream(s.figures())).filter(Double::isFinite).max().orElse(1);
+        series.stream()
+            .flatMapToDouble(s -> Arrays.stream(s.figures()))
+            .filter(Double::isFinite)
+            .max()
+            .orElse(1);
     double top = Math.max(0.6, Math.ceil(Math.min(longest, LONGEST_SHOWN) * 5) / 5);
     plot.setAxis(0, top, top > 1.5 ? 0.5 : 0.2);
     double[] low = new double[Octave.COUNT];
     double[] high = new double[Octave.COUNT];
     Arrays.fill(low, goal.shortestSeconds());
     Arrays.fill(high, goal.longestSeconds());
-    plot.show(series, Optional.of(new BandPlot.Reference("suits the goal", high, Optional.of(low))));
+    plot.show(
+        series, Optional.of(new BandPlot.Reference("suits the goal", high, Optional.of(low))));
   }
 }

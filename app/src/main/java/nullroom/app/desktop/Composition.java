@@ -39,7 +39,8 @@ import nullroom.io.book.RoomBook;
 public final class Composition {
   private static final int FLUSH_SECONDS = 10;
 
-  private final ExecutorService saver = Executors.newSingleThreadExecutor(Thread.ofPlatform().name("saver").factory());
+  private final ExecutorService saver =
+      Executors.newSingleThreadExecutor(Thread.ofPlatform().name("saver").factory());
   private final ExecutorService background = Executors.newVirtualThreadPerTaskExecutor();
   private final BookSession session;
   private final Work work;
@@ -50,8 +51,11 @@ public final class Composition {
   /** Opens a book. Call on the FX thread. */
   public Composition(BookFolder folder, RoomBook book) {
     work = new Work(background);
-    session = new BookSession(folder, book, saver, sentence -> Platform.runLater(() -> work.say(sentence)));
-    Desk desk = new Desk(session, work, () -> DemoBook.device(session.book()), Clock.systemDefaultZone());
+    session =
+        new BookSession(
+            folder, book, saver, sentence -> Platform.runLater(() -> work.say(sentence)));
+    Desk desk =
+        new Desk(session, work, () -> DemoBook.device(session.book()), Clock.systemDefaultZone());
     listen = new ListenModel(desk);
     ring = new RingModel(desk);
     RoomModel room = new RoomModel(desk);
@@ -98,7 +102,10 @@ public final class Composition {
     return work;
   }
 
-  /** Opens a sound file where it fits: at the station shown if that measures sound, else by what it holds. */
+  /**
+   * Opens a sound file where it fits: at the station shown if that measures sound, else by what it
+   * holds.
+   */
   public void open(Station shown, Path file) {
     switch (shown) {
       case LISTEN -> listen.open(file);
@@ -106,7 +113,8 @@ public final class Composition {
       case ROOM, DRESS, MIC, LEVEL ->
           work.start(
               "Looking at " + file.getFileName(),
-              progress -> DecayAnalysis.ofImpulses(SoundFile.readChannel(file, 0), Octave.ALL).takes(),
+              progress ->
+                  DecayAnalysis.ofImpulses(SoundFile.readChannel(file, 0), Octave.ALL).takes(),
               claps -> {
                 Station fits = claps > 0 ? Station.RING : Station.LISTEN;
                 shell.stationProperty().set(fits);
@@ -121,7 +129,8 @@ public final class Composition {
     saver.shutdown();
     try {
       if (!saver.awaitTermination(FLUSH_SECONDS, TimeUnit.SECONDS)) {
-        System.err.println("nullroom: the book could not be saved in time: " + session.folder().path());
+        System.err.println(
+            "nullroom: the book could not be saved in time: " + session.folder().path());
       }
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
@@ -138,7 +147,9 @@ public final class Composition {
     }
 
     static String resource(String name) {
-      return java.util.Objects.requireNonNull(Composition.class.getResource("/nullroom/app/" + name), name).toExternalForm();
+      return java.util.Objects.requireNonNull(
+              Composition.class.getResource("/nullroom/app/" + name), name)
+          .toExternalForm();
     }
   }
 }

@@ -7,9 +7,9 @@ import java.util.Optional;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Air;
 import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Directivity;
 import nullroom.core.acoustics.MicrophoneType;
-import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Pattern;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.predict.Goal;
@@ -67,7 +67,8 @@ public final class DemoBook {
         List.of(Patch.rectangle("skylight", "ceiling", 1.8, 1.2, 0.8, 1.0, "glass_double_10")),
         List.of(
             new LooseObject("single bed", Bands.of(0.3, 0.6, 1.0, 1.4, 1.6, 1.6, 1.6, 1.6)),
-            new LooseObject("clothes rail, half full", Bands.of(0.07, 0.2, 0.45, 0.65, 0.75, 0.8, 0.8, 0.8))),
+            new LooseObject(
+                "clothes rail, half full", Bands.of(0.07, 0.2, 0.45, 0.65, 0.75, 0.8, 0.8, 0.8))),
         Optional.of(new Talker(lips, new Aim(0, 0), VocalEffort.NORMAL, Directivity.VOICE)),
         Optional.of(new PlacedMicrophone(capsule, Aim.along(lips.minus(capsule)), capture)),
         Optional.of(NOISE));
@@ -76,7 +77,8 @@ public final class DemoBook {
   /** The device that stands in the real loft as the book describes it now. */
   static AudioDevice device(RoomBook book) {
     Room room = book.room();
-    Heard heard = Heard.of(room, Statistics.of(room).seconds().with(TRUTH, (t, factor) -> t * factor));
+    Heard heard =
+        Heard.of(room, Statistics.of(room).seconds().with(TRUTH, (t, factor) -> t * factor));
     return new SimulatedDevice(heard, room.air().speedOfSound(), SEED);
   }
 
@@ -84,7 +86,12 @@ public final class DemoBook {
   public static RoomBook create(Path folder) {
     BookFolder place = new BookFolder(folder);
     RoomBook bare =
-        new RoomBook("The loft over the bakery", Goal.SPOKEN_ON_CAMERA, room(), Optional.empty(), Optional.empty());
+        new RoomBook(
+            "The loft over the bakery",
+            Goal.SPOKEN_ON_CAMERA,
+            room(),
+            Optional.empty(),
+            Optional.empty());
     AudioDevice device = device(bare);
     Samples quiet = device.record(AudioDevice.Prompt.QUIET, NOISE_SECONDS, Progress.NONE);
     Samples claps = device.record(AudioDevice.Prompt.CLAPS, CLAP_SECONDS, Progress.NONE);

@@ -29,7 +29,10 @@ import nullroom.core.predict.Margins;
 import nullroom.io.book.BookFolder;
 import nullroom.io.book.RoomBook;
 
-/** Starts the desktop: in a window where there is a display, in text and pictures where there is none. */
+/**
+ * Starts the desktop: in a window where there is a display, in text and pictures where there is
+ * none.
+ */
 public final class Desktop {
   private static final int WIDTH = 1280;
   private static final int HEIGHT = 800;
@@ -44,7 +47,9 @@ public final class Desktop {
 
   private static void needDisplay() {
     if (!hasDisplay()) {
-      throw new Trouble.BadField("", "there is no display; try “nullroom --demo”, “nullroom tour DIR” or “nullroom --help”");
+      throw new Trouble.BadField(
+          "",
+          "there is no display; try “nullroom --demo”, “nullroom tour DIR” or “nullroom --help”");
     }
   }
 
@@ -91,7 +96,11 @@ public final class Desktop {
 
   private static RoomBook firstBook() {
     return new RoomBook(
-        "My room", Goal.SPOKEN_ON_CAMERA, FirstRoom.room(), java.util.Optional.empty(), java.util.Optional.empty());
+        "My room",
+        Goal.SPOKEN_ON_CAMERA,
+        FirstRoom.room(),
+        java.util.Optional.empty(),
+        java.util.Optional.empty());
   }
 
   private static void remember(Path book) {
@@ -99,7 +108,8 @@ public final class Desktop {
       Files.createDirectories(home());
       Files.writeString(home().resolve("last-book"), book.toString());
     } catch (IOException e) {
-      System.err.println("nullroom: cannot remember this book for the next start: " + e.getMessage());
+      System.err.println(
+          "nullroom: cannot remember this book for the next start: " + e.getMessage());
     }
   }
 
@@ -129,26 +139,41 @@ public final class Desktop {
   private static void say(RoomBook book) {
     Heard heard = book.heard();
     Margins targets = book.goal().targets();
-    System.out.printf(Locale.ROOT, "%s, %s%n", book.name(), book.goal().label().toLowerCase(Locale.ROOT));
+    System.out.printf(
+        Locale.ROOT, "%s, %s%n", book.name(), book.goal().label().toLowerCase(Locale.ROOT));
     book.noise()
-        .ifPresent(n -> System.out.printf(Locale.ROOT, "noise   %.0f dBA, NC-%d (measured)%n", n.laeqDbSpl(), n.nc()));
+        .ifPresent(n ->
+            System.out.printf(
+                Locale.ROOT, "noise   %.0f dBA, NC-%d (measured)%n", n.laeqDbSpl(), n.nc()));
     book.decay()
         .flatMap(d -> d.report().tMidSeconds().stream().boxed().findFirst())
-        .ifPresent(t -> System.out.printf(Locale.ROOT, "decay   %.2f s at mid frequencies (measured)%n", t));
+        .ifPresent(t ->
+            System.out.printf(Locale.ROOT, "decay   %.2f s at mid frequencies (measured)%n", t));
     System.out.printf(
-        Locale.ROOT, "voice   %.0f dBA at the microphone, %.0f cm away%n", Octave.aWeightedSum(heard.directDbSpl()),
+        Locale.ROOT,
+        "voice   %.0f dBA at the microphone, %.0f cm away%n",
+        Octave.aWeightedSum(heard.directDbSpl()),
         heard.distanceMetres() * 100);
     for (Margins.Kind kind : Margins.Kind.values()) {
       System.out.printf(
-          Locale.ROOT, "%-7s %.0f dB, target %.0f: %s%n", kind.name().toLowerCase(Locale.ROOT), heard.margins().get(kind),
-          targets.get(kind), heard.margins().mark(targets, kind).name().toLowerCase(Locale.ROOT));
+          Locale.ROOT,
+          "%-7s %.0f dB, target %.0f: %s%n",
+          kind.name().toLowerCase(Locale.ROOT),
+          heard.margins().get(kind),
+          targets.get(kind),
+          heard.margins().mark(targets, kind).name().toLowerCase(Locale.ROOT));
     }
     System.out.println("next moves:");
     List<Move> moves = Adviser.moves(book.room(), targets, book::heard);
     for (Move move : moves.subList(0, Math.min(3, moves.size()))) {
       System.out.printf(
-          Locale.ROOT, "  %s: %+.1f dB on %s, cost %d, %d minutes%n", move.name(), move.gainDb(),
-          heard.margins().weakest(targets).name().toLowerCase(Locale.ROOT), move.cost(), move.minutes());
+          Locale.ROOT,
+          "  %s: %+.1f dB on %s, cost %d, %d minutes%n",
+          move.name(),
+          move.gainDb(),
+          heard.margins().weakest(targets).name().toLowerCase(Locale.ROOT),
+          move.cost(),
+          move.minutes());
     }
   }
 
@@ -170,7 +195,9 @@ public final class Desktop {
       onFx(() -> select(window, station));
       settle();
       WritableImage image = onFx(() -> stage.getScene().snapshot(null));
-      Path file = folder.resolve((station.ordinal() + 1) + "-" + station.label().toLowerCase(Locale.ROOT) + ".png");
+      Path file =
+          folder.resolve(
+              (station.ordinal() + 1) + "-" + station.label().toLowerCase(Locale.ROOT) + ".png");
       write(image, file);
       pictures.add(file);
     }
@@ -184,7 +211,10 @@ public final class Desktop {
     return station;
   }
 
-  /** Lets what was asked of other threads come back: two rounds through the FX thread around a layout. */
+  /**
+   * Lets what was asked of other threads come back: two rounds through the FX thread around a
+   * layout.
+   */
   private static void settle() {
     for (int i = 0; i < 3; i++) {
       onFx(() -> 0);
@@ -201,7 +231,9 @@ public final class Desktop {
     int w = (int) image.getWidth();
     int h = (int) image.getHeight();
     int[] pixels = new int[w * h];
-    image.getPixelReader().getPixels(0, 0, w, h, javafx.scene.image.PixelFormat.getIntArgbInstance(), pixels, 0, w);
+    image
+        .getPixelReader()
+        .getPixels(0, 0, w, h, javafx.scene.image.PixelFormat.getIntArgbInstance(), pixels, 0, w);
     BufferedImage picture = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
     picture.setRGB(0, 0, w, h, pixels, 0, w);
     try {
@@ -233,14 +265,13 @@ public final class Desktop {
     start();
     CountDownLatch closed = new CountDownLatch(1);
     Composition window = onFx(() -> new Composition(folder, book));
-    onFx(
-        () -> {
-          Stage stage = stage(window, WIDTH, HEIGHT);
-          stage.setMinWidth(1024);
-          stage.setMinHeight(700);
-          stage.setOnHidden(e -> closed.countDown());
-          return stage;
-        });
+    onFx(() -> {
+      Stage stage = stage(window, WIDTH, HEIGHT);
+      stage.setMinWidth(1024);
+      stage.setMinHeight(700);
+      stage.setOnHidden(e -> closed.countDown());
+      return stage;
+    });
     try {
       closed.await();
     } catch (InterruptedException e) {
@@ -258,14 +289,13 @@ public final class Desktop {
 
   private static <T> T onFx(Callable<T> call) {
     CompletableFuture<T> result = new CompletableFuture<>();
-    Platform.runLater(
-        () -> {
-          try {
-            result.complete(call.call());
-          } catch (Exception e) {
-            result.completeExceptionally(e);
-          }
-        });
+    Platform.runLater(() -> {
+      try {
+        result.complete(call.call());
+      } catch (Exception e) {
+        result.completeExceptionally(e);
+      }
+    });
     try {
       return result.join();
     } catch (java.util.concurrent.CompletionException e) {

@@ -34,8 +34,12 @@ public final class DressModel {
   /** A model on a desk. */
   public DressModel(Desk desk) {
     this.desk = desk;
-    answer = Bindings.createStringBinding(this::sayAnswer, desk.session().bookProperty(), hanging, surface);
-    meaning = Bindings.createStringBinding(this::sayMeaning, desk.session().bookProperty(), hanging, surface);
+    answer =
+        Bindings.createStringBinding(
+            this::sayAnswer, desk.session().bookProperty(), hanging, surface);
+    meaning =
+        Bindings.createStringBinding(
+            this::sayMeaning, desk.session().bookProperty(), hanging, surface);
     figure = Bindings.createStringBinding(this::sayFigure, desk.session().bookProperty());
   }
 
@@ -85,10 +89,13 @@ public final class DressModel {
 
   private static boolean isTreatment(Patch patch) {
     return patch.finish() instanceof Finish.Listed listed
-        && (Materials.get(listed.materialId()).category().equals("absorber") || listed.materialId().startsWith("rug"));
+        && (Materials.get(listed.materialId()).category().equals("absorber")
+            || listed.materialId().startsWith("rug"));
   }
 
-  /** The chosen piece on the chosen surface; empty where it does not fit or something hangs there. */
+  /**
+   * The chosen piece on the chosen surface; empty where it does not fit or something hangs there.
+   */
   public Optional<Patch> proposal() {
     return room().surfaceNames().contains(surface.get())
         ? hanging.get().patchOn(room(), surface.get())
@@ -110,15 +117,26 @@ public final class DressModel {
     if (proposal.isEmpty()) {
       boolean taken = room().patches().stream().anyMatch(p -> p.surface().equals(surface.get()));
       return taken
-          ? "Something is on " + Hanging.surfaceLabel(surface.get()) + " already. Choose another surface in the picture."
-          : "A " + name() + " does not belong on " + Hanging.surfaceLabel(surface.get()) + ". Choose another surface in the picture.";
+          ? "Something is on "
+              + Hanging.surfaceLabel(surface.get())
+              + " already. Choose another surface in the picture."
+          : "A "
+              + name()
+              + " does not belong on "
+              + Hanging.surfaceLabel(surface.get())
+              + ". Choose another surface in the picture.";
     }
     Heard now = book().heard();
     Heard then = book().heard(room().plus(proposal.get()));
     double clear = then.margins().clearDb() - now.margins().clearDb();
     return String.format(
-        Locale.ROOT, "A %s on %s would buy %.1f dB of Clear: from %.1f to %.1f dB, and the goal asks for %.0f.", name(),
-        Hanging.surfaceLabel(surface.get()), clear, now.margins().clearDb(), then.margins().clearDb(),
+        Locale.ROOT,
+        "A %s on %s would buy %.1f dB of Clear: from %.1f to %.1f dB, and the goal asks for %.0f.",
+        name(),
+        Hanging.surfaceLabel(surface.get()),
+        clear,
+        now.margins().clearDb(),
+        then.margins().clearDb(),
         goal().targets().get(Margins.Kind.CLEAR));
   }
 
@@ -128,8 +146,11 @@ public final class DressModel {
 
   private String sayMeaning() {
     return String.format(
-        Locale.ROOT, "%s: about %d in money and %d minutes. Cloth works from about 500 Hz up; bass needs depth.",
-        hanging.get().label(), hanging.get().cost(), hanging.get().minutes());
+        Locale.ROOT,
+        "%s: about %d in money and %d minutes. Cloth works from about 500 Hz up; bass needs depth.",
+        hanging.get().label(),
+        hanging.get().cost(),
+        hanging.get().minutes());
   }
 
   private String sayFigure() {
@@ -140,7 +161,9 @@ public final class DressModel {
   /** Hangs the proposal. */
   public void hang() {
     Patch patch =
-        proposal().orElseThrow(() -> new Trouble.BadField(surface.get(), "nothing can be hung there now"));
+        proposal()
+            .orElseThrow(
+                () -> new Trouble.BadField(surface.get(), "nothing can be hung there now"));
     desk.session().edit("Hang a " + patch.name(), b -> b.with(b.room().plus(patch)));
   }
 

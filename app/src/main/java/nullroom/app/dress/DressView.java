@@ -39,7 +39,9 @@ public final class DressView {
     model.surfaceProperty().subscribe(this::refresh);
     model.hangingProperty().subscribe(this::refresh);
     refresh();
-    node = StationFrame.of(Station.DRESS, model.answer(), pictures, model.meaning(), controls(desk), desk.work());
+    node =
+        StationFrame.of(
+            Station.DRESS, model.answer(), pictures, model.meaning(), controls(desk), desk.work());
   }
 
   private Node controls(Desk desk) {
@@ -54,7 +56,10 @@ public final class DressView {
 
           @Override
           public Hanging fromString(String label) {
-            return Arrays.stream(Hanging.values()).filter(h -> h.label().equals(label)).findFirst().orElseThrow();
+            return Arrays.stream(Hanging.values())
+                .filter(h -> h.label().equals(label))
+                .findFirst()
+                .orElseThrow();
           }
         });
     what.valueProperty().bindBidirectional(model.hangingProperty());
@@ -66,12 +71,15 @@ public final class DressView {
     hang.disableProperty()
         .bind(
             javafx.beans.binding.Bindings.createBooleanBinding(
-                () -> model.proposal().isEmpty(), desk.session().bookProperty(), model.surfaceProperty(),
+                () -> model.proposal().isEmpty(),
+                desk.session().bookProperty(),
+                model.surfaceProperty(),
                 model.hangingProperty()));
     Button down = new Button("Take the last one down");
     down.setOnAction(e -> model.takeDown());
     Label caution =
-        new Label("Weigh stands down, keep cloth off lamps and heaters and exits free; ask before drilling.");
+        new Label(
+            "Weigh stands down, keep cloth off lamps and heaters and exits free; ask before drilling.");
     caution.getStyleClass().add("caution");
     caution.setWrapText(true);
     HBox row = new HBox(what, hang, down);
@@ -83,8 +91,12 @@ public final class DressView {
     foldOut.show(model.room(), model.proposal());
     foldOut.select(model.surfaceProperty().get());
     List<BandPlot.Series> series = new ArrayList<>();
-    series.add(new BandPlot.Series("now", BandPlot.Origin.PREDICTED, model.secondsNow(), "before-bar"));
-    model.secondsThen().ifPresent(then -> series.add(new BandPlot.Series("with it", BandPlot.Origin.PREDICTED, then, "now-bar")));
+    series.add(
+        new BandPlot.Series("now", BandPlot.Origin.PREDICTED, model.secondsNow(), "before-bar"));
+    model
+        .secondsThen()
+        .ifPresent(then ->
+            series.add(new BandPlot.Series("with it", BandPlot.Origin.PREDICTED, then, "now-bar")));
     times.show(series, model.goal());
   }
 

@@ -1,4 +1,7 @@
-/** The treatment station: hang one piece on a surface and see what it buys before hanging it. A model without nodes, a view without decisions. */
+/**
+ * The treatment station: hang one piece on a surface and see what it buys before hanging it. A
+ * model without nodes, a view without decisions.
+ */
 @NullMarked
 package nullroom.app.dress;
 

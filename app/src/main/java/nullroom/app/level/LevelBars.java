@@ -5,7 +5,10 @@ import javafx.scene.text.TextAlignment;
 import nullroom.app.control.PlotPane;
 import nullroom.core.acoustics.VocalEffort;
 
-/** Where each vocal effort lands at the present gain: average to loudest peak on one dBFS scale, the present one marked. */
+/**
+ * Where each vocal effort lands at the present gain: average to loudest peak on one dBFS scale, the
+ * present one marked.
+ */
 final class LevelBars extends PlotPane {
   private static final double LEFT = 120;
   private static final double LOWEST = -60;
@@ -19,7 +22,8 @@ final class LevelBars extends PlotPane {
   }
 
   private static double x(double dbfs, double width) {
-    return LEFT + (Math.clamp(dbfs, LOWEST, HIGHEST) - LOWEST) / (HIGHEST - LOWEST) * (width - LEFT - 20);
+    return LEFT
+        + (Math.clamp(dbfs, LOWEST, HIGHEST) - LOWEST) / (HIGHEST - LOWEST) * (width - LEFT - 20);
   }
 
   @Override
@@ -29,7 +33,12 @@ final class LevelBars extends PlotPane {
     text("clipped", (x(0, width) + x(HIGHEST, width)) / 2, 10, TextAlignment.CENTER, "axis");
     for (double tick = LOWEST; tick <= 0; tick += 10) {
       line(x(tick, width), 20, x(tick, width), bottom, "grid");
-      text(String.format(Locale.ROOT, "%.0f", tick).replace('-', '−'), x(tick, width), bottom + 12, TextAlignment.CENTER, "axis");
+      text(
+          String.format(Locale.ROOT, "%.0f", tick).replace('-', '−'),
+          x(tick, width),
+          bottom + 12,
+          TextAlignment.CENTER,
+          "axis");
     }
     text("dBFS", LEFT - 24, bottom + 12, TextAlignment.RIGHT, "axis");
     double target = x(model.targetDbfs(), width);
@@ -50,12 +59,30 @@ final class LevelBars extends PlotPane {
     double middle = top + slot / 2;
     double thick = Math.min(26, slot * 0.5);
     text(name(effort), LEFT - 10, middle, TextAlignment.RIGHT, now ? "figure" : "axis");
-    rectangle(from, middle - thick / 2, to - from, thick, "bar", now ? "now-bar" : "before-bar", "predicted");
-    line(to, middle - thick / 2 - 3, to, middle + thick / 2 + 3, peak > 0 ? "over-mark" : "peak-mark");
-    text(String.format(Locale.ROOT, "%.0f", peak).replace('-', '−'), to + 6, middle, TextAlignment.LEFT, "figure");
+    rectangle(
+        from,
+        middle - thick / 2,
+        to - from,
+        thick,
+        "bar",
+        now ? "now-bar" : "before-bar",
+        "predicted");
+    line(
+        to,
+        middle - thick / 2 - 3,
+        to,
+        middle + thick / 2 + 3,
+        peak > 0 ? "over-mark" : "peak-mark");
+    text(
+        String.format(Locale.ROOT, "%.0f", peak).replace('-', '−'),
+        to + 6,
+        middle,
+        TextAlignment.LEFT,
+        "figure");
   }
 
   static String name(VocalEffort effort) {
-    return effort.name().charAt(0) + effort.name().substring(1).toLowerCase(Locale.ROOT).replace('_', ' ');
+    return effort.name().charAt(0)
+        + effort.name().substring(1).toLowerCase(Locale.ROOT).replace('_', ' ');
   }
 }

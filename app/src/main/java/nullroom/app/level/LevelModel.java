@@ -28,7 +28,8 @@ public final class LevelModel {
     meaning = Bindings.createStringBinding(this::sayMeaning, desk.session().bookProperty());
     figure =
         Bindings.createStringBinding(
-            () -> String.format(Locale.ROOT, "peak %.0f dBFS", peakDbfs(effort())).replace('-', '−'),
+            () ->
+                String.format(Locale.ROOT, "peak %.0f dBFS", peakDbfs(effort())).replace('-', '−'),
             desk.session().bookProperty());
   }
 
@@ -56,7 +57,8 @@ public final class LevelModel {
   }
 
   private static PlacedMicrophone microphone(Room room) {
-    return room.microphone().orElseThrow(() -> new Trouble.BadField("microphone", "this room has none"));
+    return room.microphone()
+        .orElseThrow(() -> new Trouble.BadField("microphone", "this room has none"));
   }
 
   /** How loud the voice is. */
@@ -76,7 +78,8 @@ public final class LevelModel {
 
   private Heard heard(VocalEffort effort) {
     Talker t = talker(book().room());
-    return book().heard(book().room().withTalker(new Talker(t.at(), t.aim(), effort, t.directivity())));
+    return book()
+        .heard(book().room().withTalker(new Talker(t.at(), t.aim(), effort, t.directivity())));
   }
 
   /** Loudest expected peak with another effort at the same gain. */
@@ -103,7 +106,8 @@ public final class LevelModel {
             "Turn the gain",
             b -> {
               PlacedMicrophone m = microphone(b.room());
-              return b.with(b.room().withMicrophone(m.with(m.capture().withGainDb(Math.rint(gain)))));
+              return b.with(
+                  b.room().withMicrophone(m.with(m.capture().withGainDb(Math.rint(gain)))));
             });
   }
 
@@ -114,21 +118,33 @@ public final class LevelModel {
             "Change the effort",
             b -> {
               Talker t = talker(b.room());
-              return b.with(b.room().withTalker(new Talker(t.at(), t.aim(), effort, t.directivity())));
+              return b.with(
+                  b.room().withTalker(new Talker(t.at(), t.aim(), effort, t.directivity())));
             });
   }
 
   private String sayAnswer() {
     double peak = peakDbfs(effort());
     double change = rightGainDb() - gainDb();
-    String where = String.format(Locale.ROOT, "The loudest peak should come to %.0f dBFS", peak).replace('-', '−');
+    String where =
+        String.format(Locale.ROOT, "The loudest peak should come to %.0f dBFS", peak)
+            .replace('-', '−');
     if (peak > 0) {
-      return where + ", beyond full scale: that is beyond repair. Turn the gain down to " + Math.round(rightGainDb()) + " dB.";
+      return where
+          + ", beyond full scale: that is beyond repair. Turn the gain down to "
+          + Math.round(rightGainDb())
+          + " dB.";
     }
     if (Math.abs(change) < 1) {
       return where + ", where it belongs.";
     }
-    return String.format(Locale.ROOT, "%s. Set the gain to %.0f dB (%+.0f) for %.0f dBFS.", where, rightGainDb(), change, targetDbfs())
+    return String.format(
+            Locale.ROOT,
+            "%s. Set the gain to %.0f dB (%+.0f) for %.0f dBFS.",
+            where,
+            rightGainDb(),
+            change,
+            targetDbfs())
         .replace("-", "−");
   }
 

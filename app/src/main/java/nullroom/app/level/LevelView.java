@@ -30,20 +30,24 @@ public final class LevelView {
         new StringConverter<>() {
           @Override
           public String toString(VocalEffort e) {
-            return e == null ? "" : LevelBars.name(e) + ", " + Math.round(e.levelDbA()) + " dBA at 1 m";
+            return e == null
+                ? ""
+                : LevelBars.name(e) + ", " + Math.round(e.levelDbA()) + " dBA at 1 m";
           }
 
           @Override
           public VocalEffort fromString(String text) {
-            return Arrays.stream(VocalEffort.values()).filter(e -> toString(e).equals(text)).findFirst().orElseThrow();
+            return Arrays.stream(VocalEffort.values())
+                .filter(e -> toString(e).equals(text))
+                .findFirst()
+                .orElseThrow();
           }
         });
-    effort.setOnAction(
-        e -> {
-          if (effort.getValue() != null && effort.getValue() != model.effort()) {
-            model.setEffort(effort.getValue());
-          }
-        });
+    effort.setOnAction(e -> {
+      if (effort.getValue() != null && effort.getValue() != model.effort()) {
+        model.setEffort(effort.getValue());
+      }
+    });
     Button set = new Button("Set the right gain");
     set.setId("set-gain");
     set.getStyleClass().add("action");
@@ -60,9 +64,17 @@ public final class LevelView {
         };
     desk.session().bookProperty().subscribe(refresh);
     refresh.run();
-    Label caution = new Label("Turn headphones down before you turn gain up: sudden peaks harm hearing.");
+    Label caution =
+        new Label("Turn headphones down before you turn gain up: sudden peaks harm hearing.");
     caution.getStyleClass().add("caution");
-    node = StationFrame.of(Station.LEVEL, model.answer(), bars, model.meaning(), new VBox(6, gain, row, caution), desk.work());
+    node =
+        StationFrame.of(
+            Station.LEVEL,
+            model.answer(),
+            bars,
+            model.meaning(),
+            new VBox(6, gain, row, caution),
+            desk.work());
   }
 
   /** The nodes. */

@@ -51,7 +51,10 @@ public final class ListenModel {
 
   /** Room noise as measured, or as assumed before. */
   public Bands noise() {
-    return book().noise().map(NoiseMeasurement::octaveDbSpl).orElse(book().room().noiseDbSpl().orElse(Heard.ASSUMED_NOISE_DB_SPL));
+    return book()
+        .noise()
+        .map(NoiseMeasurement::octaveDbSpl)
+        .orElse(book().room().noiseDbSpl().orElse(Heard.ASSUMED_NOISE_DB_SPL));
   }
 
   /** Whether it was measured. */
@@ -61,7 +64,10 @@ public final class ListenModel {
 
   /** The highest spectrum of this shape at which Quiet still holds. */
   public Optional<Bands> quietLine() {
-    return desk.session().heardProperty().get().quietLine(noise(), book().goal().targets().quietDb());
+    return desk.session()
+        .heardProperty()
+        .get()
+        .quietLine(noise(), book().goal().targets().quietDb());
   }
 
   private String sayAnswer() {
@@ -72,31 +78,47 @@ public final class ListenModel {
             ? String.format(Locale.ROOT, "Yes, with %.0f dB to spare", over)
             : String.format(Locale.ROOT, "Not yet: %.0f dB too loud", -over);
     return verdict
-        + String.format(Locale.ROOT, " for “%s” with this microphone here.", book().goal().label().toLowerCase(Locale.ROOT))
+        + String.format(
+            Locale.ROOT,
+            " for “%s” with this microphone here.",
+            book().goal().label().toLowerCase(Locale.ROOT))
         + (measured() ? "" : " This is a guess until you listen.");
   }
 
   private String sayMeaning() {
     return book()
         .noise()
-        .map(
-            n ->
-                String.format(
-                    Locale.ROOT,
-                    "%.0f dBA, NC-%d decided at %s Hz, measured %s. Bars under the quiet line are no trouble; a bar that"
-                        + " reaches it is what a listener hears in the pauses.",
-                    n.laeqDbSpl(), n.nc(), n.ncBandHz() >= 1000 ? Math.round(n.ncBandHz() / 1000) + "k" : Math.round(n.ncBandHz()),
-                    n.taken().replace('T', ' ')))
-        .orElse("Switch off what you can, keep still, and listen for ten seconds, or drop a recording of the quiet room here.");
+        .map(n ->
+            String.format(
+                Locale.ROOT,
+                "%.0f dBA, NC-%d decided at %s Hz, measured %s. Bars under the quiet line are no trouble; a bar that"
+                    + " reaches it is what a listener hears in the pauses.",
+                n.laeqDbSpl(),
+                n.nc(),
+                n.ncBandHz() >= 1000
+                    ? Math.round(n.ncBandHz() / 1000) + "k"
+                    : Math.round(n.ncBandHz()),
+                n.taken().replace('T', ' ')))
+        .orElse(
+            "Switch off what you can, keep still, and listen for ten seconds, or drop a recording of the quiet room here.");
   }
 
   private String sayFigure() {
-    return book().noise().map(n -> String.format(Locale.ROOT, "%.0f dBA", n.laeqDbSpl())).orElse("not heard yet");
+    return book()
+        .noise()
+        .map(n -> String.format(Locale.ROOT, "%.0f dBA", n.laeqDbSpl()))
+        .orElse("not heard yet");
   }
 
   /** Listens for ten seconds and keeps the result. */
   public void listen() {
-    desk.record("Listening for ten seconds", AudioDevice.Prompt.QUIET, SECONDS, "noise", this::measure, this::keep);
+    desk.record(
+        "Listening for ten seconds",
+        AudioDevice.Prompt.QUIET,
+        SECONDS,
+        "noise",
+        this::measure,
+        this::keep);
   }
 
   /** Measures a sound file of the quiet room. */

@@ -19,7 +19,8 @@ public final class ListenView {
 
   /** A view of a model. */
   public ListenView(ListenModel model, Desk desk) {
-    BandPlot plot = new BandPlot("octave level, dB SPL", figure -> String.format(Locale.ROOT, "%.0f", figure));
+    BandPlot plot =
+        new BandPlot("octave level, dB SPL", figure -> String.format(Locale.ROOT, "%.0f", figure));
     plot.setAxis(0, 70, 10);
     Runnable refresh =
         () ->
@@ -28,8 +29,11 @@ public final class ListenView {
                     new BandPlot.Series(
                         model.measured() ? "room, measured" : "room, assumed",
                         model.measured() ? BandPlot.Origin.MEASURED : BandPlot.Origin.ASSUMED,
-                        model.noise().toArray(), "noise-bar")),
-                model.quietLine().map(q -> new BandPlot.Reference("quiet line", q.toArray(), Optional.empty())));
+                        model.noise().toArray(),
+                        "noise-bar")),
+                model
+                    .quietLine()
+                    .map(q -> new BandPlot.Reference("quiet line", q.toArray(), Optional.empty())));
     desk.session().bookProperty().subscribe(refresh);
     refresh.run();
     Button listen = new Button("Listen for ten seconds");
@@ -41,7 +45,9 @@ public final class ListenView {
     hint.getStyleClass().add("soft");
     HBox controls = new HBox(listen, FilePick.button(model::open), hint);
     controls.getStyleClass().add("row");
-    node = StationFrame.of(Station.LISTEN, model.answer(), plot, model.meaning(), controls, desk.work());
+    node =
+        StationFrame.of(
+            Station.LISTEN, model.answer(), plot, model.meaning(), controls, desk.work());
   }
 
   /** The nodes. */

@@ -35,7 +35,8 @@ public final class MicModel {
     meaning = Bindings.createStringBinding(this::sayMeaning, desk.session().bookProperty());
     figure =
         Bindings.createStringBinding(
-            () -> String.format(Locale.ROOT, "%.0f cm", 100 * distanceMetres()), desk.session().bookProperty());
+            () -> String.format(Locale.ROOT, "%.0f cm", 100 * distanceMetres()),
+            desk.session().bookProperty());
   }
 
   /** The sentence under the question. */
@@ -58,11 +59,17 @@ public final class MicModel {
   }
 
   private Talker talker() {
-    return book().room().talker().orElseThrow(() -> new Trouble.BadField("talker", "this room has none"));
+    return book()
+        .room()
+        .talker()
+        .orElseThrow(() -> new Trouble.BadField("talker", "this room has none"));
   }
 
   private PlacedMicrophone microphone() {
-    return book().room().microphone().orElseThrow(() -> new Trouble.BadField("microphone", "this room has none"));
+    return book()
+        .room()
+        .microphone()
+        .orElseThrow(() -> new Trouble.BadField("microphone", "this room has none"));
   }
 
   /** From lips to capsule. */
@@ -95,7 +102,9 @@ public final class MicModel {
     return MicrophoneType.ALL.stream().filter(t -> t.isIn(microphone().capture())).findFirst();
   }
 
-  /** All types at this place, each with the gain that suits it, the strongest weakest margin first. */
+  /**
+   * All types at this place, each with the gain that suits it, the strongest weakest margin first.
+   */
   public List<Choice> choices() {
     return MicrophoneType.ALL.stream()
         .map(t -> new Choice(t, marginsWith(t), t.isIn(microphone().capture())))
@@ -120,7 +129,9 @@ public final class MicModel {
     desk.session()
         .edit(
             "Take the " + type.label().toLowerCase(Locale.ROOT),
-            b -> b.with(b.room().withMicrophone(microphone().with(type.on(microphone().capture())))));
+            b ->
+                b.with(
+                    b.room().withMicrophone(microphone().with(type.on(microphone().capture())))));
   }
 
   /** Moves the microphone along its line to the lips. */
@@ -141,7 +152,8 @@ public final class MicModel {
     double side = sideways(talker, away) < 0 ? -1 : 1;
     // the angle off the axis is made by azimuth, as far as the elevation leaves room for it
     double cosine = Math.cos(Math.toRadians(degrees)) / Math.max(1e-6, Math.cos(elevation));
-    double azimuth = talker.aim().azimuthDegrees() + side * Math.toDegrees(Math.acos(Math.clamp(cosine, -1, 1)));
+    double azimuth =
+        talker.aim().azimuthDegrees() + side * Math.toDegrees(Math.acos(Math.clamp(cosine, -1, 1)));
     Point direction = new Aim(azimuth, Math.toDegrees(elevation)).direction();
     Point at = talker.at().plus(direction, metres);
     desk.session().edit(name, b -> b.with(b.room().withMicrophone(m.movedTo(at, talker.at()))));
@@ -160,14 +172,22 @@ public final class MicModel {
     Choice best = choices().getFirst();
     String hint = best.inUse() ? "No other type does better here." : hint(best);
     return over >= 0
-        ? String.format(Locale.ROOT, "This one will do: its weakest margin, %s, has %.0f dB to spare. %s", name, over, hint)
-        : String.format(Locale.ROOT, "%s is %.0f dB short with this one here. %s", name, -over, hint);
+        ? String.format(
+            Locale.ROOT,
+            "This one will do: its weakest margin, %s, has %.0f dB to spare. %s",
+            name,
+            over,
+            hint)
+        : String.format(
+            Locale.ROOT, "%s is %.0f dB short with this one here. %s", name, -over, hint);
   }
 
   private String hint(Choice best) {
     double over = weakestOver(best);
     return best.type().label()
-        + (over >= 0 ? " would meet all three." : String.format(Locale.ROOT, " does best here, and is still %.0f dB short.", -over));
+        + (over >= 0
+            ? " would meet all three."
+            : String.format(Locale.ROOT, " does best here, and is still %.0f dB short.", -over));
   }
 
   private String sayMeaning() {

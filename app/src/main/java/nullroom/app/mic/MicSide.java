@@ -22,7 +22,8 @@ final class MicSide extends PlotPane {
     double rise = model.riseMetres();
     double angle = model.angleDegrees();
     double run = Math.sqrt(Math.max(0, distance * distance - rise * rise)) * (angle > 90 ? -1 : 1);
-    double scale = Math.min(width * 0.62, height * 0.8) / Math.max(LEAST_SPAN_METRES, distance * 1.15);
+    double scale =
+        Math.min(width * 0.62, height * 0.8) / Math.max(LEAST_SPAN_METRES, distance * 1.15);
     double lipsX = angle > 90 ? width * 0.72 : width * 0.24;
     double lipsY = height * 0.55;
     double micX = lipsX + run * scale;
@@ -32,8 +33,11 @@ final class MicSide extends PlotPane {
     pattern(micX, micY, Math.atan2(lipsY - micY, lipsX - micX), Math.min(80, height * 0.2));
     rectangle(micX - 4, micY - 4, 8, 8, "handle", "microphone");
     text(
-        String.format(Locale.ROOT, "%.0f cm, %.0f° off the mouth’s axis", distance * 100, angle), width / 2, 10,
-        TextAlignment.CENTER, "figure");
+        String.format(Locale.ROOT, "%.0f cm, %.0f° off the mouth’s axis", distance * 100, angle),
+        width / 2,
+        10,
+        TextAlignment.CENTER,
+        "figure");
     ruler(scale, width, height);
   }
 
@@ -68,6 +72,11 @@ final class MicSide extends PlotPane {
     double metre = scale >= 300 ? 0.1 : 0.5;
     double x = width - 20 - metre * scale;
     line(x, height - 10, x + metre * scale, height - 10, "ruler");
-    text(String.format(Locale.ROOT, "%.0f cm", metre * 100), x - 6, height - 10, TextAlignment.RIGHT, "axis");
+    text(
+        String.format(Locale.ROOT, "%.0f cm", metre * 100),
+        x - 6,
+        height - 10,
+        TextAlignment.RIGHT,
+        "axis");
   }
 }

@@ -25,8 +25,17 @@ public final class MicView {
   public MicView(MicModel model, Desk desk) {
     this.model = model;
     MicSide side = new MicSide(model);
-    Dial distance = new Dial("Distance", "cm", 3, 250, "%.0f", cm -> say(desk, () -> model.setDistance(cm / 100)));
-    Dial angle = new Dial("Off the mouth’s axis", "°", 0, 180, "%.0f", degrees -> say(desk, () -> model.setAngle(degrees)));
+    Dial distance =
+        new Dial(
+            "Distance", "cm", 3, 250, "%.0f", cm -> say(desk, () -> model.setDistance(cm / 100)));
+    Dial angle =
+        new Dial(
+            "Off the mouth’s axis",
+            "°",
+            0,
+            180,
+            "%.0f",
+            degrees -> say(desk, () -> model.setAngle(degrees)));
     table.getStyleClass().add("table");
     VBox right = new VBox(distance, angle, table);
     right.getStyleClass().add("pictures");
@@ -42,7 +51,9 @@ public final class MicView {
         };
     desk.session().bookProperty().subscribe(refresh);
     refresh.run();
-    node = StationFrame.of(Station.MIC, model.answer(), picture, model.meaning(), new HBox(), desk.work());
+    node =
+        StationFrame.of(
+            Station.MIC, model.answer(), picture, model.meaning(), new HBox(), desk.work());
   }
 
   private static void say(Desk desk, Runnable edit) {
@@ -71,7 +82,9 @@ public final class MicView {
       int column = 1;
       for (Margins.Kind kind : Margins.Kind.values()) {
         Margins.Mark mark = choice.margins().mark(model.targets(), kind);
-        Label cell = new Label(String.format(Locale.ROOT, "%.0f dB %s", choice.margins().get(kind), sign(mark)));
+        Label cell =
+            new Label(
+                String.format(Locale.ROOT, "%.0f dB %s", choice.margins().get(kind), sign(mark)));
         cell.getStyleClass().addAll("cell", "margin-" + mark.name().toLowerCase(Locale.ROOT));
         table.add(cell, column++, row);
       }
@@ -80,8 +93,11 @@ public final class MicView {
     Label targets =
         new Label(
             String.format(
-                Locale.ROOT, "targets %.0f, %.0f, %.0f dB   ● met   ◆ close   ▲ short   each at its own right gain", model.targets().quietDb(),
-                model.targets().clearDb(), model.targets().safeDb()));
+                Locale.ROOT,
+                "targets %.0f, %.0f, %.0f dB   ● met   ◆ close   ▲ short   each at its own right gain",
+                model.targets().quietDb(),
+                model.targets().clearDb(),
+                model.targets().safeDb()));
     targets.getStyleClass().add("soft");
     table.add(targets, 0, row, 4, 1);
   }

@@ -63,7 +63,11 @@ public final class RingModel {
     for (int i = 0; i < Octave.COUNT; i++) {
       double hz = Octave.nominalHz(i);
       seconds[i] =
-          book().decay().flatMap(d -> d.report().band(hz)).map(DecayReport.BandDecay::t20Seconds).stream()
+          book()
+              .decay()
+              .flatMap(d -> d.report().band(hz))
+              .map(DecayReport.BandDecay::t20Seconds)
+              .stream()
               .flatMapToDouble(OptionalDouble::stream)
               .findFirst()
               .orElse(Double.NaN);
@@ -90,7 +94,10 @@ public final class RingModel {
 
   private String sayAnswer() {
     double t = midSeconds();
-    String source = book().decay().isPresent() ? "" : " That is predicted from the room’s description; clap to know.";
+    String source =
+        book().decay().isPresent()
+            ? ""
+            : " That is predicted from the room’s description; clap to know.";
     String verdict =
         t > goal().longestSeconds()
             ? "Yes: %.2f s at mid frequencies, and “%s” wants %.2f to %.2f s."
@@ -98,7 +105,12 @@ public final class RingModel {
                 ? "No, it is drier than it need be: %.2f s at mid frequencies; “%s” is fine with %.2f to %.2f s."
                 : "No: %.2f s at mid frequencies suits “%s”, which wants %.2f to %.2f s.";
     return String.format(
-            Locale.ROOT, verdict, t, goal().label().toLowerCase(Locale.ROOT), goal().shortestSeconds(), goal().longestSeconds())
+            Locale.ROOT,
+            verdict,
+            t,
+            goal().label().toLowerCase(Locale.ROOT),
+            goal().shortestSeconds(),
+            goal().longestSeconds())
         + source;
   }
 
@@ -109,7 +121,8 @@ public final class RingModel {
     DecayReport report = book().decay().get().report();
     long missing = report.bands().stream().filter(b -> b.t20Seconds().isEmpty()).count();
     String claps = report.takes() == 1 ? "one clap" : report.takes() + " claps averaged";
-    String first = "Measured " + book().decay().get().taken().replace('T', ' ') + " from " + claps + ".";
+    String first =
+        "Measured " + book().decay().get().taken().replace('T', ' ') + " from " + claps + ".";
     return missing == 0
         ? first + " Every octave stands far enough over the noise for its time."
         : first + " " + report.warnings().getFirst();
@@ -123,7 +136,8 @@ public final class RingModel {
 
   /** Records claps and keeps the result. */
   public void clap() {
-    desk.record("Recording claps", AudioDevice.Prompt.CLAPS, SECONDS, "claps", this::measure, this::keep);
+    desk.record(
+        "Recording claps", AudioDevice.Prompt.CLAPS, SECONDS, "claps", this::measure, this::keep);
   }
 
   /** Measures a sound file of claps. */

@@ -28,8 +28,13 @@ public final class RingView {
           decays.show(model.bands());
           times.show(
               List.of(
-                  new BandPlot.Series("measured", BandPlot.Origin.MEASURED, model.measuredSeconds(), "now-bar"),
-                  new BandPlot.Series("predicted", BandPlot.Origin.PREDICTED, model.predictedSeconds(), "before-bar")),
+                  new BandPlot.Series(
+                      "measured", BandPlot.Origin.MEASURED, model.measuredSeconds(), "now-bar"),
+                  new BandPlot.Series(
+                      "predicted",
+                      BandPlot.Origin.PREDICTED,
+                      model.predictedSeconds(),
+                      "before-bar")),
               model.goal());
         };
     desk.session().bookProperty().subscribe(refresh);
@@ -48,7 +53,9 @@ public final class RingView {
     caution.getStyleClass().add("caution");
     HBox controls = new HBox(clap, FilePick.button(model::open), caution);
     controls.getStyleClass().add("row");
-    node = StationFrame.of(Station.RING, model.answer(), pictures, model.meaning(), controls, desk.work());
+    node =
+        StationFrame.of(
+            Station.RING, model.answer(), pictures, model.meaning(), controls, desk.work());
   }
 
   /** The nodes. */

@@ -20,8 +20,11 @@ import nullroom.core.room.Talker;
 
 /** What the room station knows and can do. */
 public final class RoomModel {
-  /** Materials that are absorbers or furniture belong on a surface as pieces, not as the surface. */
-  private static final List<String> NOT_SURFACES = List.of("absorber", "furniture", "people", "opening");
+  /**
+   * Materials that are absorbers or furniture belong on a surface as pieces, not as the surface.
+   */
+  private static final List<String> NOT_SURFACES =
+      List.of("absorber", "furniture", "people", "opening");
 
   private final Desk desk;
   private final StringBinding answer;
@@ -35,7 +38,8 @@ public final class RoomModel {
     meaning = Bindings.createStringBinding(this::sayMeaning, desk.session().bookProperty());
     figure =
         Bindings.createStringBinding(
-            () -> String.format(Locale.ROOT, "%.0f m³", room().volume()), desk.session().bookProperty());
+            () -> String.format(Locale.ROOT, "%.0f m³", room().volume()),
+            desk.session().bookProperty());
   }
 
   /** The sentence under the question. */
@@ -63,7 +67,9 @@ public final class RoomModel {
     return String.format(
         Locale.ROOT,
         "%.1f m³ that would ring for %.2f s at mid frequencies. %s",
-        s.volume(), s.midSeconds(), s.why());
+        s.volume(),
+        s.midSeconds(),
+        s.why());
   }
 
   private String sayMeaning() {
@@ -72,7 +78,8 @@ public final class RoomModel {
         Locale.ROOT,
         "Below %.0f Hz single resonances rule and one time says little. Sound travels %.1f m between two reflections. Drag the"
             + " talker and the microphone over the floor, or use the arrow keys.",
-        s.schroederHz(), s.meanFreePath());
+        s.schroederHz(),
+        s.meanFreePath());
   }
 
   /** Materials a surface can be made of. */
@@ -87,12 +94,15 @@ public final class RoomModel {
 
   /** Makes a surface of another material. */
   public void setMaterial(String surface, String materialId) {
-    desk.session().edit("Change the material of " + surface, b -> b.with(b.room().withFinish(surface, Finish.of(materialId))));
+    desk.session()
+        .edit(
+            "Change the material of " + surface,
+            b -> b.with(b.room().withFinish(surface, Finish.of(materialId))));
   }
 
   /**
-   * Changes length, width or greatest height of the room, keeping its kind of ceiling; the talker and the microphone keep
-   * their share of the way.
+   * Changes length, width or greatest height of the room, keeping its kind of ceiling; the talker
+   * and the microphone keep their share of the way.
    *
    * @param axis 0 length, 1 width, 2 height
    */
@@ -107,17 +117,30 @@ public final class RoomModel {
     double fy = axis == 1 ? metres / size.y() : 1;
     double fz = axis == 2 ? metres / size.z() : 1;
     Outline outline =
-        new Outline(room.outline().corners().stream().map(c -> new Point(c.x() * fx, c.y() * fy, 0)).toList());
+        new Outline(
+            room.outline().corners().stream()
+                .map(c -> new Point(c.x() * fx, c.y() * fy, 0))
+                .toList());
     Ceiling ceiling =
         switch (room.ceiling()) {
           case Ceiling.Flat flat -> new Ceiling.Flat(flat.heightMetres() * fz);
-          case Ceiling.LeanTo l -> new Ceiling.LeanTo(l.lowMetres() * fz, l.highMetres() * fz, l.lowWall());
-          case Ceiling.Gable g -> new Ceiling.Gable(g.kneeMetres() * fz, g.ridgeMetres() * fz, g.alongX());
+          case Ceiling.LeanTo l ->
+              new Ceiling.LeanTo(l.lowMetres() * fz, l.highMetres() * fz, l.lowWall());
+          case Ceiling.Gable g ->
+              new Ceiling.Gable(g.kneeMetres() * fz, g.ridgeMetres() * fz, g.alongX());
         };
     return new Room(
-        room.name(), outline, ceiling, room.air(), room.finishes(), room.patches(), room.objects(),
-        room.talker().map(t -> new Talker(scaled(t.at(), fx, fy, fz), t.aim(), t.effort(), t.directivity())),
-        room.microphone().map(m -> new PlacedMicrophone(scaled(m.at(), fx, fy, fz), m.aim(), m.capture())),
+        room.name(),
+        outline,
+        ceiling,
+        room.air(),
+        room.finishes(),
+        room.patches(),
+        room.objects(),
+        room.talker()
+            .map(t -> new Talker(scaled(t.at(), fx, fy, fz), t.aim(), t.effort(), t.directivity())),
+        room.microphone()
+            .map(m -> new PlacedMicrophone(scaled(m.at(), fx, fy, fz), m.aim(), m.capture())),
         room.noiseDbSpl());
   }
 
@@ -125,7 +148,9 @@ public final class RoomModel {
     return new Point(p.x() * fx, p.y() * fy, Math.min(p.z(), p.z() * fz));
   }
 
-  /** Moves the talker or the microphone over the plan; the microphone keeps pointing at the lips. */
+  /**
+   * Moves the talker or the microphone over the plan; the microphone keeps pointing at the lips.
+   */
   public void move(FoldOut.Handle handle, double x, double y) {
     Room room = room();
     double z = handle == FoldOut.Handle.TALKER ? talker(room).at().z() : microphone(room).at().z();
@@ -149,7 +174,8 @@ public final class RoomModel {
               }
               Talker t = talker(r);
               Room moved = r.withTalker(new Talker(at, t.aim(), t.effort(), t.directivity()));
-              return b.with(moved.withMicrophone(microphone(moved).movedTo(microphone(moved).at(), at)));
+              return b.with(
+                  moved.withMicrophone(microphone(moved).movedTo(microphone(moved).at(), at)));
             });
   }
 
@@ -158,6 +184,7 @@ public final class RoomModel {
   }
 
   private static PlacedMicrophone microphone(Room room) {
-    return room.microphone().orElseThrow(() -> new Trouble.BadField("microphone", "this room has none"));
+    return room.microphone()
+        .orElseThrow(() -> new Trouble.BadField("microphone", "this room has none"));
   }
 }

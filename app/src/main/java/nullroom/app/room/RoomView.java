@@ -37,7 +37,9 @@ public final class RoomView {
     HBox.setHgrow(foldOut, Priority.ALWAYS);
     desk.session().bookProperty().subscribe(this::refresh);
     refresh();
-    node = StationFrame.of(Station.ROOM, model.answer(), picture, model.meaning(), new HBox(), desk.work());
+    node =
+        StationFrame.of(
+            Station.ROOM, model.answer(), picture, model.meaning(), new HBox(), desk.work());
   }
 
   private static void quietly(Desk desk, Runnable edit) {
@@ -62,9 +64,19 @@ public final class RoomView {
       form.getChildren().add(material(surface));
     }
     form.getChildren().add(heading("Heights over the floor"));
-    number(form, "Talker", 0.2, 3, r -> r.talker().orElseThrow().at().z(), z -> model.setHeight(FoldOut.Handle.TALKER, z));
     number(
-        form, "Microphone", 0.05, 3, r -> r.microphone().orElseThrow().at().z(),
+        form,
+        "Talker",
+        0.2,
+        3,
+        r -> r.talker().orElseThrow().at().z(),
+        z -> model.setHeight(FoldOut.Handle.TALKER, z));
+    number(
+        form,
+        "Microphone",
+        0.05,
+        3,
+        r -> r.microphone().orElseThrow().at().z(),
         z -> model.setHeight(FoldOut.Handle.MICROPHONE, z));
     return form;
   }
@@ -76,7 +88,11 @@ public final class RoomView {
   }
 
   private void number(
-      VBox form, String name, double low, double high, java.util.function.ToDoubleFunction<Room> read,
+      VBox form,
+      String name,
+      double low,
+      double high,
+      java.util.function.ToDoubleFunction<Room> read,
       java.util.function.DoubleConsumer write) {
     NumberField field = new NumberField(name, "m", low, high, write);
     refreshers.add(() -> field.show(read.applyAsDouble(model.room())));
@@ -95,20 +111,26 @@ public final class RoomView {
 
           @Override
           public Material fromString(String name) {
-            return box.getItems().stream().filter(m -> m.name().equals(name)).findFirst().orElseThrow();
+            return box.getItems().stream()
+                .filter(m -> m.name().equals(name))
+                .findFirst()
+                .orElseThrow();
           }
         });
     box.setId("material-" + surface);
     box.setAccessibleText("material of " + surface);
     refreshers.add(() -> box.setValue(Materials.find(model.materialId(surface)).orElse(null)));
-    box.setOnAction(
-        e -> {
-          Material chosen = box.getValue();
-          if (chosen != null && !chosen.id().equals(model.materialId(surface))) {
-            model.setMaterial(surface, chosen.id());
-          }
-        });
-    Label name = new Label(surface.startsWith("wall") ? "Wall " + surface.substring(4) : surface.equals("floor") ? "Floor" : "Ceiling");
+    box.setOnAction(e -> {
+      Material chosen = box.getValue();
+      if (chosen != null && !chosen.id().equals(model.materialId(surface))) {
+        model.setMaterial(surface, chosen.id());
+      }
+    });
+    Label name =
+        new Label(
+            surface.startsWith("wall")
+                ? "Wall " + surface.substring(4)
+                : surface.equals("floor") ? "Floor" : "Ceiling");
     name.getStyleClass().add("field-name");
     HBox row = new HBox(name, box);
     row.getStyleClass().add("row");

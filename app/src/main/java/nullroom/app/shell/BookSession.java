@@ -14,8 +14,9 @@ import nullroom.io.book.BookFolder;
 import nullroom.io.book.RoomBook;
 
 /**
- * The open book: its current state, undo and redo, and what the microphone hears. Lives on the FX thread; every new state is
- * handed to the saver at once, which writes the newest on its own thread.
+ * The open book: its current state, undo and redo, and what the microphone hears. Lives on the FX
+ * thread; every new state is handed to the saver at once, which writes the newest on its own
+ * thread.
  */
 public final class BookSession {
   private record Step(String name, RoomBook before, RoomBook after) {}
@@ -89,7 +90,8 @@ public final class BookSession {
   }
 
   /**
-   * Changes the book. An edit of the same name right after another joins it, so that a drag is one step.
+   * Changes the book. An edit of the same name right after another joins it, so that a drag is one
+   * step.
    *
    * @param name for people, as "Move the microphone"
    * @param edit from book to book; what it throws leaves the book as it was
@@ -141,13 +143,12 @@ public final class BookSession {
   }
 
   private void save(RoomBook now) {
-    saver.execute(
-        () -> {
-          try {
-            folder.save(now);
-          } catch (nullroom.core.Trouble e) {
-            onTrouble.accept(e.line());
-          }
-        });
+    saver.execute(() -> {
+      try {
+        folder.save(now);
+      } catch (nullroom.core.Trouble e) {
+        onTrouble.accept(e.line());
+      }
+    });
   }
 }

@@ -33,7 +33,12 @@ public record Desk(BookSession session, Work work, Supplier<AudioDevice> device,
    * @param done receives the result on the FX thread
    */
   public <T> void record(
-      String name, AudioDevice.Prompt prompt, double seconds, String stem, Function<Kept, T> measure, Consumer<T> done) {
+      String name,
+      AudioDevice.Prompt prompt,
+      double seconds,
+      String stem,
+      Function<Kept, T> measure,
+      Consumer<T> done) {
     AudioDevice input = device.get();
     work.start(
         name,
@@ -45,7 +50,8 @@ public record Desk(BookSession session, Work work, Supplier<AudioDevice> device,
   }
 
   /** Reads a sound file, keeps an unchanged copy and measures it off the FX thread. */
-  public <T> void open(String name, Path file, String stem, Function<Kept, T> measure, Consumer<T> done) {
+  public <T> void open(
+      String name, Path file, String stem, Function<Kept, T> measure, Consumer<T> done) {
     work.start(
         name,
         progress -> {

@@ -13,7 +13,10 @@ import nullroom.core.plan.Move;
 import nullroom.core.predict.Margins;
 import nullroom.io.book.RoomBook;
 
-/** The card under the ladder: the best next move, what it buys, and a button that tries it (undo takes it back). */
+/**
+ * The card under the ladder: the best next move, what it buys, and a button that tries it (undo
+ * takes it back).
+ */
 final class NextMove {
   private final Label what = new Label();
   private final Label buys = new Label();
@@ -29,18 +32,15 @@ final class NextMove {
     tryIt.setId("try-move");
     session
         .bookProperty()
-        .subscribe(
-            book ->
-                executor.execute(
-                    () -> {
-                      List<Move> moves = Adviser.moves(book.room(), book.goal().targets(), book::heard);
-                      Platform.runLater(
-                          () -> {
-                            if (session.book() == book) { // a newer state has its own answer under way
-                              show(session, book, moves);
-                            }
-                          });
-                    }));
+        .subscribe(book ->
+            executor.execute(() -> {
+              List<Move> moves = Adviser.moves(book.room(), book.goal().targets(), book::heard);
+              Platform.runLater(() -> {
+                if (session.book() == book) { // a newer state has its own answer under way
+                  show(session, book, moves);
+                }
+              });
+            }));
   }
 
   private static Label heading() {
@@ -65,8 +65,12 @@ final class NextMove {
       what.setText(best.name());
       buys.setText(
           String.format(
-              Locale.ROOT, "%+.1f dB on %s, the weakest margin. Cost %d, %d minutes.", best.gainDb(), name(weakest),
-              best.cost(), best.minutes()));
+              Locale.ROOT,
+              "%+.1f dB on %s, the weakest margin. Cost %d, %d minutes.",
+              best.gainDb(),
+              name(weakest),
+              best.cost(),
+              best.minutes()));
       tryIt.setOnAction(e -> session.edit(best.name(), b -> b.with(best.room())));
     }
   }

@@ -17,7 +17,10 @@ import javafx.scene.shape.SVGPath;
 import javafx.util.StringConverter;
 import nullroom.core.predict.Goal;
 
-/** The left edge: the book and its goal, then the stations in the order of work, each with its figure. */
+/**
+ * The left edge: the book and its goal, then the stations in the order of work, each with its
+ * figure.
+ */
 final class Rail {
   private final VBox box = new VBox();
   private final ObjectProperty<Station> station = new SimpleObjectProperty<>(Station.LISTEN);
@@ -85,11 +88,10 @@ final class Rail {
     button.getStyleClass().add("station-button");
     button.setMaxWidth(Double.MAX_VALUE);
     station.subscribe(now -> button.setSelected(now == s));
-    button.setOnAction(
-        e -> {
-          station.set(s);
-          button.setSelected(true);
-        });
+    button.setOnAction(e -> {
+      station.set(s);
+      button.setSelected(true);
+    });
     return button;
   }
 }

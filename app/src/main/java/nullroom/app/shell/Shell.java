@@ -75,8 +75,11 @@ public final class Shell {
         () -> {
           RoomBook book = desk.session().book();
           ladder.show(
-              desk.session().heardProperty().get(), desk.session().beforeProperty().get(), book.goal().targets(),
-              book.noise().isPresent(), book.decay().isPresent());
+              desk.session().heardProperty().get(),
+              desk.session().beforeProperty().get(),
+              book.goal().targets(),
+              book.noise().isPresent(),
+              book.decay().isPresent());
         };
     desk.session().bookProperty().subscribe(refresh);
     refresh.run();
@@ -100,12 +103,11 @@ public final class Shell {
     Button redo = step("Redo", session.redoNameProperty(), session::redo);
     Button lamp = new Button("Lamp off");
     lamp.getStyleClass().add("plain");
-    lamp.setOnAction(
-        e -> {
-          boolean off = lamp.getText().equals("Lamp off");
-          setLampOff(off);
-          lamp.setText(off ? "Lamp on" : "Lamp off");
-        });
+    lamp.setOnAction(e -> {
+      boolean off = lamp.getText().equals("Lamp off");
+      setLampOff(off);
+      lamp.setText(off ? "Lamp on" : "Lamp off");
+    });
     HBox box = new HBox(device, gap, undo, redo, lamp);
     box.getStyleClass().add("status");
     return box;
@@ -116,7 +118,9 @@ public final class Shell {
     button.setId(verb.toLowerCase(java.util.Locale.ROOT));
     button.getStyleClass().add("plain");
     button.textProperty().bind(name.map(n -> n.isEmpty() ? verb : verb + ": " + n));
-    button.disableProperty().bind(Bindings.createBooleanBinding(() -> name.getValue().isEmpty(), name));
+    button
+        .disableProperty()
+        .bind(Bindings.createBooleanBinding(() -> name.getValue().isEmpty(), name));
     button.setOnAction(e -> action.run());
     return button;
   }
@@ -150,21 +154,20 @@ public final class Shell {
   }
 
   private void drops(BiConsumer<Station, Path> onDrop) {
-    root.setOnDragOver(
-        e -> {
-          if (e.getDragboard().hasFiles()) {
-            e.acceptTransferModes(TransferMode.COPY);
-          }
-          e.consume();
-        });
-    root.setOnDragDropped(
-        e -> {
-          boolean files = e.getDragboard().hasFiles() && !e.getDragboard().getFiles().isEmpty();
-          if (files) {
-            onDrop.accept(rail.stationProperty().get(), e.getDragboard().getFiles().getFirst().toPath());
-          }
-          e.setDropCompleted(files);
-          e.consume();
-        });
+    root.setOnDragOver(e -> {
+      if (e.getDragboard().hasFiles()) {
+        e.acceptTransferModes(TransferMode.COPY);
+      }
+      e.consume();
+    });
+    root.setOnDragDropped(e -> {
+      boolean files = e.getDragboard().hasFiles() && !e.getDragboard().getFiles().isEmpty();
+      if (files) {
+        onDrop.accept(
+            rail.stationProperty().get(), e.getDragboard().getFiles().getFirst().toPath());
+      }
+      e.setDropCompleted(files);
+      e.consume();
+    });
   }
 }

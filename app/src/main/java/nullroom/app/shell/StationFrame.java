@@ -10,7 +10,10 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
-/** What all stations look like: the question, one sentence, one main picture, what it means, one action, trouble in place. */
+/**
+ * What all stations look like: the question, one sentence, one main picture, what it means, one
+ * action, trouble in place.
+ */
 public final class StationFrame {
   private StationFrame() {}
 

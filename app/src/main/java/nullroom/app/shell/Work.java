@@ -14,7 +14,10 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 
-/** One piece of long work at a time, off the FX thread, with progress, cancel and its trouble said in one sentence. */
+/**
+ * One piece of long work at a time, off the FX thread, with progress, cancel and its trouble said
+ * in one sentence.
+ */
 public final class Work {
   private final Executor executor;
   private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper();
@@ -80,15 +83,14 @@ public final class Work {
   private <T> void run(Function<Progress, T> work, Consumer<T> done) {
     try {
       T result = work.apply(this::step);
-      Platform.runLater(
-          () -> {
-            running.set(false);
-            try {
-              done.accept(result);
-            } catch (Trouble e) {
-              trouble.set(e.line());
-            }
-          });
+      Platform.runLater(() -> {
+        running.set(false);
+        try {
+          done.accept(result);
+        } catch (Trouble e) {
+          trouble.set(e.line());
+        }
+      });
     } catch (CancellationException e) {
       end("Stopped; nothing was changed.");
     } catch (Trouble e) {
@@ -100,11 +102,10 @@ public final class Work {
   }
 
   private void end(String sentence) {
-    Platform.runLater(
-        () -> {
-          running.set(false);
-          trouble.set(sentence);
-        });
+    Platform.runLater(() -> {
+      running.set(false);
+      trouble.set(sentence);
+    });
   }
 
   private void step(long done, long total) {

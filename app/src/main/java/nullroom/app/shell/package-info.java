@@ -1,6 +1,6 @@
 /**
- * The window: rail, stations, ladder, status line, themes, and the {@link BookSession} that holds the document. Start at
- * {@link Shell}; {@link Composition} wires everything by constructor.
+ * The window: rail, stations, ladder, status line, themes, and the {@link BookSession} that holds
+ * the document. Start at {@link Shell}; {@link Composition} wires everything by constructor.
  */
 @NullMarked
 package nullroom.app.shell;

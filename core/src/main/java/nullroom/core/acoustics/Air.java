@@ -49,7 +49,10 @@ public record Air(double temperatureC, double humidityPercent) {
     return 8.686 * f * (1.84e-11 * Math.sqrt(ratio) + Math.pow(ratio, -2.5) * vibration);
   }
 
-  /** Energy attenuation m in 1/m per octave, at the exact mid-band frequency; m = dB per metre / (10 lg e). */
+  /**
+   * Energy attenuation m in 1/m per octave, at the exact mid-band frequency; m = dB per metre / (10
+   * lg e).
+   */
   public Bands energyAttenuation() {
     return Bands.from(i -> attenuationDbPerMetre(Octave.exactHz(i)) / (10 * Math.log10(Math.E)));
   }

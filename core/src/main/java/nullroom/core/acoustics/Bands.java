@@ -5,17 +5,22 @@ import java.util.function.DoubleBinaryOperator;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.IntToDoubleFunction;
 
-/** Eight numbers, one per octave of {@link Octave}; finite but for levels, which may be minus infinity. Immutable. */
+/**
+ * Eight numbers, one per octave of {@link Octave}; finite but for levels, which may be minus
+ * infinity. Immutable.
+ */
 public final class Bands {
   private final double[] numbers;
 
   private Bands(double[] numbers) {
     if (numbers.length != Octave.COUNT) {
-      throw new IllegalArgumentException("need " + Octave.COUNT + " octave bands, got " + numbers.length);
+      throw new IllegalArgumentException(
+          "need " + Octave.COUNT + " octave bands, got " + numbers.length);
     }
     for (double n : numbers) {
       if (Double.isNaN(n) || n == Double.POSITIVE_INFINITY) {
-        throw new IllegalArgumentException("octave bands must be numbers, got " + Arrays.toString(numbers));
+        throw new IllegalArgumentException(
+            "octave bands must be numbers, got " + Arrays.toString(numbers));
       }
     }
     this.numbers = numbers;

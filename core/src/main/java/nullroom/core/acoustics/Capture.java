@@ -34,7 +34,8 @@ public record Capture(
 
   private static void within(String name, double number, double low, double high) {
     if (!(number >= low && number <= high)) {
-      throw new IllegalArgumentException(name + " " + number + " is outside " + low + " to " + high);
+      throw new IllegalArgumentException(
+          name + " " + number + " is outside " + low + " to " + high);
     }
   }
 
@@ -77,6 +78,13 @@ public record Capture(
   /** The same chain at another gain. */
   public Capture withGainDb(double gain) {
     return new Capture(
-        pattern, selfNoiseDbA, maxDbSpl, sensitivityDbvPerPascal, preampEinDbu, gain, fullScaleDbu, bits);
+        pattern,
+        selfNoiseDbA,
+        maxDbSpl,
+        sensitivityDbvPerPascal,
+        preampEinDbu,
+        gain,
+        fullScaleDbu,
+        bits);
   }
 }

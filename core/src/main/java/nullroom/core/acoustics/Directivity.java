@@ -5,10 +5,11 @@ import java.util.Optional;
 import org.apache.commons.csv.CSVRecord;
 
 /**
- * How a talker's sound falls off with the angle from the axis of the mouth, per octave; the same all around the axis.
+ * How a talker's sound falls off with the angle from the axis of the mouth, per octave; the same
+ * all around the axis.
  *
- * <p>Voice: a piston in a rigid sphere of head size (formula; within 2.5 dB of measured heads in front, too loud
- * behind, where a torso shades). At 63 Hz as at 125 Hz.
+ * <p>Voice: a piston in a rigid sphere of head size (formula; within 2.5 dB of measured heads in
+ * front, too loud behind, where a torso shades). At 63 Hz as at 125 Hz.
  */
 public enum Directivity {
   OMNI("omni"),
@@ -40,7 +41,10 @@ public enum Directivity {
     return row[below] + (step - below) * (row[below + 1] - row[below]);
   }
 
-  /** Directivity index on the axis per octave, in dB: axis intensity over the mean of all directions. */
+  /**
+   * Directivity index on the axis per octave, in dB: axis intensity over the mean of all
+   * directions.
+   */
   public Bands indexDb() {
     return indexDb;
   }
@@ -50,7 +54,12 @@ public enum Directivity {
     double mean = 0;
     for (int i = 0; i < n; i++) {
       double theta = Math.PI * (i + 0.5) / n;
-      mean += Decibels.toEnergy(gainDb(octave, Math.toDegrees(theta))) * Math.sin(theta) * Math.PI / n / 2;
+      mean +=
+          Decibels.toEnergy(gainDb(octave, Math.toDegrees(theta)))
+              * Math.sin(theta)
+              * Math.PI
+              / n
+              / 2;
     }
     return -Decibels.ofEnergy(mean);
   }

@@ -6,7 +6,8 @@ package nullroom.core.acoustics;
  * @param id key in the table and in room files
  * @param name for people
  * @param category such as wall, floor, absorber
- * @param absorption random-incidence absorption coefficient per octave, 0 to {@link #MAX_COEFFICIENT}
+ * @param absorption random-incidence absorption coefficient per octave, 0 to {@link
+ *     #MAX_COEFFICIENT}
  * @param source where the figures come from
  */
 public record Material(String id, String name, String category, Bands absorption, String source) {
@@ -27,7 +28,12 @@ public record Material(String id, String name, String category, Bands absorption
       double a = absorption.get(i);
       if (!(a >= 0 && a <= MAX_COEFFICIENT)) {
         throw new IllegalArgumentException(
-            "absorption " + a + " at " + Math.round(Octave.nominalHz(i)) + " Hz is outside 0 to " + MAX_COEFFICIENT);
+            "absorption "
+                + a
+                + " at "
+                + Math.round(Octave.nominalHz(i))
+                + " Hz is outside 0 to "
+                + MAX_COEFFICIENT);
       }
     }
   }

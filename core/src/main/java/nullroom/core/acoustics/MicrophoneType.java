@@ -3,8 +3,8 @@ package nullroom.core.acoustics;
 import java.util.List;
 
 /**
- * A generic class of microphone with usual figures (ranges of the trade, common practice; a dynamic's self-noise is the
- * thermal noise of its coil, about -131 dBu A-weighted).
+ * A generic class of microphone with usual figures (ranges of the trade, common practice; a
+ * dynamic's self-noise is the thermal noise of its coil, about -131 dBu A-weighted).
  *
  * @param label name for people
  * @param pattern polar pattern
@@ -13,7 +13,11 @@ import java.util.List;
  * @param sensitivityDbvPerPascal output at 94 dB SPL
  */
 public record MicrophoneType(
-    String label, Pattern pattern, double selfNoiseDbA, double maxDbSpl, double sensitivityDbvPerPascal) {
+    String label,
+    Pattern pattern,
+    double selfNoiseDbA,
+    double maxDbSpl,
+    double sensitivityDbvPerPascal) {
 
   /** The types to choose from. */
   public static final List<MicrophoneType> ALL =
@@ -30,8 +34,14 @@ public record MicrophoneType(
   /** This microphone on the input of {@code other}. */
   public Capture on(Capture other) {
     return new Capture(
-        pattern, selfNoiseDbA, maxDbSpl, sensitivityDbvPerPascal, other.preampEinDbu(), other.gainDb(),
-        other.fullScaleDbu(), other.bits());
+        pattern,
+        selfNoiseDbA,
+        maxDbSpl,
+        sensitivityDbvPerPascal,
+        other.preampEinDbu(),
+        other.gainDb(),
+        other.fullScaleDbu(),
+        other.bits());
   }
 
   /** Whether a chain has this microphone in front. */

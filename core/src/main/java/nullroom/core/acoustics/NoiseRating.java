@@ -22,8 +22,8 @@ public record NoiseRating(int rating, double exact, double decidingBandHz) {
   private static final double ROUNDING_SLACK = 1e-6;
 
   /**
-   * Noise criterion by the tangent method over 63 Hz to 8 kHz, with linear interpolation between the curves NC-15 to
-   * NC-65; 15 below the lowest curve, 65 above the highest.
+   * Noise criterion by the tangent method over 63 Hz to 8 kHz, with linear interpolation between
+   * the curves NC-15 to NC-65; 15 below the lowest curve, 65 above the highest.
    *
    * <p>Source: ANSI/ASA S12.2-2008 Table 1 (from memory).
    */

@@ -6,7 +6,8 @@ import java.util.Optional;
 /**
  * First-order microphone patterns D(t) = A + B cos t with A + B = 1.
  *
- * <p>Source: H. F. Olson, Elements of Acoustical Engineering; coefficients as usual in handbooks (from memory).
+ * <p>Source: H. F. Olson, Elements of Acoustical Engineering; coefficients as usual in handbooks
+ * (from memory).
  */
 public enum Pattern {
   OMNI("omni", "Omni", 1),
@@ -52,9 +53,9 @@ public enum Pattern {
   }
 
   /**
-   * Sensitivity to a point source nearby, relative to a distant one on axis, in dB: |A + B cos t (1 + 1/(jkr))|^2. On
-   * axis the excess over 0 dB is the proximity effect 10 lg(1 + (B / (k r))^2), for an ideal source and a microphone
-   * that is flat in the far field.
+   * Sensitivity to a point source nearby, relative to a distant one on axis, in dB: |A + B cos t (1
+   * + 1/(jkr))|^2. On axis the excess over 0 dB is the proximity effect 10 lg(1 + (B / (k r))^2),
+   * for an ideal source and a microphone that is flat in the far field.
    */
   public double nearGainDb(double angleDegrees, double hz, double metres, double speedOfSound) {
     double b = (1 - omniPart) * Math.cos(Math.toRadians(angleDegrees));

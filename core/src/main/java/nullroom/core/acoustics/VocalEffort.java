@@ -7,9 +7,10 @@ import org.apache.commons.csv.CSVRecord;
 /**
  * How loud someone speaks, with the active level in octaves at 1 m in front of the lips.
  *
- * <p>Overall levels: ISO 9921:2003 Table A.1, A-weighted (from memory). Shapes: ANSI S3.5-1997 Table 3, thirds summed
- * to octaves; below its 160 Hz the octaves of 125 and 63 Hz lie 3.3 and 19.9 dB under that of 250 Hz, as in the
- * long-term spectrum of Byrne et al., J. Acoust. Soc. Am. 96 (1994) 2108-2120 (from memory).
+ * <p>Overall levels: ISO 9921:2003 Table A.1, A-weighted (from memory). Shapes: ANSI S3.5-1997
+ * Table 3, thirds summed to octaves; below its 160 Hz the octaves of 125 and 63 Hz lie 3.3 and 19.9
+ * dB under that of 250 Hz, as in the long-term spectrum of Byrne et al., J. Acoust. Soc. Am. 96
+ * (1994) 2108-2120 (from memory).
  */
 public enum VocalEffort {
   RELAXED("relaxed", "normal", 54),
@@ -19,8 +20,8 @@ public enum VocalEffort {
   VERY_LOUD("veryLoud", "shout", 78);
 
   /**
-   * Sample peak over the true RMS of active speech, when only the average is known. Common practice: 14 to 20 dB,
-   * headroom 18.
+   * Sample peak over the true RMS of active speech, when only the average is known. Common
+   * practice: 14 to 20 dB, headroom 18.
    */
   public static final double CREST_DB = 18;
 

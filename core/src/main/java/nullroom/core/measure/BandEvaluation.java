@@ -12,16 +12,19 @@ import nullroom.core.signal.Fft;
 /**
  * One band of a decay.
  *
- * <p>Short decays are the usual case here, and a band filter rings for about as long as a treated room. So each figure
- * is taken where the filter's ringing cannot reach it:
+ * <p>Short decays are the usual case here, and a band filter rings for about as long as a treated
+ * room. So each figure is taken where the filter's ringing cannot reach it:
  *
  * <ul>
- *   <li>Times come from the response filtered backwards in time [1]. All ringing then lies before the direct sound, and
- *       after it an exponential decay comes out as exactly that exponential, whatever the filter. The curve is read from
- *       the direct sound on; its reference is the total energy, ringing included.
- *   <li>C50, C80 and D50 cut the response first and filter the two parts after (Parseval), so nothing is smeared over
- *       the cut. A wide filter beforehand keeps the cut of strong bass from splashing into the treble.
- *   <li>The centre time comes from a zero-phase filter, whose symmetric smearing leaves a mean where it was.
+ *   <li>Times come from the response filtered backwards in time [1]. All ringing then lies before
+ *       the direct sound, and after it an exponential decay comes out as exactly that exponential,
+ *       whatever the filter. The curve is read from the direct sound on; its reference is the total
+ *       energy, ringing included.
+ *   <li>C50, C80 and D50 cut the response first and filter the two parts after (Parseval), so
+ *       nothing is smeared over the cut. A wide filter beforehand keeps the cut of strong bass from
+ *       splashing into the treble.
+ *   <li>The centre time comes from a zero-phase filter, whose symmetric smearing leaves a mean
+ *       where it was.
  * </ul>
  *
  * <p>[1] F. Jacobsen, J. H. Rindel, J. Sound Vib. 117 (1987) 187-190.
@@ -70,7 +73,9 @@ final class BandEvaluation {
         OptionalDouble.of(100 * ratios[0] / (1 + ratios[0])),
         OptionalDouble.of(Math.max(0, centreTime(tail))),
         inr,
-        enough20 && twenty.count() > 2 ? OptionalDouble.of(1000 * (1 - twenty.rSquared())) : OptionalDouble.empty(),
+        enough20 && twenty.count() > 2
+            ? OptionalDouble.of(1000 * (1 - twenty.rSquared()))
+            : OptionalDouble.empty(),
         thin(curve));
   }
 
@@ -100,7 +105,10 @@ final class BandEvaluation {
     return largest / width;
   }
 
-  /** Schroeder's curve from the direct sound to the crossing, noise taken off, the cut tail added; dB re total. */
+  /**
+   * Schroeder's curve from the direct sound to the crossing, noise taken off, the cut tail added;
+   * dB re total.
+   */
   private double[] decayCurve(double[] energy, Lundeby tail) {
     int n = tail.crossing();
     double[] curve = new double[n];

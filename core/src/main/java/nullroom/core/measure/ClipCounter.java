@@ -1,8 +1,8 @@
 package nullroom.core.measure;
 
 /**
- * Counts clipped samples in a stream: a clipped run is three or more samples of one sign in a row at the largest or
- * smallest amplitude that the format can hold.
+ * Counts clipped samples in a stream: a clipped run is three or more samples of one sign in a row
+ * at the largest or smallest amplitude that the format can hold.
  */
 final class ClipCounter {
   private static final int SHORTEST_RUN = 3;

@@ -10,11 +10,11 @@ import nullroom.core.signal.Band;
 import nullroom.core.signal.Samples;
 
 /**
- * Reverberation from claps, pops or a measured impulse response: finds the impulses, evaluates each band, averages over
- * the impulses by adding energies.
+ * Reverberation from claps, pops or a measured impulse response: finds the impulses, evaluates each
+ * band, averages over the impulses by adding energies.
  *
- * <p>Source: ISO 3382-1:2009, ISO 3382-2:2008 (evaluation ranges, 5.3; impulse to noise ratios of 35 and 45 dB for T20
- * and T30, time-reversed filtering with B T > 4, 7.3).
+ * <p>Source: ISO 3382-1:2009, ISO 3382-2:2008 (evaluation ranges, 5.3; impulse to noise ratios of
+ * 35 and 45 dB for T20 and T30, time-reversed filtering with B T > 4, 7.3).
  */
 public final class DecayAnalysis {
   /** Levels over the noise that a time needs. */
@@ -53,7 +53,10 @@ public final class DecayAnalysis {
       x[i] -= mean;
     }
     if (sound.seconds() < NoiseMeter.SHORTEST_SECONDS) {
-      return nothing(sound, bands, "The sound is shorter than 0.4 s; record each clap with a second of silence after it.");
+      return nothing(
+          sound,
+          bands,
+          "The sound is shorter than 0.4 s; record each clap with a second of silence after it.");
     }
     if (Arrays.stream(sound.toArray()).allMatch(v -> v == 0)) {
       return nothing(sound, bands, "The file holds digital silence; is the microphone muted?");
@@ -62,16 +65,23 @@ public final class DecayAnalysis {
     List<double[]> takes = cut(x, onsets, sound.sampleRateHz());
     if (takes.isEmpty()) {
       return nothing(
-          sound, bands, "No clap or other sudden sound stands out; clap once, sharply, and wait two seconds in silence.");
+          sound,
+          bands,
+          "No clap or other sudden sound stands out; clap once, sharply, and wait two seconds in silence.");
     }
     return evaluate(sound, bands, onsets, takes);
   }
 
   private static DecayReport nothing(Samples sound, List<Band> bands, String why) {
     return new DecayReport(
-        sound.sampleRateHz(), OptionalDouble.empty(), 0,
-        bands.stream().map(b -> DecayReport.BandDecay.unknown(b.nominalHz(), OptionalDouble.empty())).toList(),
-        OptionalDouble.empty(), List.of(why));
+        sound.sampleRateHz(),
+        OptionalDouble.empty(),
+        0,
+        bands.stream()
+            .map(b -> DecayReport.BandDecay.unknown(b.nominalHz(), OptionalDouble.empty()))
+            .toList(),
+        OptionalDouble.empty(),
+        List.of(why));
   }
 
   private static DecayReport evaluate(
@@ -86,17 +96,28 @@ public final class DecayAnalysis {
       explain(band, decay, warnings);
     }
     if (onsets.size() > takes.size()) {
-      warnings.add((onsets.size() - takes.size()) + " claps came too close to the next one and were left out.");
+      warnings.add(
+          (onsets.size() - takes.size())
+              + " claps came too close to the next one and were left out.");
     }
     DecayReport report =
         new DecayReport(
-            rate, OptionalDouble.of(onsets.getFirst() / rate), takes.size(), decays,
-            directToReverberant(takes, lead, rate), warnings);
+            rate,
+            OptionalDouble.of(onsets.getFirst() / rate),
+            takes.size(),
+            decays,
+            directToReverberant(takes, lead, rate),
+            warnings);
     if (report.tMidSeconds().isEmpty()) {
       warnings.add("There is no mid-frequency time: the T20 of 500 Hz or 1 kHz is missing.");
     }
     return new DecayReport(
-        rate, report.directArrivalSeconds(), takes.size(), decays, report.directToReverberantDb(), warnings);
+        rate,
+        report.directArrivalSeconds(),
+        takes.size(),
+        decays,
+        report.directToReverberantDb(),
+        warnings);
   }
 
   private static void explain(Band band, DecayReport.BandDecay decay, List<String> warnings) {
@@ -109,7 +130,8 @@ public final class DecayAnalysis {
                   Locale.ROOT,
                   "%s: the claps stand only %.0f dB over the noise, T20 needs 35; clap louder, come closer, or wait for a"
                       + " quieter hour.",
-                  name, inr)
+                  name,
+                  inr)
               : name + ": the decay is no falling line that could be fitted.");
       return;
     }
@@ -117,11 +139,16 @@ public final class DecayAnalysis {
     if (bandwidthTime < 4) {
       warnings.add(
           String.format(
-              Locale.ROOT, "%s: %.2f s is shorter than the band filter can show (B T = %.1f, under 4).", name,
-              decay.t20Seconds().getAsDouble(), bandwidthTime));
+              Locale.ROOT,
+              "%s: %.2f s is shorter than the band filter can show (B T = %.1f, under 4).",
+              name,
+              decay.t20Seconds().getAsDouble(),
+              bandwidthTime));
     }
     if (decay.nonLinearityPermille().orElse(0) > 10) {
-      warnings.add(name + ": the decay is not straight (non-linearity over 10 permille); read its time with care.");
+      warnings.add(
+          name
+              + ": the decay is not straight (non-linearity over 10 permille); read its time with care.");
     }
   }
 
@@ -156,7 +183,8 @@ public final class DecayAnalysis {
 
   private static boolean decays(double[] x, int from, int to, double rate) {
     int early = Math.min(to, from + (int) (0.02 * rate));
-    return Decibels.ofEnergy(mean(x, from, early) / Math.max(1e-300, mean(x, to - (to - from) / 10, to)))
+    return Decibels.ofEnergy(
+            mean(x, from, early) / Math.max(1e-300, mean(x, to - (to - from) / 10, to)))
         > LEAST_RANGE_DB;
   }
 
@@ -186,6 +214,8 @@ public final class DecayAnalysis {
         rest += squared[i] - noise.noise();
       }
     }
-    return direct > 0 && rest > 0 ? OptionalDouble.of(Decibels.ofEnergy(direct / rest)) : OptionalDouble.empty();
+    return direct > 0 && rest > 0
+        ? OptionalDouble.of(Decibels.ofEnergy(direct / rest))
+        : OptionalDouble.empty();
   }
 }

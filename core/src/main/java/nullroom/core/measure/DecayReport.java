@@ -40,7 +40,8 @@ public record DecayReport(
    * @param centreTimeSeconds centre time
    * @param inrDb impulse to noise ratio
    * @param nonLinearityPermille of the T20 line, 1000 (1 - r^2)
-   * @param curve energy decay curve every {@link #CURVE_STEP_SECONDS} from the direct sound on, dB re total
+   * @param curve energy decay curve every {@link #CURVE_STEP_SECONDS} from the direct sound on, dB
+   *     re total
    */
   public record BandDecay(
       double centreHz,
@@ -60,7 +61,8 @@ public record DecayReport(
     /** A band of which nothing is known. */
     static BandDecay unknown(double centreHz, OptionalDouble inrDb) {
       OptionalDouble none = OptionalDouble.empty();
-      return new BandDecay(centreHz, none, none, none, none, none, none, none, inrDb, none, List.of());
+      return new BandDecay(
+          centreHz, none, none, none, none, none, none, none, inrDb, none, List.of());
     }
 
     /** 100 (T30/T20 - 1), ISO 3382-2 Annex B; empty without both. */

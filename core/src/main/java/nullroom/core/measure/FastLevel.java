@@ -1,9 +1,9 @@
 package nullroom.core.measure;
 
 /**
- * Exponential time weighting FAST (125 ms, IEC 61672-1) over squares, with a level taken into a histogram every 10 ms. In
- * the first half second the running mean is divided by what the weighting has seen so far, so that a recording's start
- * does not read as quiet.
+ * Exponential time weighting FAST (125 ms, IEC 61672-1) over squares, with a level taken into a
+ * histogram every 10 ms. In the first half second the running mean is divided by what the weighting
+ * has seen so far, so that a recording's start does not read as quiet.
  */
 final class FastLevel {
   private static final double TIME_CONSTANT_SECONDS = 0.125;

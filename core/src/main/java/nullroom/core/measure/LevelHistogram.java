@@ -18,7 +18,10 @@ final class LevelHistogram {
     total++;
   }
 
-  /** The level exceeded for a share of the time, 0 to 1; empty where nothing was added or it was all silent. */
+  /**
+   * The level exceeded for a share of the time, 0 to 1; empty where nothing was added or it was all
+   * silent.
+   */
   OptionalDouble exceeded(double share) {
     long wanted = (long) Math.ceil(total * share);
     long seen = 0;

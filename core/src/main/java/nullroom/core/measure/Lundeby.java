@@ -3,9 +3,9 @@ package nullroom.core.measure;
 /**
  * Where a decay meets the noise, and how strong that noise is.
  *
- * <p>Source: A. Lundeby, T. E. Vigran, H. Bietz, M. Vorlander, Acustica 81 (1995) 344-355: a coarse envelope, a first
- * line and crossing point, then rounds of (noise well after the crossing, slope of the last 10 to 20 dB above it, new
- * crossing).
+ * <p>Source: A. Lundeby, T. E. Vigran, H. Bietz, M. Vorlander, Acustica 81 (1995) 344-355: a coarse
+ * envelope, a first line and crossing point, then rounds of (noise well after the crossing, slope
+ * of the last 10 to 20 dB above it, new crossing).
  *
  * @param noise mean square of the noise
  * @param crossing sample at which the decay meets it
@@ -46,19 +46,23 @@ record Lundeby(double noise, int crossing, double decayPerSample) {
         top = k;
       }
     }
-    double least = peak * 1e-20; // digital silence after the decay: nothing to subtract, nothing to divide by
+    double least =
+        peak * 1e-20; // digital silence after the decay: nothing to subtract, nothing to divide by
     double noise = Math.max(least, mean(squared, (int) (n * (1 - TAIL_SHARE)), n));
-    double[] line = line(envelope, top, noise * energy(ABOVE_NOISE_DB), Double.POSITIVE_INFINITY, interval);
+    double[] line =
+        line(envelope, top, noise * energy(ABOVE_NOISE_DB), Double.POSITIVE_INFINITY, interval);
     int crossing = crossing(line, noise, n);
     double slope = line[1];
     for (int round = 0; round < ROUNDS && slope < 0; round++) {
       double samplesPer10Db = 10 / -slope;
       interval = Math.clamp((long) (samplesPer10Db / INTERVALS_PER_10_DB), 1, Math.max(1, n / 4));
       envelope = envelope(squared, interval);
-      int from = (int) Math.min(n * (1 - TAIL_SHARE), crossing + samplesPer10Db * CLEARANCE_DB / 10);
+      int from =
+          (int) Math.min(n * (1 - TAIL_SHARE), crossing + samplesPer10Db * CLEARANCE_DB / 10);
       noise = Math.max(least, mean(squared, from, n));
       double low = noise * energy(ABOVE_NOISE_DB);
-      double[] late = line(envelope, peakIndex(envelope), low, low * energy(SLOPE_RANGE_DB), interval);
+      double[] late =
+          line(envelope, peakIndex(envelope), low, low * energy(SLOPE_RANGE_DB), interval);
       if (late[1] >= 0) {
         break;
       }
@@ -99,7 +103,10 @@ record Lundeby(double noise, int crossing, double decayPerSample) {
     return to > from ? sum / (to - from) : 0;
   }
 
-  /** Level line (dB at sample 0, dB a sample) over the envelope from its top down to {@code low}, below {@code high}. */
+  /**
+   * Level line (dB at sample 0, dB a sample) over the envelope from its top down to {@code low},
+   * below {@code high}.
+   */
   private static double[] line(double[] envelope, int top, double low, double high, int interval) {
     Regression fit = new Regression();
     for (int k = top; k < envelope.length && envelope[k] > low; k++) {

@@ -13,8 +13,9 @@ import nullroom.core.signal.SpectrumMeter;
 import nullroom.core.signal.Weighting;
 
 /**
- * Measures room noise from a stream of any length, one meter per channel, in memory that does not grow. Two halves of the
- * work run side by side: the spectrum on one core, the time-weighted levels on the other.
+ * Measures room noise from a stream of any length, one meter per channel, in memory that does not
+ * grow. Two halves of the work run side by side: the spectrum on one core, the time-weighted levels
+ * on the other.
  */
 public final class NoiseMeter {
   /** Shorter sound gives no noise figures: FAST needs three time constants. */
@@ -32,6 +33,8 @@ public final class NoiseMeter {
   private final ClipCounter clips;
   private final double[] weighted = new double[BLOCK];
   private double sum;
+  private double squares;
+  private double weightedSquares;
   private long count;
 
   private NoiseMeter(double sampleRateHz, double largestAmplitude) {
@@ -71,6 +74,8 @@ public final class NoiseMeter {
     bank.add(block, length, this::octave);
     for (int i = 0; i < length; i++) {
       sum += block[i];
+      squares += block[i] * block[i];
+      weightedSquares += weighted[i] * weighted[i];
     }
     clips.add(block, length);
     count += length;
@@ -79,7 +84,8 @@ public final class NoiseMeter {
 
   private void octave(int octave, double[] band, int length, double rateHz) {
     while (octaveLevels.size() < bank.bands().size()) {
-      octaveLevels.add(new FastLevel(1)); // replaced on first use, when the band's own rate is known
+      octaveLevels.add(
+          new FastLevel(1)); // replaced on first use, when the band's own rate is known
     }
     if (count == 0) {
       octaveLevels.set(octave, new FastLevel(rateHz));
@@ -95,39 +101,40 @@ public final class NoiseMeter {
     for (int i = 0; i < bank.bands().size(); i++) {
       Band band = bank.bands().get(i);
       OptionalDouble l90 =
-          enough && i < octaveLevels.size() ? octaveLevels.get(i).histogram().exceeded(0.9) : OptionalDouble.empty();
-      octaves.add(new NoiseReport.BandLevel(band.nominalHz(), level(spectrum.meanSquare(band), enough), l90));
+          enough && i < octaveLevels.size()
+              ? octaveLevels.get(i).histogram().exceeded(0.9)
+              : OptionalDouble.empty();
+      octaves.add(
+          new NoiseReport.BandLevel(
+              band.nominalHz(), level(spectrum.meanSquare(band), enough), l90));
     }
     List<NoiseReport.BandLevel> thirds =
         Band.within(Band.THIRDS, sampleRateHz).stream()
-            .map(
-                b ->
-                    new NoiseReport.BandLevel(
-                        b.nominalHz(), level(spectrum.meanSquare(b), enough), OptionalDouble.empty()))
+            .map(b ->
+                new NoiseReport.BandLevel(
+                    b.nominalHz(), level(spectrum.meanSquare(b), enough), OptionalDouble.empty()))
             .toList();
-    double total = 0;
-    double[] bins = spectrum.meanSquarePerBin();
-    for (int k = 1; k < bins.length; k++) {
-      total += bins[k];
-    }
+    double mean = count == 0 ? 0 : sum / count;
     return new NoiseReport(
         count / sampleRateHz,
         sampleRateHz,
-        level(spectrum.meanSquare(Weighting.A), enough),
+        level(weightedSquares / Math.max(1, count), enough),
         level(spectrum.meanSquare(Weighting.C), enough),
-        level(total, enough),
+        level(squares / Math.max(1, count) - mean * mean, enough),
         level(aLevel.largestMeanSquare(), enough),
         enough ? a.exceeded(0.1) : OptionalDouble.empty(),
         enough ? a.exceeded(0.5) : OptionalDouble.empty(),
         enough ? a.exceeded(0.9) : OptionalDouble.empty(),
         octaves,
         thirds,
-        count == 0 ? 0 : sum / count,
+        mean,
         clips.samples());
   }
 
   /** A level, where there is sound to have one: under 1e-22 only rounding is left. */
   private static OptionalDouble level(double meanSquare, boolean enough) {
-    return enough && meanSquare > 1e-22 ? OptionalDouble.of(Decibels.dbfs(meanSquare)) : OptionalDouble.empty();
+    return enough && meanSquare > 1e-22
+        ? OptionalDouble.of(Decibels.dbfs(meanSquare))
+        : OptionalDouble.empty();
   }
 }

@@ -10,7 +10,8 @@ import nullroom.core.acoustics.NoiseRating;
 import nullroom.core.acoustics.Octave;
 
 /**
- * The noise of one channel. Levels are dBFS by AES17; a level in dB SPL is that plus the SPL of full scale.
+ * The noise of one channel. Levels are dBFS by AES17; a level in dB SPL is that plus the SPL of
+ * full scale.
  *
  * @param seconds length
  * @param sampleRateHz samples a second
@@ -52,11 +53,14 @@ public record NoiseReport(
   /** NR of the octaves, where all from 63 Hz to 8 kHz are there. */
   public Optional<NoiseRating> nr(double fullScaleDbSpl) {
     Map<Double, Double> levels = new HashMap<>();
-    octaves.forEach(b -> b.leqDbfs().ifPresent(level -> levels.put(b.centreHz(), level + fullScaleDbSpl)));
+    octaves.forEach(
+        b -> b.leqDbfs().ifPresent(level -> levels.put(b.centreHz(), level + fullScaleDbSpl)));
     return octaveDbSpl(fullScaleDbSpl).map(all -> NoiseRating.nr(levels));
   }
 
-  /** The eight octaves of rooms in dB SPL; empty where the sampling rate or silence leaves one out. */
+  /**
+   * The eight octaves of rooms in dB SPL; empty where the sampling rate or silence leaves one out.
+   */
   public Optional<Bands> octaveDbSpl(double fullScaleDbSpl) {
     double[] levels = new double[Octave.COUNT];
     int found = 0;

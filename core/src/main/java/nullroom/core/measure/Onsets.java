@@ -36,7 +36,9 @@ final class Onsets {
     int gap = (int) Math.round(SHORTEST_GAP_SECONDS / FRAME_SECONDS);
     int next = 0;
     for (int k = 0; k < energy.length; k++) {
-      if (k >= next && energy[k] > RANGE_BELOW_LOUDEST * loudest && energy[k] > RISE * meanBefore(energy, k, before)) {
+      if (k >= next
+          && energy[k] > RANGE_BELOW_LOUDEST * loudest
+          && energy[k] > RISE * meanBefore(energy, k, before)) {
         onsets.add(start(x, k * frame, frame, sampleRateHz));
         next = k + gap;
       }
@@ -54,7 +56,10 @@ final class Onsets {
     return energy;
   }
 
-  /** Mean energy of the frames before, leaving out the one just before, which may hold the first of the rise. */
+  /**
+   * Mean energy of the frames before, leaving out the one just before, which may hold the first of
+   * the rise.
+   */
   private static double meanBefore(double[] energy, int k, int frames) {
     int from = Math.max(0, k - 1 - frames);
     double sum = 0;

@@ -15,7 +15,12 @@ import nullroom.core.signal.SampleSource;
  * @param clippedRuns runs of three or more samples at the largest or smallest amplitude
  */
 public record TakeLevel(
-    long samples, double peak, double meanSquare, double dcOffset, long clippedSamples, long clippedRuns) {
+    long samples,
+    double peak,
+    double meanSquare,
+    double dcOffset,
+    long clippedSamples,
+    long clippedRuns) {
 
   /** Measures every channel of a source to its end. */
   public static List<TakeLevel> measure(SampleSource source) {
@@ -47,7 +52,12 @@ public record TakeLevel(
     for (int c = 0; c < channels; c++) {
       levels.add(
           new TakeLevel(
-              count, peak[c], squares[c] / n, sums[c] / n, clips.get(c).samples(), clips.get(c).runs()));
+              count,
+              peak[c],
+              squares[c] / n,
+              sums[c] / n,
+              clips.get(c).samples(),
+              clips.get(c).runs()));
     }
     return levels;
   }

@@ -13,17 +13,22 @@ import nullroom.core.room.Room;
 import nullroom.core.room.Talker;
 
 /**
- * Finds the next move: tries what a person could do with what is at hand, computes each, and ranks them by what they buy
- * on the weakest margin for their cost and minutes.
+ * Finds the next move: tries what a person could do with what is at hand, computes each, and ranks
+ * them by what they buy on the weakest margin for their cost and minutes.
  */
 public final class Adviser {
   /** Moves that buy less than this on the weakest margin are not worth saying. */
   static final double LEAST_GAIN_DB = 0.3;
 
-  /** What a minute of work and a unit of money weigh against each other (common practice: an hour for about 20). */
+  /**
+   * What a minute of work and a unit of money weigh against each other (common practice: an hour
+   * for about 20).
+   */
   private static final double COST_PER_MINUTE = 0.33;
 
-  /** A microphone is not asked nearer than this: breath and lips get in its way (common practice). */
+  /**
+   * A microphone is not asked nearer than this: breath and lips get in its way (common practice).
+   */
   private static final double NEAREST_METRES = 0.15;
 
   /** Gain that inputs of home equipment have at most. */
@@ -42,7 +47,12 @@ public final class Adviser {
       if (gain >= LEAST_GAIN_DB) {
         moves.add(
             new Move(
-                candidate.name(), candidate.station(), candidate.room(), after, gain, candidate.cost(),
+                candidate.name(),
+                candidate.station(),
+                candidate.room(),
+                after,
+                gain,
+                candidate.cost(),
                 candidate.minutes()));
       }
     }
@@ -72,10 +82,15 @@ public final class Adviser {
 
   private static Candidate hang(Room room, Hanging hanging, String surface, Patch patch) {
     return new Candidate(
-        hanging.verb() + " " + Hanging.surfaceLabel(surface), "dress", room.plus(patch), hanging.cost(), hanging.minutes());
+        hanging.verb() + " " + Hanging.surfaceLabel(surface),
+        "dress",
+        room.plus(patch),
+        hanging.cost(),
+        hanging.minutes());
   }
 
-  private static void nearer(Room room, Talker talker, PlacedMicrophone microphone, List<Candidate> all) {
+  private static void nearer(
+      Room room, Talker talker, PlacedMicrophone microphone, List<Candidate> all) {
     Point away = microphone.at().minus(talker.at());
     double distance = away.length();
     double half = Math.max(NEAREST_METRES, distance / 2);
@@ -83,8 +98,11 @@ public final class Adviser {
       Point place = talker.at().plus(away, half / distance);
       all.add(
           new Candidate(
-              String.format(java.util.Locale.ROOT, "Bring the microphone to %.0f cm", half * 100), "mic",
-              room.withMicrophone(microphone.movedTo(place, talker.at())), 0, 3));
+              String.format(java.util.Locale.ROOT, "Bring the microphone to %.0f cm", half * 100),
+              "mic",
+              room.withMicrophone(microphone.movedTo(place, talker.at())),
+              0,
+              3));
     }
   }
 
@@ -94,24 +112,42 @@ public final class Adviser {
     if (gain != microphone.capture().gainDb()) {
       all.add(
           new Candidate(
-              String.format(java.util.Locale.ROOT, "Set the gain to %.0f dB", gain), "level",
-              room.withMicrophone(microphone.with(microphone.capture().withGainDb(gain))), 0, 1));
+              String.format(java.util.Locale.ROOT, "Set the gain to %.0f dB", gain),
+              "level",
+              room.withMicrophone(microphone.with(microphone.capture().withGainDb(gain))),
+              0,
+              1));
     }
   }
 
   /**
-   * The gain, in whole decibels, that brings the loudest expected peak to its target under full scale, within what inputs
-   * have.
+   * The gain, in whole decibels, that brings the loudest expected peak to its target under full
+   * scale, within what inputs have.
    */
   public static double rightGainDb(Heard heard, Margins targets) {
     double peak = heard.dbfs(heard.peakDbSpl());
-    return Math.clamp(Math.rint(heard.capture().gainDb() - targets.safeDb() - peak), 0, HIGHEST_GAIN_DB);
+    return Math.clamp(
+        Math.floor(heard.capture().gainDb() - targets.safeDb() - peak), 0, HIGHEST_GAIN_DB);
   }
 
   /** Things at hand that can be hung or laid. */
   public enum Hanging {
-    BLANKET("Hang a blanket on", "Blanket 1.5 × 2.0 m, 10 cm off the wall", "blanket_100", 1.5, 2.0, 15, 15),
-    DUVET("Hang a duvet on", "Duvet 1.35 × 2.0 m, 10 cm off the wall", "duvet_100", 1.35, 2.0, 25, 15),
+    BLANKET(
+        "Hang a blanket on",
+        "Blanket 1.5 × 2.0 m, 10 cm off the wall",
+        "blanket_100",
+        1.5,
+        2.0,
+        15,
+        15),
+    DUVET(
+        "Hang a duvet on",
+        "Duvet 1.35 × 2.0 m, 10 cm off the wall",
+        "duvet_100",
+        1.35,
+        2.0,
+        25,
+        15),
     RUG("Lay a rug on", "Rug 1.6 × 2.3 m", "rug_on_wood", 1.6, 2.3, 40, 5);
 
     private final String verb;
@@ -122,7 +158,14 @@ public final class Adviser {
     private final int cost;
     private final int minutes;
 
-    Hanging(String verb, String label, String materialId, double width, double height, int cost, int minutes) {
+    Hanging(
+        String verb,
+        String label,
+        String materialId,
+        double width,
+        double height,
+        int cost,
+        int minutes) {
       this.verb = verb;
       this.label = label;
       this.materialId = materialId;
@@ -162,12 +205,13 @@ public final class Adviser {
     }
 
     /**
-     * The piece in the middle of a surface, cut down to what fits; empty where it does not belong there or would lie on
-     * what is there already.
+     * The piece in the middle of a surface, cut down to what fits; empty where it does not belong
+     * there or would lie on what is there already.
      */
     public java.util.Optional<Patch> patchOn(Room room, String surface) {
       boolean floor = surface.equals("floor");
-      if (floor != (this == RUG) || room.patches().stream().anyMatch(p -> p.surface().equals(surface))) {
+      if (floor != (this == RUG)
+          || room.patches().stream().anyMatch(p -> p.surface().equals(surface))) {
         return java.util.Optional.empty();
       }
       double[] extent = extent(room, surface);
@@ -177,7 +221,8 @@ public final class Adviser {
         return java.util.Optional.empty();
       }
       double x = extent[0] + (extent[2] - w) / 2;
-      double y = surface.startsWith("wall") ? extent[3] - h - 0.05 : extent[1] + (extent[3] - h) / 2;
+      double y =
+          surface.startsWith("wall") ? extent[3] - h - 0.05 : extent[1] + (extent[3] - h) / 2;
       String name = label.substring(0, label.indexOf(' ')).toLowerCase(java.util.Locale.ROOT);
       return java.util.Optional.of(Patch.rectangle(name, surface, x, y, w, h, materialId));
     }

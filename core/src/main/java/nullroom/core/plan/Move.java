@@ -15,7 +15,8 @@ import nullroom.core.room.Room;
  * @param cost in the user's money, 0 where nothing must be bought
  * @param minutes of work
  */
-public record Move(String name, String station, Room room, Heard after, double gainDb, int cost, int minutes) {
+public record Move(
+    String name, String station, Room room, Heard after, double gainDb, int cost, int minutes) {
   /** The margins after it. */
   public Margins margins() {
     return after.margins();

@@ -4,9 +4,10 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * What the recording is for, with the margins it asks for and the reverberation that suits it. Targets are our reading
- * of common practice: delivered speech with pauses 40 to 50 dB down, peaks near -12 dBFS; times from handbooks for small
- * voice rooms (0.15 to 0.30 s), talk studios (0.2 to 0.3 s) and dry singing (0.25 to 0.45 s).
+ * What the recording is for, with the margins it asks for and the reverberation that suits it.
+ * Targets are our reading of common practice: delivered speech with pauses 40 to 50 dB down, peaks
+ * near -12 dBFS; times from handbooks for small voice rooms (0.15 to 0.30 s), talk studios (0.2 to
+ * 0.3 s) and dry singing (0.25 to 0.45 s).
  */
 public enum Goal {
   SPOKEN_CLOSE("spokenClose", "Spoken, close", new Margins(45, 16, 12), 0.15, 0.30),

@@ -15,10 +15,12 @@ import nullroom.core.room.Talker;
 /**
  * What one microphone hears of one voice in one room: the one result that every verdict reads.
  *
- * <p>All levels are equivalent sound pressure levels at the microphone through its pattern, per octave. The direct sound
- * is the voice at 1 m by effort and directivity, by 1/r, through the pattern with proximity effect. The room's reply is
- * that of a diffuse field that decays exponentially from the direct sound on (M. Barron and L.-J. Lee, J. Acoust. Soc.
- * Am. 84 (1988) 618), picked up by the pattern's random energy efficiency and parted 50 ms after the direct sound.
+ * <p>All levels are equivalent sound pressure levels at the microphone through its pattern, per
+ * octave. The direct sound is the voice at 1 m by effort and directivity, by 1/r, through the
+ * pattern with proximity effect. The room's reply is that of a diffuse field that decays
+ * exponentially from the direct sound on (M. Barron and L.-J. Lee, J. Acoust. Soc. Am. 84 (1988)
+ * 618), picked up by the pattern's random energy efficiency and parted 50 ms after the direct
+ * sound.
  *
  * @param directDbSpl voice straight from the lips
  * @param earlyDbSpl reply of the room in the first 50 ms
@@ -60,7 +62,10 @@ public record Heard(
   /** ln(10^6): an energy of -60 dB. */
   private static final double DECAY_60_DB = 6 * Math.log(10);
 
-  /** Room noise of a quiet furnished bedroom at night, about 25 dBA (common practice), where nothing was measured. */
+  /**
+   * Room noise of a quiet furnished bedroom at night, about 25 dBA (common practice), where nothing
+   * was measured.
+   */
   public static final Bands ASSUMED_NOISE_DB_SPL = Bands.of(40, 33, 27, 22, 17, 13, 10, 8);
 
   /**
@@ -80,10 +85,14 @@ public record Heard(
    */
   public static Heard of(Room room, Bands decaySeconds) {
     Talker talker =
-        room.talker().orElseThrow(() -> new Trouble.BadField("talker", "this room has no talker; add one to predict"));
+        room.talker()
+            .orElseThrow(() ->
+                new Trouble.BadField("talker", "this room has no talker; add one to predict"));
     PlacedMicrophone microphone =
         room.microphone()
-            .orElseThrow(() -> new Trouble.BadField("microphone", "this room has no microphone; add one to predict"));
+            .orElseThrow(() ->
+                new Trouble.BadField(
+                    "microphone", "this room has no microphone; add one to predict"));
     Bands direct = direct(room, talker, microphone);
     double arrival = talker.at().distanceTo(microphone.at()) / room.air().speedOfSound();
     Pattern pattern = microphone.capture().pattern();
@@ -96,8 +105,16 @@ public record Heard(
     Capture capture = microphone.capture();
     double voice = Decibels.sum(direct.energySum(), early.energySum());
     return new Heard(
-        direct, early, late, noise, capture.selfNoiseDbSpl(), capture.preampNoiseDbSpl(), capture.converterNoiseDbSpl(),
-        decaySeconds, capture, talker.at().distanceTo(microphone.at()),
+        direct,
+        early,
+        late,
+        noise,
+        capture.selfNoiseDbSpl(),
+        capture.preampNoiseDbSpl(),
+        capture.converterNoiseDbSpl(),
+        decaySeconds,
+        capture,
+        talker.at().distanceTo(microphone.at()),
         voice + VocalEffort.CREST_DB - SINE_CREST_DB);
   }
 
@@ -107,16 +124,22 @@ public record Heard(
     double offMouth = talker.aim().angleTo(toMicrophone);
     double offCapsule = microphone.aim().angleTo(talker.at().minus(microphone.at()));
     double c = room.air().speedOfSound();
-    return Bands.from(
-        i ->
-            talker.effort().levelsDbSpl().get(i)
-                + talker.directivity().gainDb(i, offMouth)
-                - Decibels.ofAmplitude(distance)
-                + microphone.capture().pattern().nearGainDb(offCapsule, Octave.exactHz(i), distance, c));
+    return Bands.from(i ->
+        talker.effort().levelsDbSpl().get(i)
+            + talker.directivity().gainDb(i, offMouth)
+            - Decibels.ofAmplitude(distance)
+            + microphone
+                .capture()
+                .pattern()
+                .nearGainDb(offCapsule, Octave.exactHz(i), distance, c));
   }
 
-  /** Level of the whole reply at an omni microphone: sound power in a field of 4/A, falling from the direct sound on. */
-  private static double reply(Room room, Talker talker, double seconds, int octave, double arrivalSeconds) {
+  /**
+   * Level of the whole reply at an omni microphone: sound power in a field of 4/A, falling from the
+   * direct sound on.
+   */
+  private static double reply(
+      Room room, Talker talker, double seconds, int octave, double arrivalSeconds) {
     double power =
         talker.effort().levelsDbSpl().get(octave)
             - talker.directivity().indexDb().get(octave)
@@ -134,7 +157,10 @@ public record Heard(
 
   /** All noise together, per octave. */
   public Bands noiseDbSpl() {
-    return roomNoiseDbSpl.energySum(selfNoiseDbSpl).energySum(preampNoiseDbSpl).energySum(converterNoiseDbSpl);
+    return roomNoiseDbSpl
+        .energySum(selfNoiseDbSpl)
+        .energySum(preampNoiseDbSpl)
+        .energySum(converterNoiseDbSpl);
   }
 
   /** Direct and early over late, per octave. */
@@ -149,7 +175,8 @@ public record Heard(
 
   /** The three margins. */
   public Margins margins() {
-    double quiet = Octave.aWeightedSum(directDbSpl.energySum(earlyDbSpl)) - Octave.aWeightedSum(noiseDbSpl());
+    double quiet =
+        Octave.aWeightedSum(directDbSpl.energySum(earlyDbSpl)) - Octave.aWeightedSum(noiseDbSpl());
     double weights = 0;
     double clear = 0;
     for (int i = Octave.FIRST_VOICE; i < Octave.COUNT; i++) {
@@ -166,8 +193,8 @@ public record Heard(
   }
 
   /**
-   * The octave levels, with the shape of the room's noise, at which the quiet margin just meets its target: the quiet
-   * line. Empty where the other noises alone use it up.
+   * The octave levels, with the shape of the room's noise, at which the quiet margin just meets its
+   * target: the quiet line. Empty where the other noises alone use it up.
    *
    * @param roomNoiseDbSpl noise at an omni microphone, whose shape is kept
    */
@@ -175,7 +202,8 @@ public record Heard(
     double allowed =
         Decibels.toEnergy(Octave.aWeightedSum(directDbSpl.energySum(earlyDbSpl)) - targetDb)
             - Decibels.toEnergy(
-                Octave.aWeightedSum(selfNoiseDbSpl.energySum(preampNoiseDbSpl).energySum(converterNoiseDbSpl)));
+                Octave.aWeightedSum(
+                    selfNoiseDbSpl.energySum(preampNoiseDbSpl).energySum(converterNoiseDbSpl)));
     if (allowed <= 0) {
       return java.util.Optional.empty();
     }
@@ -185,9 +213,10 @@ public record Heard(
   }
 
   /**
-   * Diffuse room noise that explains what was measured here: the capsule's and the input's own noise is taken off as
-   * energy, and the pattern's rejection is given back. Where own noise is most of what was measured only a bound is left:
-   * no band is lowered by more than {@link #MOST_TAKEN_OFF_DB}.
+   * Diffuse room noise that explains what was measured here: the capsule's and the input's own
+   * noise is taken off as energy, and the pattern's rejection is given back. Where own noise is
+   * most of what was measured only a bound is left: no band is lowered by more than {@link
+   * #MOST_TAKEN_OFF_DB}.
    *
    * @param measuredDbSpl octave levels of a recording through this microphone
    */

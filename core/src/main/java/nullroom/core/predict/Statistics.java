@@ -13,10 +13,11 @@ import nullroom.core.room.Room;
 /**
  * Reverberation of a room by the five usual formulas, with air absorption 4 m V.
  *
- * <p>T = k V / A with k = 24 ln 10 / c (0.161 s/m at 20 C). Sources: W. C. Sabine 1900; C. F. Eyring, J. Acoust. Soc.
- * Am. 1 (1930) 217; G. Millington, ibid. 4 (1932) 69; D. Fitzroy, ibid. 31 (1959) 893; H. Arau-Puchades, Acustica 65
- * (1988) 163. Loose objects count in the floor-and-ceiling pair for the last two, which hold for boxes only. Below the
- * Schroeder frequency none of them means much.
+ * <p>T = k V / A with k = 24 ln 10 / c (0.161 s/m at 20 C). Sources: W. C. Sabine 1900; C. F.
+ * Eyring, J. Acoust. Soc. Am. 1 (1930) 217; G. Millington, ibid. 4 (1932) 69; D. Fitzroy, ibid. 31
+ * (1959) 893; H. Arau-Puchades, Acustica 65 (1988) 163. Loose objects count in the
+ * floor-and-ceiling pair for the last two, which hold for boxes only. Below the Schroeder frequency
+ * none of them means much.
  *
  * @param volume cubic metres
  * @param surface square metres
@@ -53,13 +54,21 @@ public record Statistics(
     }
   }
 
-  /** Coefficients of 1 and more have no logarithm; a face that perfect leaves nothing to compute. */
+  /**
+   * Coefficients of 1 and more have no logarithm; a face that perfect leaves nothing to compute.
+   */
   private static final double HIGHEST_COEFFICIENT = 0.999;
 
-  /** Between opposite pairs, a ratio of mean coefficients from which the field is not diffuse (common practice). */
+  /**
+   * Between opposite pairs, a ratio of mean coefficients from which the field is not diffuse
+   * (common practice).
+   */
   private static final double UNEVEN_RATIO = 4;
 
-  /** Under this mean coefficient unevenness is of little effect: sound is mixed before it is absorbed. */
+  /**
+   * Under this mean coefficient unevenness is of little effect: sound is mixed before it is
+   * absorbed.
+   */
   private static final double MILD_MEAN = 0.1;
 
   /** Times without end, such as those of a room that absorbs nothing, are shown as this. */
@@ -77,31 +86,48 @@ public record Statistics(
     java.util.EnumMap<Formula, Bands> times = new java.util.EnumMap<>(Formula.class);
     times.put(Formula.SABINE, Bands.from(i -> time(k * volume, area.get(i) + air.get(i))));
     times.put(
-        Formula.EYRING, Bands.from(i -> time(k * volume, surface * exponent(area.get(i) / surface) + air.get(i))));
+        Formula.EYRING,
+        Bands.from(i -> time(k * volume, surface * exponent(area.get(i) / surface) + air.get(i))));
     times.put(
         Formula.MILLINGTON,
-        Bands.from(
-            i -> time(k * volume, total(faces, f -> exponent(f.absorption().get(i))) + objects.get(i) + air.get(i))));
+        Bands.from(i ->
+            time(
+                k * volume,
+                total(faces, f -> exponent(f.absorption().get(i))) + objects.get(i) + air.get(i))));
     if (room.isBox()) {
-      times.put(Formula.FITZROY, Bands.from(i -> pairs(faces, objects, i, k * volume, air.get(i), false)));
-      times.put(Formula.ARAU_PUCHADES, Bands.from(i -> pairs(faces, objects, i, k * volume, air.get(i), true)));
+      times.put(
+          Formula.FITZROY,
+          Bands.from(i -> pairs(faces, objects, i, k * volume, air.get(i), false)));
+      times.put(
+          Formula.ARAU_PUCHADES,
+          Bands.from(i -> pairs(faces, objects, i, k * volume, air.get(i), true)));
     }
-    return choose(room, faces, objects, new Statistics(volume, surface, area, times, Formula.EYRING, ""));
+    return choose(
+        room, faces, objects, new Statistics(volume, surface, area, times, Formula.EYRING, ""));
   }
 
   private static Statistics choose(Room room, List<Face> faces, Bands objects, Statistics all) {
-    double mean = (all.absorptionArea.get(Octave.HZ_500) + all.absorptionArea.get(Octave.HZ_1000)) / 2 / all.surface;
+    double mean =
+        (all.absorptionArea.get(Octave.HZ_500) + all.absorptionArea.get(Octave.HZ_1000))
+            / 2
+            / all.surface;
     double low = Double.POSITIVE_INFINITY;
     double high = 0;
     for (int pair = 0; pair < 3; pair++) {
       double alpha =
-          (pairMean(faces, objects, pair, Octave.HZ_500) + pairMean(faces, objects, pair, Octave.HZ_1000)) / 2;
+          (pairMean(faces, objects, pair, Octave.HZ_500)
+                  + pairMean(faces, objects, pair, Octave.HZ_1000))
+              / 2;
       low = Math.min(low, alpha);
       high = Math.max(high, alpha);
     }
     if (room.isBox() && mean >= MILD_MEAN && high > UNEVEN_RATIO * low) {
       return new Statistics(
-          all.volume, all.surface, all.absorptionArea, all.formulaSeconds, Formula.ARAU_PUCHADES,
+          all.volume,
+          all.surface,
+          all.absorptionArea,
+          all.formulaSeconds,
+          Formula.ARAU_PUCHADES,
           String.format(
               java.util.Locale.ROOT,
               "Arau-Puchades, since one pair of opposite surfaces absorbs %.0f times as much as another, so sound lives"
@@ -112,7 +138,8 @@ public record Statistics(
         room.isBox()
             ? "Eyring, since absorption is spread evenly enough for sound to mix."
             : "Eyring; the formulas for uneven absorption hold for boxes only.";
-    return new Statistics(all.volume, all.surface, all.absorptionArea, all.formulaSeconds, Formula.EYRING, why);
+    return new Statistics(
+        all.volume, all.surface, all.absorptionArea, all.formulaSeconds, Formula.EYRING, why);
   }
 
   private static Bands sum(List<LooseObject> objects) {
@@ -141,7 +168,8 @@ public record Statistics(
 
   private static double pairMean(List<Face> faces, Bands objects, int pair, int octave) {
     List<Face> own = faces.stream().filter(f -> f.pair() == pair).toList();
-    double area = total(own, f -> f.absorption().get(octave)) + (pair == 2 ? objects.get(octave) : 0);
+    double area =
+        total(own, f -> f.absorption().get(octave)) + (pair == 2 ? objects.get(octave) : 0);
     return area / Math.max(1e-9, pairArea(faces, pair));
   }
 
@@ -183,15 +211,21 @@ public record Statistics(
   }
 
   /**
-   * Distance at which direct and reverberant sound are equal: sqrt(Q g A / 16 pi), with the talker's directivity factor
-   * Q on axis, g one over the pattern's random energy efficiency, and A with air.
+   * Distance at which direct and reverberant sound are equal: sqrt(Q g A / 16 pi), with the
+   * talker's directivity factor Q on axis, g one over the pattern's random energy efficiency, and A
+   * with air.
    *
    * @return metres; for an omni talker or microphone where the room names none
    */
   public double criticalDistance(Room room, int octave) {
-    double q = room.talker().map(t -> Decibels.toEnergy(t.directivity().indexDb().get(octave))).orElse(1.0);
-    double g = room.microphone().map(m -> 1 / m.capture().pattern().randomEnergyEfficiency()).orElse(1.0);
-    double area = absorptionArea.get(octave) + 4 * room.air().energyAttenuation().get(octave) * volume;
+    double q =
+        room.talker()
+            .map(t -> Decibels.toEnergy(t.directivity().indexDb().get(octave)))
+            .orElse(1.0);
+    double g =
+        room.microphone().map(m -> 1 / m.capture().pattern().randomEnergyEfficiency()).orElse(1.0);
+    double area =
+        absorptionArea.get(octave) + 4 * room.air().energyAttenuation().get(octave) * volume;
     return Math.sqrt(q * g * area / (16 * Math.PI));
   }
 }

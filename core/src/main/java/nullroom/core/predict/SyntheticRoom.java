@@ -7,8 +7,8 @@ import nullroom.core.acoustics.Octave;
 import nullroom.core.signal.Fft;
 
 /**
- * Sound as a simulated device would record it: responses, claps and noise made from a {@link Heard}, seeded. Pressures
- * are in pascal at the capsule; the chain is the device's business.
+ * Sound as a simulated device would record it: responses, claps and noise made from a {@link
+ * Heard}, seeded. Pressures are in pascal at the capsule; the chain is the device's business.
  */
 public final class SyntheticRoom {
   private static final double PASCAL_REFERENCE = 20e-6;
@@ -17,8 +17,9 @@ public final class SyntheticRoom {
   private SyntheticRoom() {}
 
   /**
-   * Impulse response re the direct sound at 1 m: a direct arrival after the travel time and a tail of seeded noise that
-   * decays in each octave with the times of {@code heard}, at the levels of its reply re its direct sound.
+   * Impulse response re the direct sound at 1 m: a direct arrival after the travel time and a tail
+   * of seeded noise that decays in each octave with the times of {@code heard}, at the levels of
+   * its reply re its direct sound.
    *
    * @param speedOfSound metres a second
    * @param seconds length
@@ -41,7 +42,8 @@ public final class SyntheticRoom {
       double seconds60 = heard.decaySeconds().get(octave);
       double[] noise = bandNoise(n, octave, sampleRateHz, seed * 31 + octave);
       double ratio = Decibels.toEnergy(reply.get(octave) - heard.directDbSpl().get(octave));
-      // a unit impulse has the energy of the band's share of the spectrum; noise of unit variance has its rate over it
+      // a unit impulse has the energy of the band's share of the spectrum; noise of unit variance
+      // has its rate over it
       double bandShare = 2 * Octave.ALL.get(octave).widthHz() / sampleRateHz;
       double envelopeSum = sampleRateHz * seconds60 / (2 * DECAY_AMPLITUDE);
       double amplitude = direct * Math.sqrt(ratio * bandShare / envelopeSum);
@@ -66,7 +68,8 @@ public final class SyntheticRoom {
     return noise;
   }
 
-  private static void shape(double[] noise, double sampleRateHz, java.util.function.DoubleUnaryOperator power) {
+  private static void shape(
+      double[] noise, double sampleRateHz, java.util.function.DoubleUnaryOperator power) {
     Fft fft = new Fft(noise.length);
     fft.forward(noise);
     noise[0] = 0;
@@ -98,7 +101,10 @@ public final class SyntheticRoom {
           double density = 0;
           for (int octave = 0; octave < Octave.COUNT; octave++) {
             double share = 2 * Octave.ALL.get(octave).widthHz() / sampleRateHz;
-            density += Octave.ALL.get(octave).powerResponse(hz, 12) * Decibels.toEnergy(levelsDbSpl.get(octave)) / share;
+            density +=
+                Octave.ALL.get(octave).powerResponse(hz, 12)
+                    * Decibels.toEnergy(levelsDbSpl.get(octave))
+                    / share;
           }
           return density * PASCAL_REFERENCE * PASCAL_REFERENCE;
         });
@@ -106,8 +112,8 @@ public final class SyntheticRoom {
   }
 
   /**
-   * A voice-like signal: noise of the voice's octave levels in syllables of a seeded rhythm, with pauses; its level while
-   * active is the stated one.
+   * A voice-like signal: noise of the voice's octave levels in syllables of a seeded rhythm, with
+   * pauses; its level while active is the stated one.
    */
   public static double[] voice(Bands levelsDbSpl, double sampleRateHz, int count, long seed) {
     double[] voice = noise(levelsDbSpl, sampleRateHz, count, seed);

@@ -9,7 +9,8 @@ package nullroom.core.room;
 public record Aim(double azimuthDegrees, double elevationDegrees) {
   public Aim {
     if (!(Math.abs(azimuthDegrees) <= 720 && Math.abs(elevationDegrees) <= 90)) {
-      throw new IllegalArgumentException("azimuth must lie within 720 degrees and elevation within 90");
+      throw new IllegalArgumentException(
+          "azimuth must lie within 720 degrees and elevation within 90");
     }
   }
 

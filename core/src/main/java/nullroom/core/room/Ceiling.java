@@ -83,7 +83,8 @@ public sealed interface Ceiling {
   private static Plane leanTo(LeanTo lean, Outline outline) {
     List<Point> c = outline.corners();
     if (lean.lowWall() < 1 || lean.lowWall() > c.size()) {
-      throw new IllegalArgumentException("lowWall names wall" + lean.lowWall() + ", but there are " + c.size());
+      throw new IllegalArgumentException(
+          "lowWall names wall" + lean.lowWall() + ", but there are " + c.size());
     }
     Point a = c.get(lean.lowWall() - 1);
     Point b = c.get(lean.lowWall() % c.size());
@@ -94,7 +95,8 @@ public sealed interface Ceiling {
     for (Point p : c) {
       double d = (p.x() - a.x()) * nx + (p.y() - a.y()) * ny;
       if (d < -1e-9) {
-        throw new IllegalArgumentException("the ceiling would fall below its low wall: parts of the room lie behind it");
+        throw new IllegalArgumentException(
+            "the ceiling would fall below its low wall: parts of the room lie behind it");
       }
       depth = Math.max(depth, d);
     }

@@ -19,7 +19,8 @@ public sealed interface Finish {
   record Listed(String materialId, Bands scattering) implements Finish {
     public Listed {
       if (Materials.find(materialId).isEmpty()) {
-        throw new IllegalArgumentException("there is no material '" + materialId + "' in the table");
+        throw new IllegalArgumentException(
+            "there is no material '" + materialId + "' in the table");
       }
       checkScattering(scattering);
     }

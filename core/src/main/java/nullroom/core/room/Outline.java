@@ -15,7 +15,8 @@ public record Outline(List<Point> corners) {
     }
     for (Point c : corners) {
       if (Math.abs(c.x()) > MAX_METRES || Math.abs(c.y()) > MAX_METRES) {
-        throw new IllegalArgumentException("a corner lies farther than " + MAX_METRES + " m away: are these metres?");
+        throw new IllegalArgumentException(
+            "a corner lies farther than " + MAX_METRES + " m away: are these metres?");
       }
     }
     int n = corners.size();

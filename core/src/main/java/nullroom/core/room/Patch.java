@@ -7,8 +7,8 @@ import java.util.List;
  *
  * @param name for people
  * @param surface name of the surface it lies on
- * @param corners in the surface's own axes (x and y of the points): plan for floor and ceiling; for a wall, metres along
- *     it from its first corner and metres up. Either direction of turn
+ * @param corners in the surface's own axes (x and y of the points): plan for floor and ceiling; for
+ *     a wall, metres along it from its first corner and metres up. Either direction of turn
  * @param finish what it is made of
  */
 public record Patch(String name, String surface, List<Point> corners, Finish finish) {
@@ -21,7 +21,13 @@ public record Patch(String name, String surface, List<Point> corners, Finish fin
 
   /** A rectangle on a surface. */
   public static Patch rectangle(
-      String name, String surface, double x, double y, double width, double height, String materialId) {
+      String name,
+      String surface,
+      double x,
+      double y,
+      double width,
+      double height,
+      String materialId) {
     return new Patch(
         name,
         surface,

@@ -16,7 +16,8 @@ import nullroom.core.acoustics.Bands;
  * @param outline floor polygon
  * @param ceiling what closes it above
  * @param air its air
- * @param finishes by surface: floor, ceiling, wall1, wall2, ...; "walls" stands for all walls not named
+ * @param finishes by surface: floor, ceiling, wall1, wall2, ...; "walls" stands for all walls not
+ *     named
  * @param patches pieces on surfaces; where they lie the surface's own finish does not count
  * @param objects loose objects in sabins
  * @param talker who speaks, where known
@@ -42,7 +43,8 @@ public record Room(
     List<String> names = surfaceNames(outline);
     for (String surface : finishes.keySet()) {
       if (!surface.equals("walls") && !names.contains(surface)) {
-        throw new Trouble.BadField("surfaces." + surface, "there is no such surface; there are " + names);
+        throw new Trouble.BadField(
+            "surfaces." + surface, "there is no such surface; there are " + names);
       }
     }
     for (String surface : names) {
@@ -54,9 +56,11 @@ public record Room(
     checkPatches(outline, planes, names, patches);
     talker.ifPresent(t -> checkInside(outline, planes, "talker.at", t.at()));
     microphone.ifPresent(m -> checkInside(outline, planes, "microphone.at", m.at()));
-    if (talker.isPresent() && microphone.isPresent()
+    if (talker.isPresent()
+        && microphone.isPresent()
         && talker.get().at().distanceTo(microphone.get().at()) < 0.005) {
-      throw new Trouble.BadField("microphone.at", "the microphone is where the lips are; move it at least 1 cm away");
+      throw new Trouble.BadField(
+          "microphone.at", "the microphone is where the lips are; move it at least 1 cm away");
     }
   }
 
@@ -73,22 +77,29 @@ public record Room(
     for (int i = 0; i < patches.size(); i++) {
       if (!names.contains(patches.get(i).surface())) {
         throw new Trouble.BadField(
-            "patches[" + i + "].surface", "there is no surface '" + patches.get(i).surface() + "'; there are " + names);
+            "patches[" + i + "].surface",
+            "there is no surface '" + patches.get(i).surface() + "'; there are " + names);
       }
     }
     for (String surface : names) {
-      double covered = patches.stream().filter(p -> p.surface().equals(surface)).mapToDouble(Patch::area).sum();
+      double covered =
+          patches.stream().filter(p -> p.surface().equals(surface)).mapToDouble(Patch::area).sum();
       double area = area(outline, planes, surface);
       if (covered > area * 1.001) {
         throw new Trouble.BadField(
             "patches",
             String.format(
-                java.util.Locale.ROOT, "the pieces on %s cover %.2f m2, but it has only %.2f m2", surface, covered, area));
+                java.util.Locale.ROOT,
+                "the pieces on %s cover %.2f m2, but it has only %.2f m2",
+                surface,
+                covered,
+                area));
       }
     }
   }
 
-  private static void checkInside(Outline outline, List<Ceiling.Plane> planes, String field, Point at) {
+  private static void checkInside(
+      Outline outline, List<Ceiling.Plane> planes, String field, Point at) {
     double head = planes.stream().mapToDouble(p -> p.heightAt(at)).min().orElseThrow();
     if (!outline.contains(at) || at.z() < 0 || at.z() > head) {
       throw new Trouble.BadField(field, "lies outside the room");
@@ -97,7 +108,8 @@ public record Room(
 
   private static Optional<Finish> finish(Map<String, Finish> finishes, String surface) {
     Finish own = finishes.get(surface);
-    return Optional.ofNullable(own == null && surface.startsWith("wall") ? finishes.get("walls") : own);
+    return Optional.ofNullable(
+        own == null && surface.startsWith("wall") ? finishes.get("walls") : own);
   }
 
   private static List<String> surfaceNames(Outline outline) {
@@ -115,7 +127,8 @@ public record Room(
 
   /** What a surface is made of. */
   public Finish finishOf(String surface) {
-    return finish(finishes, surface).orElseThrow(() -> new IllegalArgumentException("no surface " + surface));
+    return finish(finishes, surface)
+        .orElseThrow(() -> new IllegalArgumentException("no surface " + surface));
   }
 
   /** Volume in cubic metres. */
@@ -151,7 +164,9 @@ public record Room(
     if (planes.size() == 1 || Math.abs(hm - (ha + hb) / 2) < 1e-9) {
       return length * (ha + hb) / 2;
     }
-    int steps = 2000; // a wall at any place under a ridge: trapezoids, exact but for the one that holds the ridge
+    int steps =
+        2000; // a wall at any place under a ridge: trapezoids, exact but for the one that holds the
+    // ridge
     double sum = 0;
     for (int i = 0; i < steps; i++) {
       double from = height(planes, a.plus(b.minus(a), (double) i / steps));
@@ -218,7 +233,8 @@ public record Room(
 
   /** A copy with other patches. */
   public Room withPatches(List<Patch> other) {
-    return new Room(name, outline, ceiling, air, finishes, other, objects, talker, microphone, noiseDbSpl);
+    return new Room(
+        name, outline, ceiling, air, finishes, other, objects, talker, microphone, noiseDbSpl);
   }
 
   /** A copy with one more patch. */
@@ -230,30 +246,72 @@ public record Room(
 
   /** A copy with another microphone. */
   public Room withMicrophone(PlacedMicrophone other) {
-    return new Room(name, outline, ceiling, air, finishes, patches, objects, talker, Optional.of(other), noiseDbSpl);
+    return new Room(
+        name,
+        outline,
+        ceiling,
+        air,
+        finishes,
+        patches,
+        objects,
+        talker,
+        Optional.of(other),
+        noiseDbSpl);
   }
 
   /** A copy with another talker. */
   public Room withTalker(Talker other) {
-    return new Room(name, outline, ceiling, air, finishes, patches, objects, Optional.of(other), microphone, noiseDbSpl);
+    return new Room(
+        name,
+        outline,
+        ceiling,
+        air,
+        finishes,
+        patches,
+        objects,
+        Optional.of(other),
+        microphone,
+        noiseDbSpl);
   }
 
   /** A copy with other room noise. */
   public Room withNoise(Bands levelsDbSpl) {
     return new Room(
-        name, outline, ceiling, air, finishes, patches, objects, talker, microphone, Optional.of(levelsDbSpl));
+        name,
+        outline,
+        ceiling,
+        air,
+        finishes,
+        patches,
+        objects,
+        talker,
+        microphone,
+        Optional.of(levelsDbSpl));
   }
 
   /** A copy with another finish on one surface. */
   public Room withFinish(String surface, Finish finish) {
     Map<String, Finish> other = new LinkedHashMap<>(finishes);
     other.put(surface, finish);
-    return new Room(name, outline, ceiling, air, other, patches, objects, talker, microphone, noiseDbSpl);
+    return new Room(
+        name, outline, ceiling, air, other, patches, objects, talker, microphone, noiseDbSpl);
   }
 
-  /** A copy with other walls and ceiling; finishes of walls that are gone are dropped, new walls need "walls". */
+  /**
+   * A copy with other walls and ceiling; finishes of walls that are gone are dropped, new walls
+   * need "walls".
+   */
   public Room withShape(Outline newOutline, Ceiling newCeiling) {
     return new Room(
-        name, newOutline, newCeiling, air, finishes, patches, objects, talker, microphone, noiseDbSpl);
+        name,
+        newOutline,
+        newCeiling,
+        air,
+        finishes,
+        patches,
+        objects,
+        talker,
+        microphone,
+        noiseDbSpl);
   }
 }

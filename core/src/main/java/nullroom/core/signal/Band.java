@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.stream.IntStream;
 
 /**
- * One fractional-octave band with base-10 exact frequencies: G = 10^0.3, f_m = 1000 G^(x/b), edges f_m
- * G^(-1/2b) and f_m G^(+1/2b) for b = 1 or 3.
+ * One fractional-octave band with base-10 exact frequencies: G = 10^0.3, f_m = 1000 G^(x/b), edges
+ * f_m G^(-1/2b) and f_m G^(+1/2b) for b = 1 or 3.
  *
  * <p>Source: IEC 61260-1:2014, 5.2 to 5.6; nominal names of ISO 266.
  *
@@ -44,8 +44,9 @@ public record Band(double nominalHz, double centreHz, double lowHz, double highH
   }
 
   /**
-   * Power response |H|^2 of an analogue Butterworth band-pass of the given order at {@code hz}: 1 at the
-   * centre, one half at both edges. Orders 3 and above keep the class 1 mask of IEC 61260-1 for octaves.
+   * Power response |H|^2 of an analogue Butterworth band-pass of the given order at {@code hz}: 1
+   * at the centre, one half at both edges. Orders 3 and above keep the class 1 mask of IEC 61260-1
+   * for octaves.
    */
   public double powerResponse(double hz, int order) {
     if (hz <= 0) {

@@ -1,8 +1,8 @@
 package nullroom.core.signal;
 
 /**
- * Second-order sections in series, transposed direct form II, with their running state. Not thread-safe; one
- * instance per stream.
+ * Second-order sections in series, transposed direct form II, with their running state. Not
+ * thread-safe; one instance per stream.
  */
 public final class Biquads {
   private final double[][] sections;
@@ -22,7 +22,8 @@ public final class Biquads {
   }
 
   /**
-   * Filters a block; section by section, so that each inner loop keeps five numbers and two states in registers.
+   * Filters a block; section by section, so that each inner loop keeps five numbers and two states
+   * in registers.
    *
    * @param input samples; not modified unless it is {@code output}
    * @param output overwritten; may be {@code input}

@@ -5,9 +5,9 @@ public final class Butterworth {
   private Butterworth() {}
 
   /**
-   * Band-pass of the band with unit gain at its exact centre. The class 1 mask of IEC 61260-1:2014 holds for
-   * octaves and third octaves from order 3 on, for every band whose upper edge lies under half the sampling
-   * rate.
+   * Band-pass of the band with unit gain at its exact centre. The class 1 mask of IEC 61260-1:2014
+   * holds for octaves and third octaves from order 4 on, for every band whose upper edge lies under
+   * half the sampling rate.
    *
    * @param order order of the low-pass prototype; the filter has this many second-order sections
    * @throws IllegalArgumentException if the band does not fit under half the sampling rate
@@ -15,7 +15,11 @@ public final class Butterworth {
   public static Biquads bandPass(Band band, double sampleRateHz, int order) {
     if (!(band.highHz() < sampleRateHz / 2)) {
       throw new IllegalArgumentException(
-          "band " + band.nominalHz() + " Hz does not fit a sampling rate of " + sampleRateHz + " Hz");
+          "band "
+              + band.nominalHz()
+              + " Hz does not fit a sampling rate of "
+              + sampleRateHz
+              + " Hz");
     }
     double low = Math.tan(Math.PI * band.lowHz() / sampleRateHz);
     double high = Math.tan(Math.PI * band.highHz() / sampleRateHz);

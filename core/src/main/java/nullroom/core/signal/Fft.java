@@ -12,7 +12,8 @@ public final class Fft {
    */
   public Fft(int size) {
     if (size < 2 || size % 2 != 0) {
-      throw new IllegalArgumentException("transform size " + size + " is not an even number from 2 up");
+      throw new IllegalArgumentException(
+          "transform size " + size + " is not an even number from 2 up");
     }
     this.size = size;
     this.transform = new DoubleFFT_1D(size);
@@ -47,8 +48,8 @@ public final class Fft {
   }
 
   /**
-   * Adds the one-sided energy of a packed spectrum to {@code sum}, so that over all bins it equals the sum of
-   * squares of the samples (Parseval).
+   * Adds the one-sided energy of a packed spectrum to {@code sum}, so that over all bins it equals
+   * the sum of squares of the samples (Parseval).
    *
    * @param packed result of {@link #forward}; not modified
    * @param sum n/2 + 1 bins; added to

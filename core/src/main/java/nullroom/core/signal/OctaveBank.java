@@ -4,12 +4,16 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Octave bands of a stream in the time domain, for levels that move. Multirate: after an octave is filtered, the
- * stream is low-passed and every second sample dropped, so that ten octaves cost about twice the top two.
+ * Octave bands of a stream in the time domain, for levels that move. Multirate: after an octave is
+ * filtered, the stream is low-passed and every second sample dropped, so that ten octaves cost
+ * about twice the top two.
  */
 public final class OctaveBank {
-  /** Class 1 (IEC 61260-1) and the shortest ringing that is; levels over time want that more than steep skirts. */
-  static final int ORDER = 3;
+  /**
+   * Class 1 (IEC 61260-1) and the shortest ringing that is; levels over time want that more than
+   * steep skirts.
+   */
+  static final int ORDER = 4;
 
   /** Receives the squares of one band's block, at that band's own rate. */
   @FunctionalInterface
@@ -23,7 +27,8 @@ public final class OctaveBank {
     void accept(int octave, double[] band, int count, double sampleRateHz);
   }
 
-  private record Stage(double rateHz, List<Integer> octaves, List<Biquads> filters, Biquads halver) {}
+  private record Stage(
+      double rateHz, List<Integer> octaves, List<Biquads> filters, Biquads halver) {}
 
   private final List<Band> bands;
   private final List<Stage> stages = new ArrayList<>();

@@ -5,11 +5,11 @@ import java.util.Arrays;
 /**
  * Energy spectrum of a stream of any length, in memory that does not grow.
  *
- * <p>Blocks of about 1.4 s under a sine window, overlapping by half. The squares of two neighbouring sine windows
- * add up to exactly 1, so with half a block of silence before and after the stream every sample counts once: the sum
- * over all bins is the sum of squares of the samples (Parseval), whatever the sound does in time. Band levels are
- * that spectrum times a band's power response, which no decimation or edge of Nyquist can bend. Each block's mean is
- * taken off first, or the leakage of a converter's offset would read as rumble.
+ * <p>Blocks of about 1.4 s under a sine window, overlapping by half: the squares of two neighbouring windows add up to 1,
+ * so every sample counts alike but for the fades at both ends of the stream, which keep its sudden start and end from
+ * splashing strong rumble into the treble. What is left at the end gets a shorter window of its own. Band levels are the
+ * spectrum times a band's power response, which no decimation or edge of Nyquist can bend. Each block's mean is taken off
+ * first, or the leakage of a converter's offset would read as rumble.
  */
 public final class SpectrumMeter {
   /** Bin width must resolve the 25 Hz third octave (5.8 Hz wide) several times over. */
@@ -25,29 +25,29 @@ public final class SpectrumMeter {
   private final double[] work;
   private final double[] energy;
   private int filled;
-  private int silentHead;
-  private long count;
+  private double weights;
   private boolean finished;
 
   /** A meter for one channel at the given rate. */
   public SpectrumMeter(double sampleRateHz) {
     this.sampleRateHz = sampleRateHz;
     fft = new Fft(Fft.sizeFor((long) (sampleRateHz * BLOCK_SECONDS)));
-    int n = fft.size();
-    window = new double[n];
+    window = window(fft.size());
+    ring = new double[fft.size()];
+    work = new double[fft.size()];
+    energy = new double[fft.size() / 2 + 1];
+  }
+
+  private static double[] window(int n) {
+    double[] window = new double[n];
     for (int i = 0; i < n; i++) {
       window[i] = Math.sin(Math.PI * (i + 0.5) / n);
     }
-    ring = new double[n];
-    work = new double[n];
-    energy = new double[n / 2 + 1];
-    filled = n / 2;
-    silentHead = n / 2;
+    return window;
   }
 
   /** Takes the next samples; {@code block} is not modified. */
   public void add(double[] block, int length) {
-    count += length;
     int at = 0;
     while (at < length) {
       int n = Math.min(length - at, ring.length - filled);
@@ -55,27 +55,23 @@ public final class SpectrumMeter {
       filled += n;
       at += n;
       if (filled == ring.length) {
-        transform(silentHead, ring.length);
+        transform(window);
         System.arraycopy(ring, ring.length / 2, ring, 0, ring.length / 2);
         filled = ring.length / 2;
-        silentHead = 0;
       }
     }
   }
 
-  private void transform(int from, int to) {
-    double mean = 0;
-    for (int i = from; i < to; i++) {
-      mean += ring[i];
+  /** Adds the energy of the first samples of the ring under a window of their length. */
+  private void transform(double[] fade) {
+    double mean = Arrays.stream(ring, 0, fade.length).average().orElse(0);
+    for (int i = 0; i < fade.length; i++) {
+      work[i] = (ring[i] - mean) * fade[i];
     }
-    mean /= Math.max(1, to - from);
-    for (int i = from; i < to; i++) {
-      work[i] = (ring[i] - mean) * window[i];
-    }
-    Arrays.fill(work, 0, from, 0);
-    Arrays.fill(work, to, work.length, 0);
+    Arrays.fill(work, fade.length, work.length, 0);
     fft.forward(work);
     fft.addEnergy(work, energy);
+    weights += fade.length / 2.0; // the sum of sine squared
   }
 
   /** Ends the stream; nothing may be added afterwards. */
@@ -84,11 +80,8 @@ public final class SpectrumMeter {
       throw new IllegalStateException("already finished");
     }
     finished = true;
-    int half = ring.length / 2;
-    transform(Math.min(silentHead, filled), filled);
-    if (filled > half) { // what reached beyond the first half still owes its second window
-      System.arraycopy(ring, half, ring, 0, filled - half);
-      transform(0, filled - half);
+    if (filled > 0 && (weights == 0 || filled > ring.length / 2)) {
+      transform(window(filled));
     }
   }
 
@@ -110,16 +103,6 @@ public final class SpectrumMeter {
     for (int k = 1; k < energy.length; k++) {
       sum += energy[k] * power.applyAsDouble(k * sampleRateHz / fft.size());
     }
-    return count == 0 ? 0 : sum / count;
-  }
-
-  /** Width of a bin in hertz. */
-  public double binHz() {
-    return sampleRateHz / fft.size();
-  }
-
-  /** Mean square per bin from 0 Hz up; a copy. */
-  public double[] meanSquarePerBin() {
-    return Arrays.stream(energy).map(e -> count == 0 ? 0 : e / count).toArray();
+    return weights == 0 ? 0 : sum / weights;
   }
 }

@@ -3,8 +3,8 @@ package nullroom.core.signal;
 import java.util.Arrays;
 
 /**
- * Frequency weightings A and C. The design goal is the analogue formula; {@link Filter} follows it within 0.1 dB
- * up to 0.45 of the sampling rate, where a plain bilinear design misses it.
+ * Frequency weightings A and C. The design goal is the analogue formula; {@link Filter} follows it
+ * within 0.1 dB up to 0.45 of the sampling rate, where a plain bilinear design misses it.
  *
  * <p>Source: IEC 61672-1:2013, Annex E (poles 20.599, 107.653, 737.862, 12194.217 Hz).
  */
@@ -36,9 +36,9 @@ public enum Weighting {
   }
 
   /**
-   * A streaming time-domain filter. Poles by the bilinear transform (low ones) and matched (12.2 kHz pair), and
-   * behind them a short symmetric filter that holds the ratio between the goal and what those sections do. It
-   * delays by {@link Filter#DELAY} samples.
+   * A streaming time-domain filter. Poles by the bilinear transform (low ones) and matched (12.2
+   * kHz pair), and behind them a short symmetric filter that holds the ratio between the goal and
+   * what those sections do. It delays by {@link Filter#DELAY} samples.
    */
   public Filter filter(double sampleRateHz) {
     return new Filter(this, sampleRateHz);
@@ -46,7 +46,9 @@ public enum Weighting {
 
   /** State of one weighted stream. Not thread-safe. */
   public static final class Filter {
-    /** Half length of the correction: long enough for 0.05 dB at 44.1 kHz, short enough to be cheap. */
+    /**
+     * Half length of the correction: long enough for 0.05 dB at 44.1 kHz, short enough to be cheap.
+     */
     static final int DELAY = 24;
 
     private final Biquads poles;
@@ -81,7 +83,9 @@ public enum Weighting {
       double[] ratio = new double[fft.size()];
       for (int k = 0; k <= fft.size() / 2; k++) {
         double hz = Math.max(k, 0.5) * sampleRateHz / fft.size();
-        double r = Math.sqrt(weighting.power(hz)) / poles.magnitude(Math.min(hz, 0.4999 * sampleRateHz), sampleRateHz);
+        double r =
+            Math.sqrt(weighting.power(hz))
+                / poles.magnitude(Math.min(hz, 0.4999 * sampleRateHz), sampleRateHz);
         ratio[k == fft.size() / 2 ? 1 : 2 * k] = r;
       }
       fft.inverse(ratio);

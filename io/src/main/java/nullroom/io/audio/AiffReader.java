@@ -18,18 +18,25 @@ final class AiffReader {
     try {
       stream = AudioSystem.getAudioInputStream(file.toFile());
     } catch (UnsupportedAudioFileException e) {
-      throw new Trouble.BadFile(file.toString(), "starts like an AIFF file but cannot be read as one");
+      throw new Trouble.BadFile(
+          file.toString(), "starts like an AIFF file but cannot be read as one");
     }
     AudioFormat f = stream.getFormat();
     if (f.getChannels() < 1
         || f.getChannels() > SoundFile.MOST_CHANNELS
-        || !(f.getSampleRate() >= SoundFile.LOWEST_RATE_HZ && f.getSampleRate() <= SoundFile.HIGHEST_RATE_HZ)) {
+        || !(f.getSampleRate() >= SoundFile.LOWEST_RATE_HZ
+            && f.getSampleRate() <= SoundFile.HIGHEST_RATE_HZ)) {
       stream.close();
-      throw new Trouble.BadFile(file.toString(), "claims a sampling rate or channel count that is no recording");
+      throw new Trouble.BadFile(
+          file.toString(), "claims a sampling rate or channel count that is no recording");
     }
     SampleFormat format =
         new SampleFormat(
-            f.getSampleRate(), f.getChannels(), (f.getSampleSizeInBits() + 7) / 8 * 8, f.getSampleSizeInBits(), kind(f));
+            f.getSampleRate(),
+            f.getChannels(),
+            (f.getSampleSizeInBits() + 7) / 8 * 8,
+            f.getSampleSizeInBits(),
+            kind(f));
     return new SoundFile(
         file.toString(),
         format,

@@ -9,7 +9,8 @@ package nullroom.io.audio;
  * @param validBits bits that carry sound
  * @param kind of number
  */
-record SampleFormat(double sampleRateHz, int channels, int containerBits, int validBits, Kind kind) {
+record SampleFormat(
+    double sampleRateHz, int channels, int containerBits, int validBits, Kind kind) {
   enum Kind {
     UNSIGNED,
     SIGNED_LITTLE,

@@ -53,7 +53,8 @@ public final class SoundFile implements SampleSource, AutoCloseable {
   /**
    * Opens a file.
    *
-   * @throws Trouble.BadFile with one sentence, if it is missing, unreadable, without samples, or no sound we can read
+   * @throws Trouble.BadFile with one sentence, if it is missing, unreadable, without samples, or no
+   *     sound we can read
    */
   public static SoundFile open(Path file) {
     try {
@@ -67,7 +68,10 @@ public final class SoundFile implements SampleSource, AutoCloseable {
         case "" -> throw new Trouble.BadFile(file.toString(), "is empty");
         default ->
             throw new Trouble.BadFile(
-                file.toString(), "is no WAV or AIFF file (it starts with " + printable(magic) + "); convert it to WAV");
+                file.toString(),
+                "is no WAV or AIFF file (it starts with "
+                    + printable(magic)
+                    + "); convert it to WAV");
       };
     } catch (NoSuchFileException e) {
       throw new Trouble.BadFile(file.toString(), "does not exist");
@@ -102,7 +106,8 @@ public final class SoundFile implements SampleSource, AutoCloseable {
   public Samples channel(int channel) {
     if (channel < 0 || channel >= channels()) {
       throw new Trouble.BadSound(
-          name, "has " + channels() + " channel(s), counted from 0; there is no channel " + channel);
+          name,
+          "has " + channels() + " channel(s), counted from 0; there is no channel " + channel);
     }
     double[][] block = new double[channels()][BLOCK_FRAMES];
     double[] all = new double[BLOCK_FRAMES];
@@ -141,7 +146,10 @@ public final class SoundFile implements SampleSource, AutoCloseable {
     return format.validBits();
   }
 
-  /** Sentences on damage that did not keep the file from being read; complete once the end was reached. */
+  /**
+   * Sentences on damage that did not keep the file from being read; complete once the end was
+   * reached.
+   */
   public List<String> warnings() {
     return List.copyOf(warnings);
   }

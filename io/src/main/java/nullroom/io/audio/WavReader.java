@@ -11,8 +11,8 @@ import java.util.List;
 import nullroom.core.Trouble;
 
 /**
- * RIFF, RF64 and BW64 by chunks (EBU Tech 3306, ITU-R BS.2088). Sizes in headers are believed only as far as the file
- * goes: recorders that lose power leave 0 or the largest number there.
+ * RIFF, RF64 and BW64 by chunks (EBU Tech 3306, ITU-R BS.2088). Sizes in headers are believed only
+ * as far as the file goes: recorders that lose power leave 0 or the largest number there.
  */
 final class WavReader {
   private static final int PCM = 1;
@@ -50,7 +50,13 @@ final class WavReader {
         if (format == null) {
           throw new Trouble.BadFile(name, "has sound but no format chunk before it");
         }
-        return data(name, channel, format, body, dataLength(length, wideDataSize, size - body, warnings), warnings);
+        return data(
+            name,
+            channel,
+            format,
+            body,
+            dataLength(length, wideDataSize, size - body, warnings),
+            warnings);
       }
       if (id.equals("fmt ") && length >= 16) {
         format = format(name, bytes(channel, body, (int) Math.min(40, length)));
@@ -59,17 +65,20 @@ final class WavReader {
       }
       at = body + length + (length & 1);
     }
-    throw new Trouble.BadFile(name, format == null ? "has no format chunk" : "has a header but no samples");
+    throw new Trouble.BadFile(
+        name, format == null ? "has no format chunk" : "has a header but no samples");
   }
 
   private static long dataLength(long claimed, long wide, long there, List<String> warnings) {
     long length = claimed == UNKNOWN_SIZE && wide >= 0 ? wide : claimed;
     if ((length == 0 || length == UNKNOWN_SIZE) && there > 0) {
-      warnings.add("The header does not say how long the sound is (a recorder that lost power?); read to the end of the file.");
+      warnings.add(
+          "The header does not say how long the sound is (a recorder that lost power?); read to the end of the file.");
       return there;
     }
     if (length > there) {
-      warnings.add("The file is cut short: its header promises more sound than there is; measured as far as it goes.");
+      warnings.add(
+          "The file is cut short: its header promises more sound than there is; measured as far as it goes.");
       return there;
     }
     return length;
@@ -90,7 +99,10 @@ final class WavReader {
       throw new Trouble.BadFile(name, "claims " + channels + " channels; that is no recording");
     }
     if (rate < SoundFile.LOWEST_RATE_HZ || rate > SoundFile.HIGHEST_RATE_HZ) {
-      throw new Trouble.BadFile(name, String.format(java.util.Locale.ROOT, "claims %.0f samples a second; that is no recording", rate));
+      throw new Trouble.BadFile(
+          name,
+          String.format(
+              java.util.Locale.ROOT, "claims %.0f samples a second; that is no recording", rate));
     }
     if (bits % 8 != 0 && block % channels == 0) {
       bits = block / channels * 8; // such as 20 bits in three bytes, left-justified
@@ -99,7 +111,12 @@ final class WavReader {
     boolean floating = tag == FLOAT && (bits == 32 || bits == 64);
     if (!pcm && !floating) {
       throw new Trouble.BadFile(
-          name, "is a WAV file with a coding we do not read (tag " + tag + ", " + bits + " bits); convert it to plain WAV");
+          name,
+          "is a WAV file with a coding we do not read (tag "
+              + tag
+              + ", "
+              + bits
+              + " bits); convert it to plain WAV");
     }
     if (valid < 1 || valid > bits) {
       valid = bits;
@@ -112,7 +129,12 @@ final class WavReader {
   }
 
   private static SoundFile data(
-      String name, FileChannel channel, SampleFormat format, long from, long length, List<String> warnings) {
+      String name,
+      FileChannel channel,
+      SampleFormat format,
+      long from,
+      long length,
+      List<String> warnings) {
     if (length < format.frameBytes()) {
       throw new Trouble.BadFile(name, "has a header but no samples");
     }

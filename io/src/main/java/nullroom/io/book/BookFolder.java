@@ -12,8 +12,8 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * A room book on disk: {@code book.json}, the one before it as {@code book.previous.json}, and {@code sound/*.wav}.
- * Recordings are written once and never changed.
+ * A room book on disk: {@code book.json}, the one before it as {@code book.previous.json}, and
+ * {@code sound/*.wav}. Recordings are written once and never changed.
  */
 public final class BookFolder {
   private static final String BOOK = "book.json";
@@ -36,7 +36,9 @@ public final class BookFolder {
     return Files.exists(folder.resolve(BOOK));
   }
 
-  /** Whether the save before the last is there and whole, to be offered when the last is damaged. */
+  /**
+   * Whether the save before the last is there and whole, to be offered when the last is damaged.
+   */
   public boolean hasReadablePrevious() {
     try {
       read(folder.resolve(PREVIOUS));
@@ -58,14 +60,22 @@ public final class BookFolder {
     } catch (Trouble.BadFile e) {
       if (Files.exists(file) && hasReadablePrevious()) {
         throw new Trouble.BadFile(
-            file.toString(), e.getMessage() + ". The save before it, " + PREVIOUS + ", is whole: copy it over " + BOOK
+            file.toString(),
+            e.getMessage()
+                + ". The save before it, "
+                + PREVIOUS
+                + ", is whole: copy it over "
+                + BOOK
                 + " or open it with “restore”");
       }
       throw e;
     }
   }
 
-  /** Puts the save before the last in the place of a damaged one, which is kept as book.damaged.json. */
+  /**
+   * Puts the save before the last in the place of a damaged one, which is kept as
+   * book.damaged.json.
+   */
   public RoomBook restore() {
     Path file = folder.resolve(BOOK);
     RoomBook previous = read(folder.resolve(PREVIOUS));
@@ -104,7 +114,10 @@ public final class BookFolder {
     Path file = folder.resolve(BOOK);
     try {
       Files.createDirectories(folder.resolve("sound"));
-      byte[] text = JsonMapper.shared().writerWithDefaultPrettyPrinter().writeValueAsBytes(BookJson.write(book));
+      byte[] text =
+          JsonMapper.shared()
+              .writerWithDefaultPrettyPrinter()
+              .writeValueAsBytes(BookJson.write(book));
       if (!Files.exists(file) || !java.util.Arrays.equals(Files.readAllBytes(file), text)) {
         SafeFile.writeKeeping(file, folder.resolve(PREVIOUS), text);
       }
@@ -133,13 +146,15 @@ public final class BookFolder {
   public String keepCopy(String stem, Path file) {
     String original = file.getFileName().toString();
     int dot = original.lastIndexOf('.');
-    String name = freeName(stem, dot < 0 || original.length() - dot > 5 ? ".wav" : original.substring(dot));
+    String name =
+        freeName(stem, dot < 0 || original.length() - dot > 5 ? ".wav" : original.substring(dot));
     Path partial = sound("." + name + ".new");
     try {
       Files.copy(file, partial, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
       Files.move(partial, sound(name), java.nio.file.StandardCopyOption.ATOMIC_MOVE);
     } catch (IOException e) {
-      throw new Trouble.BadFile(file.toString(), "could not be copied into the book: " + e.getMessage());
+      throw new Trouble.BadFile(
+          file.toString(), "could not be copied into the book: " + e.getMessage());
     }
     return name;
   }
@@ -183,7 +198,10 @@ public final class BookFolder {
       }
       Room room = RoomJson.read(node);
       return new RoomBook(
-          room.name(), nullroom.core.predict.Goal.SPOKEN_ON_CAMERA, room, java.util.Optional.empty(),
+          room.name(),
+          nullroom.core.predict.Goal.SPOKEN_ON_CAMERA,
+          room,
+          java.util.Optional.empty(),
           java.util.Optional.empty());
     } catch (Trouble.BadField e) {
       throw new Trouble.BadFile(path.toString(), e.line());

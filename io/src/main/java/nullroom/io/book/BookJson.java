@@ -26,7 +26,12 @@ final class BookJson {
     double version = f.required("schemaVersion").number();
     if (version != SCHEMA_VERSION) {
       throw new Trouble.BadField(
-          "schemaVersion", "is " + (int) version + "; this program reads version " + SCHEMA_VERSION + ". Use a newer one");
+          "schemaVersion",
+          "is "
+              + (int) version
+              + "; this program reads version "
+              + SCHEMA_VERSION
+              + ". Use a newer one");
     }
     String goals = String.join(", ", List.of(Goal.values()).stream().map(Goal::id).toList());
     return new RoomBook(
@@ -65,7 +70,10 @@ final class BookJson {
             figure(f, "directToReverberantDb"),
             f.elements("warnings").stream().map(Field::text).toList());
     return new DecayMeasurement(
-        soundName(f.required("sound")), f.required("taken").text(), report, f.required("predictedSeconds").bands());
+        soundName(f.required("sound")),
+        f.required("taken").text(),
+        report,
+        f.required("predictedSeconds").bands());
   }
 
   private static OptionalDouble figure(Field f, String name) {
@@ -127,7 +135,8 @@ final class BookJson {
     put(out, "centreTimeSeconds", b.centreTimeSeconds());
     put(out, "inrDb", b.inrDb());
     put(out, "nonLinearityPermille", b.nonLinearityPermille());
-    out.set("curveDb", RoomJson.numbers(b.curve().stream().mapToDouble(Double::doubleValue).toArray()));
+    out.set(
+        "curveDb", RoomJson.numbers(b.curve().stream().mapToDouble(Double::doubleValue).toArray()));
   }
 
   private static void put(ObjectNode out, String name, OptionalDouble figure) {
@@ -140,7 +149,8 @@ final class BookJson {
       return JSON.readTree(text);
     } catch (tools.jackson.core.JacksonException e) {
       var at = e.getLocation();
-      String where = at == null ? "" : " at line " + at.getLineNr() + ", column " + at.getColumnNr();
+      String where =
+          at == null ? "" : " at line " + at.getLineNr() + ", column " + at.getColumnNr();
       throw place.apply("is damaged" + where + ": it is no complete JSON");
     }
   }

@@ -34,7 +34,8 @@ record Field(String path, JsonNode node) {
 
   Field required(String name) {
     return optional(name)
-        .orElseThrow(() -> new Trouble.BadField(path.isEmpty() ? name : path + "." + name, "is missing"));
+        .orElseThrow(
+            () -> new Trouble.BadField(path.isEmpty() ? name : path + "." + name, "is missing"));
   }
 
   double number() {

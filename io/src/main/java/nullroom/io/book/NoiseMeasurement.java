@@ -25,9 +25,11 @@ public record NoiseMeasurement(
     String sound, String taken, double laeqDbSpl, Bands octaveDbSpl, int nc, double ncBandHz) {
 
   /**
-   * Measures the quiet room from a recording through the microphone that {@code heard} describes, at its gain.
+   * Measures the quiet room from a recording through the microphone that {@code heard} describes,
+   * at its gain.
    *
-   * @throws Trouble.BadSound if the recording is too short, silent, or sampled too slowly for the 8 kHz octave
+   * @throws Trouble.BadSound if the recording is too short, silent, or sampled too slowly for the 8
+   *     kHz octave
    */
   public static NoiseMeasurement of(String sound, String taken, Samples recording, Heard heard) {
     NoiseReport report = NoiseMeter.measure(SampleSource.of(recording), Progress.NONE).getFirst();
@@ -37,7 +39,8 @@ public record NoiseMeasurement(
             .orElseThrow(() -> new Trouble.BadSound(sound, why(report)));
     Bands room = heard.roomNoiseBehind(atMicrophone);
     NoiseRating nc = NoiseRating.nc(room);
-    return new NoiseMeasurement(sound, taken, Octave.aWeightedSum(room), room, nc.rating(), nc.decidingBandHz());
+    return new NoiseMeasurement(
+        sound, taken, Octave.aWeightedSum(room), room, nc.rating(), nc.decidingBandHz());
   }
 
   private static String why(NoiseReport report) {

@@ -10,7 +10,8 @@ import nullroom.core.predict.Statistics;
 import nullroom.core.room.Room;
 
 /**
- * The whole document: what is known about one room and one voice. Immutable; an edit is a function from book to book.
+ * The whole document: what is known about one room and one voice. Immutable; an edit is a function
+ * from book to book.
  *
  * @param name for people
  * @param goal what the recording is for
@@ -19,14 +20,21 @@ import nullroom.core.room.Room;
  * @param decay the decay measured last
  */
 public record RoomBook(
-    String name, Goal goal, Room room, Optional<NoiseMeasurement> noise, Optional<DecayMeasurement> decay) {
+    String name,
+    Goal goal,
+    Room room,
+    Optional<NoiseMeasurement> noise,
+    Optional<DecayMeasurement> decay) {
 
-  /** Adjustments of the prediction to the measurement are held within this factor: beyond, the description is wrong. */
+  /**
+   * Adjustments of the prediction to the measurement are held within this factor: beyond, the
+   * description is wrong.
+   */
   private static final double LARGEST_ADJUSTMENT = 3;
 
   /**
-   * What the microphone hears now: from the measured decay where there is one, changed by what the prediction says has
-   * changed since; from the prediction alone elsewhere.
+   * What the microphone hears now: from the measured decay where there is one, changed by what the
+   * prediction says has changed since; from the prediction alone elsewhere.
    */
   public Heard heard() {
     return heard(room);
@@ -45,17 +53,20 @@ public record RoomBook(
   }
 
   private static Bands adjusted(DecayMeasurement measured, Bands predicted) {
-    return Bands.from(
-        i -> {
-          double then = measured.predictedSeconds().get(i);
-          double factor =
-              measured.report().band(Octave.nominalHz(i)).map(DecayReport.BandDecay::t20Seconds).stream()
-                  .flatMapToDouble(java.util.OptionalDouble::stream)
-                  .map(t20 -> Math.clamp(t20 / then, 1 / LARGEST_ADJUSTMENT, LARGEST_ADJUSTMENT))
-                  .findFirst()
-                  .orElse(1);
-          return predicted.get(i) * factor;
-        });
+    return Bands.from(i -> {
+      double then = measured.predictedSeconds().get(i);
+      double factor =
+          measured
+              .report()
+              .band(Octave.nominalHz(i))
+              .map(DecayReport.BandDecay::t20Seconds)
+              .stream()
+              .flatMapToDouble(java.util.OptionalDouble::stream)
+              .map(t20 -> Math.clamp(t20 / then, 1 / LARGEST_ADJUSTMENT, LARGEST_ADJUSTMENT))
+              .findFirst()
+              .orElse(1);
+      return predicted.get(i) * factor;
+    });
   }
 
   /** With another room. */

@@ -70,7 +70,8 @@ public final class RoomJson {
     Field width = f.required("widthMetres");
     for (Field side : List.of(length, width)) {
       if (!(side.number() >= 0.5 && side.number() <= Outline.MAX_METRES)) {
-        throw new Trouble.BadField(side.path(), "must lie between 0.5 and 100 m, not " + side.number());
+        throw new Trouble.BadField(
+            side.path(), "must lie between 0.5 and 100 m, not " + side.number());
       }
     }
     return Outline.box(length.number(), width.number());
@@ -95,8 +96,11 @@ public final class RoomJson {
           new Ceiling.Gable(
               f.required("kneeMetres").number(),
               f.required("ridgeMetres").number(),
-              f.required("ridgeAlong").oneOf(a -> Optional.of(a.equals("x")).filter(x -> x || a.equals("y")), "x, y"));
-      default -> throw new Trouble.BadField(kind.path(), "'" + kind.text() + "' is none of flat, leanTo, gable");
+              f.required("ridgeAlong")
+                  .oneOf(a -> Optional.of(a.equals("x")).filter(x -> x || a.equals("y")), "x, y"));
+      default ->
+          throw new Trouble.BadField(
+              kind.path(), "'" + kind.text() + "' is none of flat, leanTo, gable");
     };
   }
 
@@ -125,16 +129,16 @@ public final class RoomJson {
             .map(s -> s.node().isArray() ? s.bands() : Bands.all(s.number()))
             .orElse(Bands.all(Finish.DEFAULT_SCATTERING));
     Optional<Field> numbers = f.optional("absorption");
-    return f.checked(
-        () ->
-            numbers.isPresent()
-                ? new Finish.Stated(numbers.get().bands(), scattering)
-                : new Finish.Listed(f.required("material").text(), scattering));
+    return f.checked(() ->
+        numbers.isPresent()
+            ? new Finish.Stated(numbers.get().bands(), scattering)
+            : new Finish.Listed(f.required("material").text(), scattering));
   }
 
   private static Patch patch(Field f) {
     f.object();
-    List<Point> corners = f.required("corners").elements().stream().map(RoomJson::planPoint).toList();
+    List<Point> corners =
+        f.required("corners").elements().stream().map(RoomJson::planPoint).toList();
     String name = f.optional("name").map(Field::text).orElse("patch");
     return f.checked(() -> new Patch(name, f.required("surface").text(), corners, finish(f)));
   }
@@ -156,11 +160,17 @@ public final class RoomJson {
     f.object();
     VocalEffort effort =
         f.optional("effort")
-            .map(e -> e.oneOf(VocalEffort::find, choices(Stream.of(VocalEffort.values()).map(VocalEffort::id))))
+            .map(e ->
+                e.oneOf(
+                    VocalEffort::find,
+                    choices(Stream.of(VocalEffort.values()).map(VocalEffort::id))))
             .orElse(VocalEffort.NORMAL);
     Directivity directivity =
         f.optional("directivity")
-            .map(d -> d.oneOf(Directivity::find, choices(Stream.of(Directivity.values()).map(Directivity::id))))
+            .map(d ->
+                d.oneOf(
+                    Directivity::find,
+                    choices(Stream.of(Directivity.values()).map(Directivity::id))))
             .orElse(Directivity.VOICE);
     return new Talker(point(f.required("at")), aim(f), effort, directivity);
   }
@@ -172,17 +182,16 @@ public final class RoomJson {
             .map(p -> p.oneOf(Pattern::find, choices(Stream.of(Pattern.values()).map(Pattern::id))))
             .orElse(Pattern.CARDIOID);
     Capture capture =
-        f.checked(
-            () ->
-                new Capture(
-                    pattern,
-                    f.number("selfNoiseDbA", 16),
-                    f.number("maxDbSpl", 130),
-                    f.number("sensitivityDbvPerPascal", -38),
-                    f.number("preampEinDbu", -125),
-                    f.number("gainDb", 40),
-                    f.number("fullScaleDbu", 20),
-                    (int) f.number("bits", 24)));
+        f.checked(() ->
+            new Capture(
+                pattern,
+                f.number("selfNoiseDbA", 16),
+                f.number("maxDbSpl", 130),
+                f.number("sensitivityDbvPerPascal", -38),
+                f.number("preampEinDbu", -125),
+                f.number("gainDb", 40),
+                f.number("fullScaleDbu", 20),
+                (int) f.number("bits", 24)));
     return new PlacedMicrophone(point(f.required("at")), aim(f), capture);
   }
 
@@ -207,11 +216,15 @@ public final class RoomJson {
     }
     ArrayNode objects = out.putArray("objects");
     for (LooseObject object : room.objects()) {
-      objects.addObject().put("name", object.name()).set("absorptionArea", numbers(object.absorptionArea().toArray()));
+      objects
+          .addObject()
+          .put("name", object.name())
+          .set("absorptionArea", numbers(object.absorptionArea().toArray()));
     }
     room.talker().ifPresent(t -> write(t, out.putObject("talker")));
     room.microphone().ifPresent(m -> write(m, out.putObject("microphone")));
-    room.noiseDbSpl().ifPresent(n -> out.putObject("noise").set("octaveDbSpl", numbers(n.toArray())));
+    room.noiseDbSpl()
+        .ifPresent(n -> out.putObject("noise").set("octaveDbSpl", numbers(n.toArray())));
     return out;
   }
 
@@ -259,7 +272,8 @@ public final class RoomJson {
 
   private static void write(Talker talker, ObjectNode out) {
     write(talker.at(), talker.aim(), out);
-    out.put("effort", talker.effort().id()).put("directivity", talker.directivity().name().toLowerCase(Locale.ROOT));
+    out.put("effort", talker.effort().id())
+        .put("directivity", talker.directivity().name().toLowerCase(Locale.ROOT));
   }
 
   private static void write(PlacedMicrophone microphone, ObjectNode out) {

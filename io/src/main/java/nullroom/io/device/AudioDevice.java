@@ -5,7 +5,10 @@ import nullroom.core.signal.Samples;
 
 /** Something that records: an input of this computer, or a modelled room. */
 public interface AudioDevice {
-  /** What the person in front of it was asked to do. A real device hears it; a simulated one acts it. */
+  /**
+   * What the person in front of it was asked to do. A real device hears it; a simulated one acts
+   * it.
+   */
   enum Prompt {
     /** Keep still. */
     QUIET,

@@ -11,8 +11,9 @@ import nullroom.core.signal.Fft;
 import nullroom.core.signal.Samples;
 
 /**
- * Records a modelled room: its noise through the microphone's pattern, self-noise and preamp noise, claps or a voice with
- * the room's decay, all through gain, converter clipping and word length. Seeded: the same call gives the same samples.
+ * Records a modelled room: its noise through the microphone's pattern, self-noise and preamp noise,
+ * claps or a voice with the room's decay, all through gain, converter clipping and word length.
+ * Seeded: the same call gives the same samples.
  */
 public final class SimulatedDevice implements AudioDevice {
   private static final double RATE_HZ = 48_000;
@@ -22,7 +23,9 @@ public final class SimulatedDevice implements AudioDevice {
 
   private static final double FIRST_CLAP_SECONDS = 0.5;
 
-  /** A hand clap at 1 m peaks about here, as a sine of that peak (common practice, 105 to 115 dB). */
+  /**
+   * A hand clap at 1 m peaks about here, as a sine of that peak (common practice, 105 to 115 dB).
+   */
   private static final double CLAP_DB_SPL = 108;
 
   /** Someone who claps by a microphone turns the gain down until it does not clip. */
@@ -57,7 +60,8 @@ public final class SimulatedDevice implements AudioDevice {
   @Override
   public Samples record(Prompt prompt, double seconds, Progress progress) {
     if (!(seconds > 0 && seconds <= 600)) {
-      throw new Trouble.BadField("seconds", "the simulated device records up to 600 s, not " + seconds);
+      throw new Trouble.BadField(
+          "seconds", "the simulated device records up to 600 s, not " + seconds);
     }
     int count = (int) Math.round(seconds * RATE_HZ);
     double[] pressure = SyntheticRoom.noise(heard.noiseDbSpl(), RATE_HZ, count, seed);
@@ -112,17 +116,26 @@ public final class SimulatedDevice implements AudioDevice {
     return pulse;
   }
 
-  /** The voice at 1 m on axis through a response whose direct sound is that of the microphone's place. */
+  /**
+   * The voice at 1 m on axis through a response whose direct sound is that of the microphone's
+   * place.
+   */
   private double[] voice(int count) {
     Bands atMicrophone = heard.directDbSpl();
     double direct = 1 / Math.max(Heard.NEAREST_METRES, heard.distanceMetres());
     double[] dry =
         SyntheticRoom.voice(
-            atMicrophone.map(level -> level - nullroom.core.acoustics.Decibels.ofAmplitude(direct)), RATE_HZ, count, seed + 3);
+            atMicrophone.map(level -> level - nullroom.core.acoustics.Decibels.ofAmplitude(direct)),
+            RATE_HZ,
+            count,
+            seed + 3);
     return Fft.convolve(dry, response(CLAP_GAP_SECONDS));
   }
 
-  /** Pressure in pascal to samples: a sine of the full-scale level has amplitude 1; then clipping and rounding. */
+  /**
+   * Pressure in pascal to samples: a sine of the full-scale level has amplitude 1; then clipping
+   * and rounding.
+   */
   private double[] convert(double[] pressure) {
     Capture capture = heard.capture();
     double full = Math.sqrt(2) * SyntheticRoom.pascal(capture.fullScaleDbSpl());

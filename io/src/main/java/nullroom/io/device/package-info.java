@@ -1,6 +1,6 @@
 /**
- * Where sound comes from: {@link AudioDevice}, with a {@link SimulatedDevice} that records a modelled room and a {@link
- * JavaSoundDevice} for inputs of this computer.
+ * Where sound comes from: {@link AudioDevice}, with a {@link SimulatedDevice} that records a
+ * modelled room and a {@link JavaSoundDevice} for inputs of this computer.
  */
 @NullMarked
 package nullroom.io.device;

@@ -1,0 +1,124 @@
+package nullroom.app.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.stage.Stage;
+import nullroom.app.shell.Station;
+import nullroom.io.book.BookFolder;
+import nullroom.io.book.RoomBook;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Drives the real window on the headless platform. */
+class WindowTest {
+  @TempDir Path folder;
+
+  @BeforeAll
+  static void startToolkit() throws InterruptedException {
+    CountDownLatch started = new CountDownLatch(1);
+    Platform.startup(started::countDown);
+    assertThat(started.await(30, TimeUnit.SECONDS)).isTrue();
+    Platform.setImplicitExit(false);
+  }
+
+  private static <T> T onFx(Callable<T> call) throws Exception {
+    CompletableFuture<T> result = new CompletableFuture<>();
+    Platform.runLater(
+        () -> {
+          try {
+            result.complete(call.call());
+          } catch (Exception e) {
+            result.completeExceptionally(e);
+          }
+        });
+    return result.get(60, TimeUnit.SECONDS);
+  }
+
+  private static void waitForWork(Composition window) throws Exception {
+    CountDownLatch idle = new CountDownLatch(1);
+    onFx(
+        () ->
+            window
+                .work()
+                .runningProperty()
+                .subscribe(
+                    running -> {
+                      if (!running) {
+                        idle.countDown();
+                      }
+                    }));
+    assertThat(idle.await(60, TimeUnit.SECONDS)).isTrue();
+    onFx(() -> 0); // what the work's end handed over has run
+  }
+
+  private static Object fire(Scene scene, String id) {
+    ((Button) scene.lookup("#" + id)).fire();
+    return id;
+  }
+
+  @Test
+  void dropClapsSeeTheTimeHangTheBlanketSeeTheLadderMoveUndoAndReopen() throws Exception {
+    RoomBook made = DemoBook.create(folder.resolve("demo"));
+    Path claps = Files.copy(new BookFolder(folder.resolve("demo")).sound("claps-1.wav"), folder.resolve("my claps.wav"));
+    RoomBook bare =
+        new RoomBook("mine", made.goal(), made.room(), java.util.Optional.empty(), java.util.Optional.empty());
+    BookFolder place = new BookFolder(folder.resolve("my book"));
+    Composition window = onFx(() -> new Composition(place, bare));
+    Scene scene = onFx(() -> shown(window));
+
+    onFx(() -> { window.open(Station.ROOM, claps); return 0; });
+    waitForWork(window);
+    waitForWork(window);
+    assertThat(onFx(() -> window.shell().stationProperty().get())).isEqualTo(Station.RING);
+    double mid = onFx(() -> window.session().book().decay().orElseThrow().report().tMidSeconds().orElseThrow());
+    assertThat(mid).isEqualTo(made.decay().orElseThrow().report().tMidSeconds().orElseThrow());
+    assertThat(onFx(() -> ((Label) scene.lookup("#answer")).getText())).contains(String.format("%.2f s", mid));
+
+    double before = onFx(() -> window.session().heardProperty().get().margins().clearDb());
+    onFx(() -> { window.shell().stationProperty().set(Station.DRESS); scene.getRoot().applyCss(); return fire(scene, "hang"); });
+    double after = onFx(() -> window.session().heardProperty().get().margins().clearDb());
+    assertThat(after).isGreaterThan(before + 0.5);
+    assertThat(onFx(() -> window.session().beforeProperty().get().margins().clearDb())).isCloseTo(before, within(1e-9));
+
+    onFx(() -> fire(scene, "undo"));
+    assertThat(onFx(() -> window.session().heardProperty().get().margins().clearDb())).isCloseTo(before, within(1e-9));
+    onFx(() -> fire(scene, "redo"));
+    RoomBook last = onFx(() -> window.session().book());
+    window.close();
+    assertThat(place.load()).isEqualTo(last);
+    assertThat(last.room().patches()).anyMatch(p -> p.name().equals("blanket"));
+  }
+
+  @Test
+  void aFileThatIsNoSoundIsSaidInPlaceAndNothingIsLost() throws Exception {
+    RoomBook made = DemoBook.create(folder.resolve("demo2"));
+    Composition window = onFx(() -> new Composition(new BookFolder(folder.resolve("demo2")), made));
+    Scene scene = onFx(() -> shown(window));
+    Path text = Files.writeString(folder.resolve("diary.wav"), "dear diary");
+    onFx(() -> { window.open(Station.LISTEN, text); return 0; });
+    waitForWork(window);
+    assertThat(onFx(() -> ((Label) scene.lookup("#trouble")).getText())).contains("diary.wav").contains("no WAV or AIFF");
+    assertThat(onFx(() -> window.session().book())).isEqualTo(made);
+    window.close();
+  }
+
+  private static Scene shown(Composition window) {
+    Stage stage = new Stage();
+    Scene scene = window.scene(1280, 800);
+    stage.setScene(scene);
+    stage.show();
+    return scene;
+  }
+}
