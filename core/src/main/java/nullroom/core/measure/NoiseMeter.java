@@ -68,18 +68,23 @@ public final class NoiseMeter {
   }
 
   private void add(double[] block, int length) {
-    ForkJoinTask<?> other = ForkJoinTask.adapt(() -> spectrum.add(block, length)).fork();
+    ForkJoinTask<?> other =
+        ForkJoinTask.adapt(
+                () -> {
+                  bank.add(block, length, this::octave);
+                  spectrum.add(block, length);
+                })
+            .fork();
     aWeighting.filter(block, weighted, length);
     aLevel.add(weighted, length);
-    bank.add(block, length, this::octave);
     for (int i = 0; i < length; i++) {
       sum += block[i];
       squares += block[i] * block[i];
       weightedSquares += weighted[i] * weighted[i];
     }
     clips.add(block, length);
-    count += length;
     other.join();
+    count += length;
   }
 
   private void octave(int octave, double[] band, int length, double rateHz) {

@@ -31,27 +31,72 @@ public final class Biquads {
    */
   public void filter(double[] input, double[] output, int count) {
     double[] from = input;
-    for (int k = 0; k < sections.length; k++) {
-      double[] c = sections[k];
-      double b0 = c[0];
-      double b1 = c[1];
-      double b2 = c[2];
-      double a1 = c[3];
-      double a2 = c[4];
-      double u = s1[k];
-      double v = s2[k];
-      for (int i = 0; i < count; i++) {
-        double x = from[i];
-        double y = b0 * x + u;
-        u = b1 * x - a1 * y + v;
-        v = b2 * x - a2 * y;
-        output[i] = y;
-      }
-      // a decayed state would sink into denormal numbers, which cost a hundred times a normal one
-      s1[k] = Math.abs(u) < 1e-200 ? 0 : u;
-      s2[k] = Math.abs(v) < 1e-200 ? 0 : v;
+    int k = 0;
+    for (; k + 1 < sections.length; k += 2) {
+      two(k, from, output, count);
       from = output;
     }
+    if (k < sections.length) {
+      one(k, from, output, count);
+    }
+    for (int i = 0; i < s1.length; i++) { // a decayed state would sink into slow denormal numbers
+      s1[i] = Math.abs(s1[i]) < 1e-200 ? 0 : s1[i];
+      s2[i] = Math.abs(s2[i]) < 1e-200 ? 0 : s2[i];
+    }
+  }
+
+  private void one(int k, double[] from, double[] to, int count) {
+    double[] c = sections[k];
+    double b0 = c[0];
+    double b1 = c[1];
+    double b2 = c[2];
+    double a1 = c[3];
+    double a2 = c[4];
+    double u = s1[k];
+    double v = s2[k];
+    for (int i = 0; i < count; i++) {
+      double x = from[i];
+      double y = b0 * x + u;
+      u = b1 * x - a1 * y + v;
+      v = b2 * x - a2 * y;
+      to[i] = y;
+    }
+    s1[k] = u;
+    s2[k] = v;
+  }
+
+  /** Two sections in one loop: a section waits for its own last result, and the other fills that wait. */
+  private void two(int k, double[] from, double[] to, int count) {
+    double[] c = sections[k];
+    double[] d = sections[k + 1];
+    double b0 = c[0];
+    double b1 = c[1];
+    double b2 = c[2];
+    double a1 = c[3];
+    double a2 = c[4];
+    double d0 = d[0];
+    double d1 = d[1];
+    double d2 = d[2];
+    double e1 = d[3];
+    double e2 = d[4];
+    double u = s1[k];
+    double v = s2[k];
+    double p = s1[k + 1];
+    double q = s2[k + 1];
+    for (int i = 0; i < count; i++) {
+      double x = from[i];
+      double y = b0 * x + u;
+      u = b1 * x - a1 * y + v;
+      v = b2 * x - a2 * y;
+      double z = d0 * y + p;
+      p = d1 * y - e1 * z + q;
+      q = d2 * y - e2 * z;
+      to[i] = z;
+    }
+    s1[k] = u;
+    s2[k] = v;
+    s1[k + 1] = p;
+    s2[k + 1] = q;
   }
 
   /** Magnitude of the response at {@code hz}. */

@@ -51,6 +51,9 @@ public enum Weighting {
      */
     static final int DELAY = 24;
 
+    /** Samples corrected in one go; they stay in the first cache. */
+    private static final int TILE = 1024;
+
     private final Biquads poles;
     private final double[] correction;
     private double[] line = new double[0];
@@ -111,14 +114,24 @@ public enum Weighting {
       poles.filter(input, output, count);
       System.arraycopy(past, 0, line, 0, past.length);
       System.arraycopy(output, 0, line, past.length, count);
-      for (int i = 0; i < count; i++) {
-        double sum = correction[DELAY] * line[i + DELAY];
-        for (int j = 0; j < DELAY; j++) {
-          sum += correction[j] * (line[i + j] + line[i + 2 * DELAY - j]);
-        }
-        output[i] = sum;
+      for (int start = 0; start < count; start += TILE) {
+        correct(output, start, Math.min(count, start + TILE));
       }
       System.arraycopy(line, count, past, 0, past.length);
+    }
+
+    /** Taps outside, samples inside: that order lets the processor take several samples at once. */
+    private void correct(double[] output, int from, int to) {
+      for (int i = from; i < to; i++) {
+        output[i] = correction[DELAY] * line[i + DELAY];
+      }
+      for (int j = 0; j < DELAY; j++) {
+        double tap = correction[j];
+        int mirror = 2 * DELAY - j;
+        for (int i = from; i < to; i++) {
+          output[i] += tap * (line[i + j] + line[i + mirror]);
+        }
+      }
     }
 
     /** Magnitude of the whole filter at {@code hz}. */

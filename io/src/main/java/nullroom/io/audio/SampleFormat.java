@@ -37,6 +37,10 @@ record SampleFormat(
 
   /** Decodes interleaved frames into one row per channel. */
   void decode(byte[] bytes, int frames, double[][] block) {
+    if (kind == Kind.SIGNED_LITTLE && containerBits == 16) { // the usual long file, without a call for each sample
+      decode16(bytes, frames, block);
+      return;
+    }
     int at = 0;
     int size = sampleBytes();
     double scale = Math.pow(2, 1 - containerBits);
@@ -50,6 +54,16 @@ record SampleFormat(
               case FLOAT_LITTLE -> floating(bytes, at + size - 1, -1, size);
               case FLOAT_BIG -> floating(bytes, at, 1, size);
             };
+      }
+    }
+  }
+
+  private void decode16(byte[] bytes, int frames, double[][] block) {
+    for (int c = 0; c < channels; c++) {
+      double[] row = block[c];
+      int at = 2 * c;
+      for (int i = 0; i < frames; i++, at += 2 * channels) {
+        row[i] = (short) ((bytes[at] & 0xff) | bytes[at + 1] << 8) * 0x1p-15;
       }
     }
   }

@@ -24,7 +24,7 @@ public final class SoundFile implements SampleSource, AutoCloseable {
   /** A sound that must be held in memory whole may be this long. */
   private static final int MOST_SECONDS_IN_MEMORY = 20 * 60;
 
-  private static final int BLOCK_FRAMES = 8192;
+  private static final int BLOCK_FRAMES = 1 << 15;
 
   private final String name;
   private final SampleFormat format;
