@@ -35,30 +35,27 @@ class WindowTest {
 
   private static <T> T onFx(Callable<T> call) throws Exception {
     CompletableFuture<T> result = new CompletableFuture<>();
-    Platform.runLater(
-        () -> {
-          try {
-            result.complete(call.call());
-          } catch (Exception e) {
-            result.completeExceptionally(e);
-          }
-        });
+    Platform.runLater(() -> {
+      try {
+        result.complete(call.call());
+      } catch (Exception e) {
+        result.completeExceptionally(e);
+      }
+    });
     return result.get(60, TimeUnit.SECONDS);
   }
 
   private static void waitForWork(Composition window) throws Exception {
     CountDownLatch idle = new CountDownLatch(1);
-    onFx(
-        () ->
-            window
-                .work()
-                .runningProperty()
-                .subscribe(
-                    running -> {
-                      if (!running) {
-                        idle.countDown();
-                      }
-                    }));
+    onFx(() ->
+        window
+            .work()
+            .runningProperty()
+            .subscribe(running -> {
+              if (!running) {
+                idle.countDown();
+              }
+            }));
     assertThat(idle.await(60, TimeUnit.SECONDS)).isTrue();
     onFx(() -> 0); // what the work's end handed over has run
   }
@@ -71,29 +68,49 @@ class WindowTest {
   @Test
   void dropClapsSeeTheTimeHangTheBlanketSeeTheLadderMoveUndoAndReopen() throws Exception {
     RoomBook made = DemoBook.create(folder.resolve("demo"));
-    Path claps = Files.copy(new BookFolder(folder.resolve("demo")).sound("claps-1.wav"), folder.resolve("my claps.wav"));
+    Path claps =
+        Files.copy(
+            new BookFolder(folder.resolve("demo")).sound("claps-1.wav"),
+            folder.resolve("my claps.wav"));
     RoomBook bare =
-        new RoomBook("mine", made.goal(), made.room(), java.util.Optional.empty(), java.util.Optional.empty());
+        new RoomBook(
+            "mine",
+            made.goal(),
+            made.room(),
+            java.util.Optional.empty(),
+            java.util.Optional.empty());
     BookFolder place = new BookFolder(folder.resolve("my book"));
     Composition window = onFx(() -> new Composition(place, bare));
     Scene scene = onFx(() -> shown(window));
 
-    onFx(() -> { window.open(Station.ROOM, claps); return 0; });
+    onFx(() -> {
+      window.open(Station.ROOM, claps);
+      return 0;
+    });
     waitForWork(window);
     waitForWork(window);
     assertThat(onFx(() -> window.shell().stationProperty().get())).isEqualTo(Station.RING);
-    double mid = onFx(() -> window.session().book().decay().orElseThrow().report().tMidSeconds().orElseThrow());
+    double mid =
+        onFx(() ->
+            window.session().book().decay().orElseThrow().report().tMidSeconds().orElseThrow());
     assertThat(mid).isEqualTo(made.decay().orElseThrow().report().tMidSeconds().orElseThrow());
-    assertThat(onFx(() -> ((Label) scene.lookup("#answer")).getText())).contains(String.format("%.2f s", mid));
+    assertThat(onFx(() -> ((Label) scene.lookup("#answer")).getText()))
+        .contains(String.format("%.2f s", mid));
 
     double before = onFx(() -> window.session().heardProperty().get().margins().clearDb());
-    onFx(() -> { window.shell().stationProperty().set(Station.DRESS); scene.getRoot().applyCss(); return fire(scene, "hang"); });
+    onFx(() -> {
+      window.shell().stationProperty().set(Station.DRESS);
+      scene.getRoot().applyCss();
+      return fire(scene, "hang");
+    });
     double after = onFx(() -> window.session().heardProperty().get().margins().clearDb());
     assertThat(after).isGreaterThan(before + 0.5);
-    assertThat(onFx(() -> window.session().beforeProperty().get().margins().clearDb())).isCloseTo(before, within(1e-9));
+    assertThat(onFx(() -> window.session().beforeProperty().get().margins().clearDb()))
+        .isCloseTo(before, within(1e-9));
 
     onFx(() -> fire(scene, "undo"));
-    assertThat(onFx(() -> window.session().heardProperty().get().margins().clearDb())).isCloseTo(before, within(1e-9));
+    assertThat(onFx(() -> window.session().heardProperty().get().margins().clearDb()))
+        .isCloseTo(before, within(1e-9));
     onFx(() -> fire(scene, "redo"));
     RoomBook last = onFx(() -> window.session().book());
     window.close();
@@ -107,9 +124,14 @@ class WindowTest {
     Composition window = onFx(() -> new Composition(new BookFolder(folder.resolve("demo2")), made));
     Scene scene = onFx(() -> shown(window));
     Path text = Files.writeString(folder.resolve("diary.wav"), "dear diary");
-    onFx(() -> { window.open(Station.LISTEN, text); return 0; });
+    onFx(() -> {
+      window.open(Station.LISTEN, text);
+      return 0;
+    });
     waitForWork(window);
-    assertThat(onFx(() -> ((Label) scene.lookup("#trouble")).getText())).contains("diary.wav").contains("no WAV or AIFF");
+    assertThat(onFx(() -> ((Label) scene.lookup("#trouble")).getText()))
+        .contains("diary.wav")
+        .contains("no WAV or AIFF");
     assertThat(onFx(() -> window.session().book())).isEqualTo(made);
     window.close();
   }

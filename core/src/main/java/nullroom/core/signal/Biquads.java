@@ -65,7 +65,10 @@ public final class Biquads {
     s2[k] = v;
   }
 
-  /** Two sections in one loop: a section waits for its own last result, and the other fills that wait. */
+  /**
+   * Two sections in one loop: a section waits for its own last result, and the other fills that
+   * wait.
+   */
   private void two(int k, double[] from, double[] to, int count) {
     double[] c = sections[k];
     double[] d = sections[k + 1];

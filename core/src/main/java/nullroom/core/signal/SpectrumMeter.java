@@ -5,11 +5,12 @@ import java.util.Arrays;
 /**
  * Energy spectrum of a stream of any length, in memory that does not grow.
  *
- * <p>Blocks of about 1.4 s under a sine window, overlapping by half: the squares of two neighbouring windows add up to 1,
- * so every sample counts alike but for the fades at both ends of the stream, which keep its sudden start and end from
- * splashing strong rumble into the treble. What is left at the end gets a shorter window of its own. Band levels are the
- * spectrum times a band's power response, which no decimation or edge of Nyquist can bend. Each block's mean is taken off
- * first, or the leakage of a converter's offset would read as rumble.
+ * <p>Blocks of about 1.4 s under a sine window, overlapping by half: the squares of two
+ * neighbouring windows add up to 1, so every sample counts alike but for the fades at both ends of
+ * the stream, which keep its sudden start and end from splashing strong rumble into the treble.
+ * What is left at the end gets a shorter window of its own. Band levels are the spectrum times a
+ * band's power response, which no decimation or edge of Nyquist can bend. Each block's mean is
+ * taken off first, or the leakage of a converter's offset would read as rumble.
  */
 public final class SpectrumMeter {
   /** Bin width must resolve the 25 Hz third octave (5.8 Hz wide) several times over. */

@@ -73,9 +73,10 @@ class DecayAnalysisTest {
           assertThat(band.c50Db().orElseThrow())
               .as("C50 %s Hz, T %s", band.centreHz(), t)
               .isCloseTo(Double.parseDouble(row.get("c50_db")), within(0.3));
-          if (o >= Octave.HZ_1000) { // the tones' sudden start splashes a little energy to time zero
+          if (o
+              >= Octave.HZ_1000) { // the tones' sudden start splashes a little energy to time zero
             assertThat(band.centreTimeSeconds().orElseThrow())
-              .isCloseTo(Double.parseDouble(row.get("ts_ms")) / 1000, within(0.0015));
+                .isCloseTo(Double.parseDouble(row.get("ts_ms")) / 1000, within(0.0015));
           }
         }
       }

@@ -37,7 +37,8 @@ record SampleFormat(
 
   /** Decodes interleaved frames into one row per channel. */
   void decode(byte[] bytes, int frames, double[][] block) {
-    if (kind == Kind.SIGNED_LITTLE && containerBits == 16) { // the usual long file, without a call for each sample
+    if (kind == Kind.SIGNED_LITTLE
+        && containerBits == 16) { // the usual long file, without a call for each sample
       decode16(bytes, frames, block);
       return;
     }

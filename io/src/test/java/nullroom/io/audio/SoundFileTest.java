@@ -53,13 +53,16 @@ class SoundFileTest {
         data[i * bits / 8 + b] = (byte) (code >> (8 * b));
       }
     }
-    for (AudioFileFormat.Type type : Arrays.asList(AudioFileFormat.Type.WAVE, AudioFileFormat.Type.AIFF)) {
+    for (AudioFileFormat.Type type :
+        Arrays.asList(AudioFileFormat.Type.WAVE, AudioFileFormat.Type.AIFF)) {
       if (type == AudioFileFormat.Type.AIFF && bits == 8) {
         continue; // the platform refuses unsigned AIFF, and writes 32 bits by way of float
       }
       Path file = folder.resolve("x" + bits + "." + type.getExtension());
       AudioSystem.write(
-          new AudioInputStream(new ByteArrayInputStream(data), format, WAVE.length), type, file.toFile());
+          new AudioInputStream(new ByteArrayInputStream(data), format, WAVE.length),
+          type,
+          file.toFile());
       double[] read = SoundFile.readChannel(file, 0).toArray();
       assertThat(read).hasSize(WAVE.length);
       assertThat(read[100]).isCloseTo(WAVE[100], within(2 / Math.pow(2, Math.min(bits, 24) - 1)));

@@ -46,8 +46,11 @@ class BookFolderTest {
     SimulatedDevice device = new SimulatedDevice(Heard.of(room), 343.2, 4);
     Samples quiet = device.record(AudioDevice.Prompt.QUIET, 5, Progress.NONE);
     Samples claps = device.record(AudioDevice.Prompt.CLAPS, 7.5, Progress.NONE);
-    RoomBook bare = new RoomBook("box", Goal.SPOKEN_CLOSE, room, Optional.empty(), Optional.empty());
-    return bare.with(NoiseMeasurement.of(place.keep("noise", quiet), "2026-01-01T20:00", quiet, bare.heard()))
+    RoomBook bare =
+        new RoomBook("box", Goal.SPOKEN_CLOSE, room, Optional.empty(), Optional.empty());
+    return bare.with(
+            NoiseMeasurement.of(
+                place.keep("noise", quiet), "2026-01-01T20:00", quiet, bare.heard()))
         .with(DecayMeasurement.of(place.keep("claps", claps), "2026-01-01T20:05", claps, room));
   }
 
@@ -65,7 +68,8 @@ class BookFolderTest {
     RoomBook book = measured(new BookFolder(folder.resolve("b")), room);
     assertThat(book.noise().orElseThrow().octaveDbSpl().get(2)).isCloseTo(28, within(1.0));
     assertThat(book.decay().orElseThrow().report().tMidSeconds().orElseThrow())
-        .isCloseTo(Statistics.of(room).midSeconds(), within(0.12 * Statistics.of(room).midSeconds()));
+        .isCloseTo(
+            Statistics.of(room).midSeconds(), within(0.12 * Statistics.of(room).midSeconds()));
     assertThat(book.decay().orElseThrow().report().takes()).isEqualTo(3);
   }
 
@@ -74,7 +78,9 @@ class BookFolderTest {
     BookFolder place = new BookFolder(folder.resolve("c"));
     RoomBook first = new RoomBook("c", Goal.SUNG_DRY, room(), Optional.empty(), Optional.empty());
     place.save(first);
-    place.save(first.with(first.room().plus(Patch.rectangle("blanket", "wall1", 1, 0.2, 1.5, 2, "blanket_100"))));
+    place.save(
+        first.with(
+            first.room().plus(Patch.rectangle("blanket", "wall1", 1, 0.2, 1.5, 2, "blanket_100"))));
     Path file = place.path().resolve("book.json");
     Files.writeString(file, Files.readString(file).substring(0, 300));
     assertThatThrownBy(place::load)
