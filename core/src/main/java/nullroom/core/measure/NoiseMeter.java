@@ -1,9 +1,13 @@
 package nullroom.core.measure;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.OptionalDouble;
-import java.util.concurrent.ForkJoinTask;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.function.ObjIntConsumer;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Decibels;
 import nullroom.core.signal.Band;
@@ -14,15 +18,14 @@ import nullroom.core.signal.Weighting;
 
 /**
  * Measures room noise from a stream of any length, one meter per channel, in memory that does not
- * grow. Two halves of the work run side by side: the spectrum on one core, the time-weighted levels
- * on the other.
+ * grow. Spectrum, weighted levels and octaves over time run beside each other.
  */
 public final class NoiseMeter {
   /** Shorter sound gives no noise figures: FAST needs three time constants. */
   public static final double SHORTEST_SECONDS = 0.4;
 
-  /** Long enough that handing over to the second core costs nothing, short enough for the cache. */
-  private static final int BLOCK = 1 << 15;
+  private static final int BLOCK = 1 << 14;
+  private static final int BLOCKS = 32;
 
   private final double sampleRateHz;
   private final SpectrumMeter spectrum;
@@ -43,6 +46,9 @@ public final class NoiseMeter {
     aWeighting = Weighting.A.filter(sampleRateHz);
     aLevel = new FastLevel(sampleRateHz);
     bank = new OctaveBank(sampleRateHz);
+    for (int i = 0; i < bank.bands().size(); i++) {
+      octaveLevels.add(new FastLevel(bank.rateHz(i)));
+    }
     clips = new ClipCounter(largestAmplitude);
   }
 
@@ -56,25 +62,49 @@ public final class NoiseMeter {
     for (int c = 0; c < source.channels(); c++) {
       meters.add(new NoiseMeter(source.sampleRateHz(), source.largestAmplitude()));
     }
-    double[][] block = new double[source.channels()][BLOCK];
-    int read;
-    while ((read = source.read(block)) >= 0) {
-      for (int c = 0; c < meters.size(); c++) {
-        meters.get(c).add(block[c], read);
+    try (ExecutorService beside =
+        Executors.newFixedThreadPool(2, Thread.ofPlatform().daemon().factory())) {
+      // blocks in turn, so that reading may run ahead of the rest by all but one of them
+      double[][][] blocks = new double[BLOCKS][source.channels()][BLOCK];
+      List<CompletableFuture<Void>> done =
+          new ArrayList<>(Collections.nCopies(BLOCKS, CompletableFuture.completedFuture(null)));
+      CompletableFuture<Void> octaves = done.getFirst();
+      CompletableFuture<Void> levels = done.getFirst();
+      long samples = 0;
+      int read;
+      for (int turn = 0;
+          (read = next(source, blocks[turn], done.get(turn))) >= 0;
+          turn = (turn + 1) % BLOCKS) {
+        double[][] block = blocks[turn];
+        int length = read;
+        octaves =
+            octaves.thenRunAsync(
+                () -> each(meters, (m, c) -> m.addOctaves(block[c], length)), beside);
+        levels =
+            levels.thenRunAsync(
+                () -> each(meters, (m, c) -> m.addLevels(block[c], length)), beside);
+        done.set(turn, CompletableFuture.allOf(octaves, levels));
+        each(meters, (m, c) -> m.spectrum.add(block[c], length));
+        samples += length;
+        progress.step(samples, -1);
       }
-      progress.step(meters.getFirst().count, -1);
+      CompletableFuture.allOf(octaves, levels).join();
     }
     return meters.stream().map(NoiseMeter::report).toList();
   }
 
-  private void add(double[] block, int length) {
-    ForkJoinTask<?> other =
-        ForkJoinTask.adapt(
-                () -> {
-                  bank.add(block, length, this::octave);
-                  spectrum.add(block, length);
-                })
-            .fork();
+  private static int next(SampleSource source, double[][] block, CompletableFuture<Void> free) {
+    free.join();
+    return source.read(block);
+  }
+
+  private static void each(List<NoiseMeter> meters, ObjIntConsumer<NoiseMeter> work) {
+    for (int c = 0; c < meters.size(); c++) {
+      work.accept(meters.get(c), c);
+    }
+  }
+
+  private void addLevels(double[] block, int length) {
     aWeighting.filter(block, weighted, length);
     aLevel.add(weighted, length);
     for (int i = 0; i < length; i++) {
@@ -83,19 +113,11 @@ public final class NoiseMeter {
       weightedSquares += weighted[i] * weighted[i];
     }
     clips.add(block, length);
-    other.join();
     count += length;
   }
 
-  private void octave(int octave, double[] band, int length, double rateHz) {
-    while (octaveLevels.size() < bank.bands().size()) {
-      octaveLevels.add(
-          new FastLevel(1)); // replaced on first use, when the band's own rate is known
-    }
-    if (count == 0) {
-      octaveLevels.set(octave, new FastLevel(rateHz));
-    }
-    octaveLevels.get(octave).add(band, length);
+  private void addOctaves(double[] block, int length) {
+    bank.add(block, length, (octave, band, count) -> octaveLevels.get(octave).add(band, count));
   }
 
   private NoiseReport report() {
@@ -106,9 +128,7 @@ public final class NoiseMeter {
     for (int i = 0; i < bank.bands().size(); i++) {
       Band band = bank.bands().get(i);
       OptionalDouble l90 =
-          enough && i < octaveLevels.size()
-              ? octaveLevels.get(i).histogram().exceeded(0.9)
-              : OptionalDouble.empty();
+          enough ? octaveLevels.get(i).histogram().exceeded(0.9) : OptionalDouble.empty();
       octaves.add(
           new NoiseReport.BandLevel(
               band.nominalHz(), level(spectrum.meanSquare(band), enough), l90));

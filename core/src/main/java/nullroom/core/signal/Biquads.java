@@ -1,29 +1,44 @@
 package nullroom.core.signal;
 
+import java.util.Arrays;
+
 /**
  * Second-order sections in series, transposed direct form II, with their running state. Not
  * thread-safe; one instance per stream.
  */
 public final class Biquads {
+  private static final int AT_ONCE = 4;
+
+  /** Rows of b1/b0, b2/b0, a1, a2: the b0 of all sections is one factor in front. */
   private final double[][] sections;
+
+  private final double gain;
+
+  /** Whether every section has the numerator 1 - z^-2, as in a band-pass. */
+  private final boolean resonators;
+
   private final double[] s1;
   private final double[] s2;
 
   /**
-   * @param sections rows of b0, b1, b2, a1, a2 with a0 = 1; copied
+   * @param rows one row of b0, b1, b2, a1, a2 a section, with a0 = 1 and b0 other than 0
    */
-  Biquads(double[][] sections) {
-    this.sections = new double[sections.length][];
-    for (int i = 0; i < sections.length; i++) {
-      this.sections[i] = sections[i].clone();
+  Biquads(double[][] rows) {
+    sections = new double[Math.ceilDiv(rows.length, AT_ONCE) * AT_ONCE][4]; // the rest pass through
+    double product = 1;
+    for (int i = 0; i < rows.length; i++) {
+      double[] r = rows[i];
+      sections[i] = new double[] {r[1] / r[0], r[2] / r[0], r[3], r[4]};
+      product *= r[0];
     }
+    gain = product;
+    resonators = Arrays.stream(sections).allMatch(s -> s[0] == 0 && s[1] == -1);
     s1 = new double[sections.length];
     s2 = new double[sections.length];
   }
 
   /**
-   * Filters a block; section by section, so that each inner loop keeps five numbers and two states
-   * in registers.
+   * Filters a block.
    *
    * @param input samples; not modified unless it is {@code output}
    * @param output overwritten; may be {@code input}
@@ -31,13 +46,15 @@ public final class Biquads {
    */
   public void filter(double[] input, double[] output, int count) {
     double[] from = input;
-    int k = 0;
-    for (; k + 1 < sections.length; k += 2) {
-      two(k, from, output, count);
+    double scale = gain;
+    for (int k = 0; k < sections.length; k += AT_ONCE) {
+      if (resonators) {
+        fourResonators(k, scale, from, output, count);
+      } else {
+        four(k, scale, from, output, count);
+      }
       from = output;
-    }
-    if (k < sections.length) {
-      one(k, from, output, count);
+      scale = 1;
     }
     for (int i = 0; i < s1.length; i++) { // a decayed state would sink into slow denormal numbers
       s1[i] = Math.abs(s1[i]) < 1e-200 ? 0 : s1[i];
@@ -45,72 +62,115 @@ public final class Biquads {
     }
   }
 
-  private void one(int k, double[] from, double[] to, int count) {
-    double[] c = sections[k];
-    double b0 = c[0];
-    double b1 = c[1];
-    double b2 = c[2];
-    double a1 = c[3];
-    double a2 = c[4];
-    double u = s1[k];
-    double v = s2[k];
-    for (int i = 0; i < count; i++) {
-      double x = from[i];
-      double y = b0 * x + u;
-      u = b1 * x - a1 * y + v;
-      v = b2 * x - a2 * y;
-      to[i] = y;
-    }
-    s1[k] = u;
-    s2[k] = v;
-  }
-
-  /**
-   * Two sections in one loop: a section waits for its own last result, and the other fills that
-   * wait.
-   */
-  private void two(int k, double[] from, double[] to, int count) {
+  /** A section waits for its own last result; three others in the same loop fill that wait. */
+  private void four(int k, double scale, double[] from, double[] to, int count) {
     double[] c = sections[k];
     double[] d = sections[k + 1];
-    double b0 = c[0];
-    double b1 = c[1];
-    double b2 = c[2];
-    double a1 = c[3];
-    double a2 = c[4];
-    double d0 = d[0];
-    double d1 = d[1];
-    double d2 = d[2];
-    double e1 = d[3];
-    double e2 = d[4];
-    double u = s1[k];
-    double v = s2[k];
-    double p = s1[k + 1];
-    double q = s2[k + 1];
+    double[] e = sections[k + 2];
+    double[] f = sections[k + 3];
+    double c1 = c[0];
+    double c2 = c[1];
+    double c3 = c[2];
+    double c4 = c[3];
+    double d1 = d[0];
+    double d2 = d[1];
+    double d3 = d[2];
+    double d4 = d[3];
+    double e1 = e[0];
+    double e2 = e[1];
+    double e3 = e[2];
+    double e4 = e[3];
+    double f1 = f[0];
+    double f2 = f[1];
+    double f3 = f[2];
+    double f4 = f[3];
+    double cu = s1[k];
+    double cv = s2[k];
+    double du = s1[k + 1];
+    double dv = s2[k + 1];
+    double eu = s1[k + 2];
+    double ev = s2[k + 2];
+    double fu = s1[k + 3];
+    double fv = s2[k + 3];
     for (int i = 0; i < count; i++) {
-      double x = from[i];
-      double y = b0 * x + u;
-      u = b1 * x - a1 * y + v;
-      v = b2 * x - a2 * y;
-      double z = d0 * y + p;
-      p = d1 * y - e1 * z + q;
-      q = d2 * y - e2 * z;
-      to[i] = z;
+      double x = scale * from[i];
+      double y = x + cu;
+      cu = (c1 * x + cv) - c3 * y;
+      cv = c2 * x - c4 * y;
+      double z = y + du;
+      du = (d1 * y + dv) - d3 * z;
+      dv = d2 * y - d4 * z;
+      x = z + eu;
+      eu = (e1 * z + ev) - e3 * x;
+      ev = e2 * z - e4 * x;
+      y = x + fu;
+      fu = (f1 * x + fv) - f3 * y;
+      fv = f2 * x - f4 * y;
+      to[i] = y;
     }
-    s1[k] = u;
-    s2[k] = v;
-    s1[k + 1] = p;
-    s2[k + 1] = q;
+    s1[k] = cu;
+    s2[k] = cv;
+    s1[k + 1] = du;
+    s2[k + 1] = dv;
+    s1[k + 2] = eu;
+    s2[k + 2] = ev;
+    s1[k + 3] = fu;
+    s2[k + 3] = fv;
+  }
+
+  /** As {@link #four} with two thirds of the arithmetic; the states are kept negated. */
+  private void fourResonators(int k, double scale, double[] from, double[] to, int count) {
+    double c1 = sections[k][2];
+    double c2 = sections[k][3];
+    double d1 = sections[k + 1][2];
+    double d2 = sections[k + 1][3];
+    double e1 = sections[k + 2][2];
+    double e2 = sections[k + 2][3];
+    double f1 = sections[k + 3][2];
+    double f2 = sections[k + 3][3];
+    double cu = s1[k];
+    double cv = s2[k];
+    double du = s1[k + 1];
+    double dv = s2[k + 1];
+    double eu = s1[k + 2];
+    double ev = s2[k + 2];
+    double fu = s1[k + 3];
+    double fv = s2[k + 3];
+    for (int i = 0; i < count; i++) {
+      double x = scale * from[i];
+      double y = x - cu;
+      cu = c1 * y + cv;
+      cv = x + c2 * y;
+      double z = y - du;
+      du = d1 * z + dv;
+      dv = y + d2 * z;
+      double w = z - eu;
+      eu = e1 * w + ev;
+      ev = z + e2 * w;
+      double v = w - fu;
+      fu = f1 * v + fv;
+      fv = w + f2 * v;
+      to[i] = v;
+    }
+    s1[k] = cu;
+    s2[k] = cv;
+    s1[k + 1] = du;
+    s2[k + 1] = dv;
+    s1[k + 2] = eu;
+    s2[k + 2] = ev;
+    s1[k + 3] = fu;
+    s2[k + 3] = fv;
   }
 
   /** Magnitude of the response at {@code hz}. */
   public double magnitude(double hz, double sampleRateHz) {
     double w = 2 * Math.PI * hz / sampleRateHz;
-    double power = 1;
+    double power = gain * gain;
     for (double[] c : sections) {
-      double numRe = c[0] + c[1] * Math.cos(w) + c[2] * Math.cos(2 * w);
-      double numIm = c[1] * Math.sin(w) + c[2] * Math.sin(2 * w);
-      double denRe = 1 + c[3] * Math.cos(w) + c[4] * Math.cos(2 * w);
-      double denIm = c[3] * Math.sin(w) + c[4] * Math.sin(2 * w);
+      double numRe = 1 + c[0] * Math.cos(w) + c[1] * Math.cos(2 * w);
+      double numIm = c[0] * Math.sin(w) + c[1] * Math.sin(2 * w);
+      double denRe = 1 + c[2] * Math.cos(w) + c[3] * Math.cos(2 * w);
+      double denIm = c[2] * Math.sin(w) + c[3] * Math.sin(2 * w);
       power *= (numRe * numRe + numIm * numIm) / (denRe * denRe + denIm * denIm);
     }
     return Math.sqrt(power);

@@ -55,19 +55,6 @@ public final class Butterworth {
     return new Biquads(sections);
   }
 
-  /** Low-pass of even order. */
-  public static Biquads lowPass(double cutoffHz, double sampleRateHz, int order) {
-    double w = Math.tan(Math.PI * cutoffHz / sampleRateHz);
-    double[][] sections = new double[order / 2][];
-    for (int k = 0; k < order / 2; k++) {
-      double twoRe = 2 * Math.cos(Math.PI * (2 * k + 1 + order) / (2.0 * order)) * w;
-      double a0 = 1 - twoRe + w * w;
-      double b = w * w / a0;
-      sections[k] = new double[] {b, 2 * b, b, (2 * w * w - 2) / a0, (1 + twoRe + w * w) / a0};
-    }
-    return new Biquads(sections);
-  }
-
   private static double[] conjugatePair(double re, double im) {
     double square = re * re + im * im;
     return section(1 - 2 * re + square, 2 * square - 2, 1 + 2 * re + square);

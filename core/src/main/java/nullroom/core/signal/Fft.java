@@ -1,9 +1,16 @@
 package nullroom.core.signal;
 
 import org.jtransforms.fft.DoubleFFT_1D;
+import org.jtransforms.utils.CommonUtils;
 
 /** Real Fourier transform of one fixed length; the only place that knows the library behind it. */
 public final class Fft {
+  static {
+    // the library would start threads of its own for long blocks, beside those of the meters
+    CommonUtils.setThreadsBeginN_1D_FFT_2Threads(Long.MAX_VALUE);
+    CommonUtils.setThreadsBeginN_1D_FFT_4Threads(Long.MAX_VALUE);
+  }
+
   private final int size;
   private final DoubleFFT_1D transform;
 

@@ -5,8 +5,7 @@ import java.util.List;
 
 /**
  * Octave bands of a stream in the time domain, for levels that move. Multirate: after an octave is
- * filtered, the stream is low-passed and every second sample dropped, so that ten octaves cost
- * about twice the top two.
+ * filtered, the stream goes on at half the rate, so that ten octaves cost about twice the top two.
  */
 public final class OctaveBank {
   /**
@@ -21,44 +20,48 @@ public final class OctaveBank {
     /**
      * @param octave index into {@link #bands()}
      * @param band filtered samples; valid for this call only
-     * @param count how many
-     * @param sampleRateHz their rate
+     * @param count how many, at {@link #rateHz} of this octave
      */
-    void accept(int octave, double[] band, int count, double sampleRateHz);
+    void accept(int octave, double[] band, int count);
   }
 
-  private record Stage(
-      double rateHz, List<Integer> octaves, List<Biquads> filters, Biquads halver) {}
+  private record Stage(List<Integer> octaves, List<Biquads> filters, Halver halver) {}
 
   private final List<Band> bands;
   private final List<Stage> stages = new ArrayList<>();
-  private final boolean[] odd;
+  private final double[] ratesHz;
   private double[] work = new double[0];
   private double[] stream = new double[0];
 
   /** A bank of all octaves, 31.5 Hz to 16 kHz, that fit the rate. */
   public OctaveBank(double sampleRateHz) {
     bands = Band.within(Band.OCTAVES, sampleRateHz);
+    ratesHz = new double[bands.size()];
     double rate = sampleRateHz;
     int next = bands.size() - 1;
     while (next >= 0) {
       List<Integer> here = new ArrayList<>();
       List<Biquads> filters = new ArrayList<>();
-      // a band may move down a stage once its upper edge lies under 0.12 of this rate
+      // a halver is flat to 0.12 of this rate: only bands under that may move down a stage
       while (next >= 0 && (here.isEmpty() || bands.get(next).highHz() > 0.12 * rate)) {
         here.add(next);
+        ratesHz[next] = rate;
         filters.add(Butterworth.bandPass(bands.get(next), rate, ORDER));
         next--;
       }
-      stages.add(new Stage(rate, here, filters, Butterworth.lowPass(0.19 * rate, rate, 6)));
+      stages.add(new Stage(here, filters, new Halver()));
       rate /= 2;
     }
-    odd = new boolean[stages.size()];
   }
 
   /** The octaves in ascending order. */
   public List<Band> bands() {
     return bands;
+  }
+
+  /** Samples a second in which an octave, an index into {@link #bands()}, comes out. */
+  public double rateHz(int octave) {
+    return ratesHz[octave];
   }
 
   /** Filters the next block; {@code block} is not modified. */
@@ -73,16 +76,10 @@ public final class OctaveBank {
       Stage stage = stages.get(s);
       for (int i = 0; i < stage.octaves().size(); i++) {
         stage.filters().get(i).filter(stream, work, count);
-        receiver.accept(stage.octaves().get(i), work, count, stage.rateHz());
+        receiver.accept(stage.octaves().get(i), work, count);
       }
       if (s < stages.size() - 1) {
-        stage.halver().filter(stream, stream, count);
-        int kept = 0;
-        for (int i = odd[s] ? 1 : 0; i < count; i += 2) {
-          stream[kept++] = stream[i];
-        }
-        odd[s] = (count % 2 == 1) != odd[s];
-        count = kept;
+        count = stage.halver().halve(stream, count);
       }
     }
   }

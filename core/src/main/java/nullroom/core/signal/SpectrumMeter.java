@@ -5,16 +5,19 @@ import java.util.Arrays;
 /**
  * Energy spectrum of a stream of any length, in memory that does not grow.
  *
- * <p>Blocks of about 1.4 s under a sine window, overlapping by half: the squares of two
- * neighbouring windows add up to 1, so every sample counts alike but for the fades at both ends of
- * the stream, which keep its sudden start and end from splashing strong rumble into the treble.
- * What is left at the end gets a shorter window of its own. Band levels are the spectrum times a
- * band's power response, which no decimation or edge of Nyquist can bend. Each block's mean is
- * taken off first, or the leakage of a converter's offset would read as rumble.
+ * <p>Blocks of about 1.4 s whose ends fade over the next block's beginning: the squares of both
+ * fades add up to 1, so every sample counts alike but for the fades at both ends of the stream,
+ * which keep its sudden start and end from splashing strong rumble into the treble. What is left at
+ * the end gets a shorter window of its own. Band levels are the spectrum times a band's power
+ * response, which no decimation or edge of Nyquist can bend. Each block's mean is taken off first,
+ * or the leakage of a converter's offset would read as rumble.
  */
 public final class SpectrumMeter {
   /** Bin width must resolve the 25 Hz third octave (5.8 Hz wide) several times over. */
   private static final double BLOCK_SECONDS = 0.75;
+
+  /** A fade is this part of a block. */
+  private static final int FADES = 8;
 
   /** Order of the band responses: noise bandwidth 1.1 % (0.05 dB) above the ideal band. */
   public static final int BAND_ORDER = 6;
@@ -22,9 +25,11 @@ public final class SpectrumMeter {
   private final Fft fft;
   private final double sampleRateHz;
   private final double[] window;
+  private final double windowWeight;
   private final double[] ring;
   private final double[] work;
   private final double[] energy;
+  private final int fade;
   private int filled;
   private double weights;
   private boolean finished;
@@ -33,18 +38,47 @@ public final class SpectrumMeter {
   public SpectrumMeter(double sampleRateHz) {
     this.sampleRateHz = sampleRateHz;
     fft = new Fft(Fft.sizeFor((long) (sampleRateHz * BLOCK_SECONDS)));
-    window = window(fft.size());
+    fade = fft.size() / FADES;
+    window = window(fft.size(), fade);
+    windowWeight = weight(window);
     ring = new double[fft.size()];
     work = new double[fft.size()];
     energy = new double[fft.size() / 2 + 1];
   }
 
-  private static double[] window(int n) {
+  /** Flat between fades whose squares add up to 1 with their mirror image (known from Vorbis). */
+  private static double[] window(int n, int fade) {
     double[] window = new double[n];
-    for (int i = 0; i < n; i++) {
-      window[i] = Math.sin(Math.PI * (i + 0.5) / n);
+    Arrays.fill(window, 1);
+    for (int i = 0; i < fade; i++) {
+      double rise = Math.sin(Math.PI / 2 * (i + 0.5) / fade);
+      window[i] = Math.sin(Math.PI / 2 * rise * rise);
+      window[n - 1 - i] = window[i];
     }
     return window;
+  }
+
+  private static double weight(double[] window) {
+    return Arrays.stream(window).map(w -> w * w).sum();
+  }
+
+  /** The sum of the first samples; four sums side by side do not wait for each other. */
+  private static double sum(double[] x, int count) {
+    double a = 0;
+    double b = 0;
+    double c = 0;
+    double d = 0;
+    int i = 0;
+    for (; i + 4 <= count; i += 4) {
+      a += x[i];
+      b += x[i + 1];
+      c += x[i + 2];
+      d += x[i + 3];
+    }
+    for (; i < count; i++) {
+      a += x[i];
+    }
+    return a + b + (c + d);
   }
 
   /** Takes the next samples; {@code block} is not modified. */
@@ -56,23 +90,23 @@ public final class SpectrumMeter {
       filled += n;
       at += n;
       if (filled == ring.length) {
-        transform(window);
-        System.arraycopy(ring, ring.length / 2, ring, 0, ring.length / 2);
-        filled = ring.length / 2;
+        transform(window, windowWeight);
+        System.arraycopy(ring, ring.length - fade, ring, 0, fade);
+        filled = fade;
       }
     }
   }
 
   /** Adds the energy of the first samples of the ring under a window of their length. */
-  private void transform(double[] fade) {
-    double mean = Arrays.stream(ring, 0, fade.length).average().orElse(0);
-    for (int i = 0; i < fade.length; i++) {
-      work[i] = (ring[i] - mean) * fade[i];
+  private void transform(double[] under, double weight) {
+    double mean = sum(ring, under.length) / under.length;
+    for (int i = 0; i < under.length; i++) {
+      work[i] = (ring[i] - mean) * under[i];
     }
-    Arrays.fill(work, fade.length, work.length, 0);
+    weights += weight;
+    Arrays.fill(work, under.length, work.length, 0);
     fft.forward(work);
     fft.addEnergy(work, energy);
-    weights += fade.length / 2.0; // the sum of sine squared
   }
 
   /** Ends the stream; nothing may be added afterwards. */
@@ -81,8 +115,9 @@ public final class SpectrumMeter {
       throw new IllegalStateException("already finished");
     }
     finished = true;
-    if (filled > 0 && (weights == 0 || filled > ring.length / 2)) {
-      transform(window(filled));
+    if (filled > 0 && (weights == 0 || filled > fade)) {
+      double[] last = window(filled, Math.min(fade, filled / 2));
+      transform(last, weight(last));
     }
   }
 
