@@ -2,6 +2,7 @@ package nullroom.app.cli;
 
 import java.util.concurrent.Callable;
 import nullroom.app.desktop.Desktop;
+import nullroom.app.desktop.Tour;
 import nullroom.core.Trouble;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -55,7 +56,7 @@ public final class CommandLineFace implements Callable<Integer> {
   @Override
   public Integer call() {
     if (exitWhenShown) {
-      return Desktop.trainStart();
+      return Tour.train();
     }
     return demo ? Desktop.demo() : Desktop.lastBook();
   }

@@ -2,7 +2,7 @@ package nullroom.app.cli;
 
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
-import nullroom.app.desktop.Desktop;
+import nullroom.app.desktop.Tour;
 import nullroom.core.Trouble;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -28,8 +28,7 @@ final class TourCommand implements Callable<Integer> {
       throw new Trouble.BadField("--size", "must look like 1280x800, not " + size);
     }
     String[] sides = size.split("x", 2);
-    for (Path picture :
-        Desktop.tour(folder, Integer.parseInt(sides[0]), Integer.parseInt(sides[1]))) {
+    for (Path picture : Tour.draw(folder, Integer.parseInt(sides[0]), Integer.parseInt(sides[1]))) {
       System.out.println(picture);
     }
     return 0;

@@ -65,6 +65,12 @@ public final class NumberField extends VBox {
     message.setText("");
   }
 
+  /** Takes what was typed; whether it was a number in range. */
+  public boolean isGood() {
+    commit();
+    return message.getText().isEmpty();
+  }
+
   private void commit() {
     if (field.getText().equals(shown)) {
       return;

@@ -7,11 +7,10 @@ import java.util.Map;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Function;
 import javafx.application.Platform;
-import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import javafx.scene.Scene;
-import javafx.scene.text.Font;
 import nullroom.app.dress.DressModel;
 import nullroom.app.dress.DressView;
 import nullroom.app.level.LevelModel;
@@ -26,6 +25,8 @@ import nullroom.app.room.RoomModel;
 import nullroom.app.room.RoomView;
 import nullroom.app.shell.BookSession;
 import nullroom.app.shell.Desk;
+import nullroom.app.shell.Inputs;
+import nullroom.app.shell.Say;
 import nullroom.app.shell.Shell;
 import nullroom.app.shell.Station;
 import nullroom.app.shell.Work;
@@ -34,6 +35,8 @@ import nullroom.core.measure.DecayAnalysis;
 import nullroom.io.audio.SoundFile;
 import nullroom.io.book.BookFolder;
 import nullroom.io.book.RoomBook;
+import nullroom.io.device.AudioDevice;
+import nullroom.io.device.JavaSoundDevice;
 
 /** Everything of one open book, wired by constructor. */
 public final class Composition {
@@ -48,14 +51,26 @@ public final class Composition {
   private final ListenModel listen;
   private final RingModel ring;
 
-  /** Opens a book. Call on the FX thread. */
-  public Composition(BookFolder folder, RoomBook book) {
+  /**
+   * Opens a book. Call on the FX thread.
+   *
+   * @param simulated the device that stands in the room of a book
+   * @param ownInputs whether an input of this computer records where there is one
+   */
+  public Composition(
+      BookFolder folder,
+      RoomBook book,
+      Function<RoomBook, AudioDevice> simulated,
+      boolean ownInputs) {
     work = new Work(background);
     session =
         new BookSession(
             folder, book, saver, sentence -> Platform.runLater(() -> work.say(sentence)));
-    Desk desk =
-        new Desk(session, work, () -> DemoBook.device(session.book()), Clock.systemDefaultZone());
+    Inputs inputs = new Inputs(() -> simulated.apply(session.book()));
+    if (ownInputs) {
+      inputs.look(background, JavaSoundDevice::list, true);
+    }
+    Desk desk = new Desk(session, work, inputs, Clock.systemDefaultZone());
     listen = new ListenModel(desk);
     ring = new RingModel(desk);
     RoomModel room = new RoomModel(desk);
@@ -69,22 +84,19 @@ public final class Composition {
     nodes.put(Station.DRESS, new DressView(dress, desk).node());
     nodes.put(Station.MIC, new MicView(mic, desk).node());
     nodes.put(Station.LEVEL, new LevelView(level, desk).node());
-    Map<Station, ObservableValue<String>> figures = new EnumMap<>(Station.class);
-    figures.put(Station.LISTEN, listen.figure());
-    figures.put(Station.RING, ring.figure());
-    figures.put(Station.ROOM, room.figure());
-    figures.put(Station.DRESS, dress.figure());
-    figures.put(Station.MIC, mic.figure());
-    figures.put(Station.LEVEL, level.figure());
-    shell = new Shell(desk, nodes, figures, listen::listen, this::open, background);
+    Map<Station, Say> words = new EnumMap<>(Station.class);
+    words.put(Station.LISTEN, listen.say());
+    words.put(Station.RING, ring.say());
+    words.put(Station.ROOM, room.say());
+    words.put(Station.DRESS, dress.say());
+    words.put(Station.MIC, mic.say());
+    words.put(Station.LEVEL, level.say());
+    shell = new Shell(desk, nodes, words, listen::listen, this::open, background);
   }
 
   /** A scene of this book. */
   public Scene scene(double width, double height) {
-    Fonts.load();
-    Scene scene = new Scene(shell.root(), width, height);
-    scene.getStylesheets().add(Fonts.resource("nullroom.css"));
-    return scene;
+    return Look.scene(shell.root(), width, height);
   }
 
   /** The window's content. */
@@ -136,20 +148,5 @@ public final class Composition {
       Thread.currentThread().interrupt();
     }
     background.shutdownNow();
-  }
-
-  /** Fonts and stylesheet that ship with the program. */
-  private static final class Fonts {
-    static void load() {
-      for (String file : new String[] {"OpenSans_400Regular.ttf", "OpenSans_600SemiBold.ttf"}) {
-        Font.loadFont(resource("fonts/" + file), 13);
-      }
-    }
-
-    static String resource(String name) {
-      return java.util.Objects.requireNonNull(
-              Composition.class.getResource("/nullroom/app/" + name), name)
-          .toExternalForm();
-    }
   }
 }

@@ -17,7 +17,10 @@ import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.Talker;
 
-/** The room a new book starts from: an ordinary bedroom to be changed to the user's own. */
+/**
+ * The room a new book starts from: an ordinary bedroom, 4 by 3 by 2.4 m, to be changed to the
+ * user's own.
+ */
 final class FirstRoom {
   private FirstRoom() {}
 

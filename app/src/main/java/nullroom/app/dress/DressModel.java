@@ -4,13 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import javafx.beans.binding.Bindings;
-import javafx.beans.binding.StringBinding;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import nullroom.app.shell.Desk;
+import nullroom.app.shell.Say;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Materials;
 import nullroom.core.plan.Adviser.Hanging;
@@ -27,20 +26,14 @@ public final class DressModel {
   private final Desk desk;
   private final ObjectProperty<Hanging> hanging = new SimpleObjectProperty<>(Hanging.BLANKET);
   private final StringProperty surface = new SimpleStringProperty("wall3");
-  private final StringBinding answer;
-  private final StringBinding meaning;
-  private final StringBinding figure;
+  private final Say say;
 
   /** A model on a desk. */
   public DressModel(Desk desk) {
     this.desk = desk;
-    answer =
-        Bindings.createStringBinding(
-            this::sayAnswer, desk.session().bookProperty(), hanging, surface);
-    meaning =
-        Bindings.createStringBinding(
-            this::sayMeaning, desk.session().bookProperty(), hanging, surface);
-    figure = Bindings.createStringBinding(this::sayFigure, desk.session().bookProperty());
+    say =
+        Say.of(
+            desk.session(), this::sayAnswer, this::sayMeaning, this::sayFigure, hanging, surface);
   }
 
   /** What would be hung. */
@@ -53,19 +46,9 @@ public final class DressModel {
     return surface;
   }
 
-  /** The sentence under the question. */
-  public StringBinding answer() {
-    return answer;
-  }
-
-  /** What it means. */
-  public StringBinding meaning() {
-    return meaning;
-  }
-
-  /** The figure on the rail. */
-  public StringBinding figure() {
-    return figure;
+  /** The station's words. */
+  public Say say() {
+    return say;
   }
 
   private RoomBook book() {

@@ -1,17 +1,15 @@
 package nullroom.app.dress;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import nullroom.app.control.BandPlot;
+import nullroom.app.control.Choice;
 import nullroom.app.control.FoldOut;
 import nullroom.app.control.TimeBars;
 import nullroom.app.shell.Desk;
@@ -39,31 +37,18 @@ public final class DressView {
     model.surfaceProperty().subscribe(this::refresh);
     model.hangingProperty().subscribe(this::refresh);
     refresh();
-    node =
-        StationFrame.of(
-            Station.DRESS, model.answer(), pictures, model.meaning(), controls(desk), desk.work());
+    node = StationFrame.of(Station.DRESS, model.say(), pictures, controls(desk), desk.work());
   }
 
   private Node controls(Desk desk) {
-    ComboBox<Hanging> what = new ComboBox<>();
-    what.getItems().setAll(Hanging.values());
-    what.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Hanging hanging) {
-            return hanging == null ? "" : hanging.label();
-          }
-
-          @Override
-          public Hanging fromString(String label) {
-            return Arrays.stream(Hanging.values())
-                .filter(h -> h.label().equals(label))
-                .findFirst()
-                .orElseThrow();
-          }
-        });
-    what.valueProperty().bindBidirectional(model.hangingProperty());
-    what.setId("hanging");
+    Choice<Hanging> what =
+        new Choice<>(
+            "hanging",
+            "what to hang",
+            List.of(Hanging.values()),
+            Hanging::label,
+            model.hangingProperty()::set);
+    model.hangingProperty().subscribe(hanging -> what.show(hanging));
     Button hang = new Button("Hang it there");
     hang.setId("hang");
     hang.getStyleClass().add("action");

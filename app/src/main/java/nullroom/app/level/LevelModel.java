@@ -1,74 +1,50 @@
 package nullroom.app.level;
 
 import java.util.Locale;
-import javafx.beans.binding.Bindings;
-import javafx.beans.binding.StringBinding;
 import nullroom.app.shell.Desk;
-import nullroom.core.Trouble;
+import nullroom.app.shell.Say;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.plan.Adviser;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Room;
-import nullroom.core.room.Talker;
 import nullroom.io.book.RoomBook;
 
 /** What the level station knows and can do. */
 public final class LevelModel {
   private final Desk desk;
-  private final StringBinding answer;
-  private final StringBinding meaning;
-  private final StringBinding figure;
+  private final Say say;
 
   /** A model on a desk. */
   public LevelModel(Desk desk) {
     this.desk = desk;
-    answer = Bindings.createStringBinding(this::sayAnswer, desk.session().bookProperty());
-    meaning = Bindings.createStringBinding(this::sayMeaning, desk.session().bookProperty());
-    figure =
-        Bindings.createStringBinding(
+    say =
+        Say.of(
+            desk.session(),
+            this::sayAnswer,
+            this::sayMeaning,
             () ->
-                String.format(Locale.ROOT, "peak %.0f dBFS", peakDbfs(effort())).replace('-', '−'),
-            desk.session().bookProperty());
+                String.format(Locale.ROOT, "peak %.0f dBFS", peakDbfs(effort())).replace('-', '−'));
   }
 
-  /** The sentence under the question. */
-  public StringBinding answer() {
-    return answer;
-  }
-
-  /** What it means. */
-  public StringBinding meaning() {
-    return meaning;
-  }
-
-  /** The figure on the rail. */
-  public StringBinding figure() {
-    return figure;
+  /** The station's words. */
+  public Say say() {
+    return say;
   }
 
   private RoomBook book() {
     return desk.session().book();
   }
 
-  private static Talker talker(Room room) {
-    return room.talker().orElseThrow(() -> new Trouble.BadField("talker", "this room has none"));
-  }
-
-  private static PlacedMicrophone microphone(Room room) {
-    return room.microphone()
-        .orElseThrow(() -> new Trouble.BadField("microphone", "this room has none"));
-  }
-
   /** How loud the voice is. */
   public VocalEffort effort() {
-    return talker(book().room()).effort();
+    return book().room().requireTalker().effort();
   }
 
   /** Gain of the preamp. */
   public double gainDb() {
-    return microphone(book().room()).capture().gainDb();
+    return book().room().requireMicrophone().capture().gainDb();
   }
 
   /** Where peaks should come, dBFS. */
@@ -77,9 +53,8 @@ public final class LevelModel {
   }
 
   private Heard heard(VocalEffort effort) {
-    Talker t = talker(book().room());
-    return book()
-        .heard(book().room().withTalker(new Talker(t.at(), t.aim(), effort, t.directivity())));
+    Room room = book().room();
+    return book().heard(room.withTalker(room.requireTalker().with(effort)));
   }
 
   /** Loudest expected peak with another effort at the same gain. */
@@ -105,7 +80,7 @@ public final class LevelModel {
         .edit(
             "Turn the gain",
             b -> {
-              PlacedMicrophone m = microphone(b.room());
+              PlacedMicrophone m = b.room().requireMicrophone();
               return b.with(
                   b.room().withMicrophone(m.with(m.capture().withGainDb(Math.rint(gain)))));
             });
@@ -116,11 +91,7 @@ public final class LevelModel {
     desk.session()
         .edit(
             "Change the effort",
-            b -> {
-              Talker t = talker(b.room());
-              return b.with(
-                  b.room().withTalker(new Talker(t.at(), t.aim(), effort, t.directivity())));
-            });
+            b -> b.with(b.room().withTalker(b.room().requireTalker().with(effort))));
   }
 
   private String sayAnswer() {

@@ -1,13 +1,12 @@
 package nullroom.app.level;
 
-import java.util.Arrays;
+import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
+import nullroom.app.control.Choice;
 import nullroom.app.control.Dial;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.Station;
@@ -23,31 +22,13 @@ public final class LevelView {
   public LevelView(LevelModel model, Desk desk) {
     LevelBars bars = new LevelBars(model);
     Dial gain = new Dial("Gain", "dB", 0, Adviser.HIGHEST_GAIN_DB, "%.0f", model::setGain);
-    ComboBox<VocalEffort> effort = new ComboBox<>();
-    effort.getItems().setAll(VocalEffort.values());
-    effort.setId("effort");
-    effort.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(VocalEffort e) {
-            return e == null
-                ? ""
-                : LevelBars.name(e) + ", " + Math.round(e.levelDbA()) + " dBA at 1 m";
-          }
-
-          @Override
-          public VocalEffort fromString(String text) {
-            return Arrays.stream(VocalEffort.values())
-                .filter(e -> toString(e).equals(text))
-                .findFirst()
-                .orElseThrow();
-          }
-        });
-    effort.setOnAction(e -> {
-      if (effort.getValue() != null && effort.getValue() != model.effort()) {
-        model.setEffort(effort.getValue());
-      }
-    });
+    Choice<VocalEffort> effort =
+        new Choice<>(
+            "effort",
+            "how loud the voice is",
+            List.of(VocalEffort.values()),
+            e -> LevelBars.name(e) + ", " + Math.round(e.levelDbA()) + " dBA at 1 m",
+            model::setEffort);
     Button set = new Button("Set the right gain");
     set.setId("set-gain");
     set.getStyleClass().add("action");
@@ -60,7 +41,7 @@ public final class LevelView {
         () -> {
           bars.redraw();
           gain.show(model.gainDb());
-          effort.setValue(model.effort());
+          effort.show(model.effort());
         };
     desk.session().bookProperty().subscribe(refresh);
     refresh.run();
@@ -69,12 +50,7 @@ public final class LevelView {
     caution.getStyleClass().add("caution");
     node =
         StationFrame.of(
-            Station.LEVEL,
-            model.answer(),
-            bars,
-            model.meaning(),
-            new VBox(6, gain, row, caution),
-            desk.work());
+            Station.LEVEL, model.say(), bars, new VBox(6, gain, row, caution), desk.work());
   }
 
   /** The nodes. */

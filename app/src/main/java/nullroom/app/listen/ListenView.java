@@ -45,9 +45,7 @@ public final class ListenView {
     hint.getStyleClass().add("soft");
     HBox controls = new HBox(listen, FilePick.button(model::open), hint);
     controls.getStyleClass().add("row");
-    node =
-        StationFrame.of(
-            Station.LISTEN, model.answer(), plot, model.meaning(), controls, desk.work());
+    node = StationFrame.of(Station.LISTEN, model.say(), plot, controls, desk.work());
   }
 
   /** The nodes. */

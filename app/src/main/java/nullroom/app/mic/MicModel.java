@@ -3,10 +3,8 @@ package nullroom.app.mic;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import javafx.beans.binding.Bindings;
-import javafx.beans.binding.StringBinding;
 import nullroom.app.shell.Desk;
-import nullroom.core.Trouble;
+import nullroom.app.shell.Say;
 import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.plan.Adviser;
 import nullroom.core.predict.Heard;
@@ -24,34 +22,22 @@ public final class MicModel {
   public record Choice(MicrophoneType type, Margins margins, boolean inUse) {}
 
   private final Desk desk;
-  private final StringBinding answer;
-  private final StringBinding meaning;
-  private final StringBinding figure;
+  private final Say say;
 
   /** A model on a desk. */
   public MicModel(Desk desk) {
     this.desk = desk;
-    answer = Bindings.createStringBinding(this::sayAnswer, desk.session().bookProperty());
-    meaning = Bindings.createStringBinding(this::sayMeaning, desk.session().bookProperty());
-    figure =
-        Bindings.createStringBinding(
-            () -> String.format(Locale.ROOT, "%.0f cm", 100 * distanceMetres()),
-            desk.session().bookProperty());
+    say =
+        Say.of(
+            desk.session(),
+            this::sayAnswer,
+            this::sayMeaning,
+            () -> String.format(Locale.ROOT, "%.0f cm", 100 * distanceMetres()));
   }
 
-  /** The sentence under the question. */
-  public StringBinding answer() {
-    return answer;
-  }
-
-  /** What it means. */
-  public StringBinding meaning() {
-    return meaning;
-  }
-
-  /** The figure on the rail. */
-  public StringBinding figure() {
-    return figure;
+  /** The station's words. */
+  public Say say() {
+    return say;
   }
 
   private RoomBook book() {
@@ -59,17 +45,11 @@ public final class MicModel {
   }
 
   private Talker talker() {
-    return book()
-        .room()
-        .talker()
-        .orElseThrow(() -> new Trouble.BadField("talker", "this room has none"));
+    return book().room().requireTalker();
   }
 
   private PlacedMicrophone microphone() {
-    return book()
-        .room()
-        .microphone()
-        .orElseThrow(() -> new Trouble.BadField("microphone", "this room has none"));
+    return book().room().requireMicrophone();
   }
 
   /** From lips to capsule. */

@@ -51,9 +51,7 @@ public final class MicView {
         };
     desk.session().bookProperty().subscribe(refresh);
     refresh.run();
-    node =
-        StationFrame.of(
-            Station.MIC, model.answer(), picture, model.meaning(), new HBox(), desk.work());
+    node = StationFrame.of(Station.MIC, model.say(), picture, new HBox(), desk.work());
   }
 
   private static void say(Desk desk, Runnable edit) {

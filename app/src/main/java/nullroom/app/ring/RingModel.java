@@ -4,9 +4,8 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
-import javafx.beans.binding.Bindings;
-import javafx.beans.binding.StringBinding;
 import nullroom.app.shell.Desk;
+import nullroom.app.shell.Say;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.DecayReport;
 import nullroom.core.predict.Goal;
@@ -21,31 +20,17 @@ public final class RingModel {
   private static final double SECONDS = 12.5;
 
   private final Desk desk;
-  private final StringBinding answer;
-  private final StringBinding meaning;
-  private final StringBinding figure;
+  private final Say say;
 
   /** A model on a desk. */
   public RingModel(Desk desk) {
     this.desk = desk;
-    answer = Bindings.createStringBinding(this::sayAnswer, desk.session().bookProperty());
-    meaning = Bindings.createStringBinding(this::sayMeaning, desk.session().bookProperty());
-    figure = Bindings.createStringBinding(this::sayFigure, desk.session().bookProperty());
+    say = Say.of(desk.session(), this::sayAnswer, this::sayMeaning, this::sayFigure);
   }
 
-  /** The sentence under the question. */
-  public StringBinding answer() {
-    return answer;
-  }
-
-  /** What it means. */
-  public StringBinding meaning() {
-    return meaning;
-  }
-
-  /** The figure on the rail. */
-  public StringBinding figure() {
-    return figure;
+  /** The station's words. */
+  public Say say() {
+    return say;
   }
 
   private RoomBook book() {

@@ -53,9 +53,7 @@ public final class RingView {
     caution.getStyleClass().add("caution");
     HBox controls = new HBox(clap, FilePick.button(model::open), caution);
     controls.getStyleClass().add("row");
-    node =
-        StationFrame.of(
-            Station.RING, model.answer(), pictures, model.meaning(), controls, desk.work());
+    node = StationFrame.of(Station.RING, model.say(), pictures, controls, desk.work());
   }
 
   /** The nodes. */

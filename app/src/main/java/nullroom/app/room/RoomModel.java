@@ -2,21 +2,16 @@ package nullroom.app.room;
 
 import java.util.List;
 import java.util.Locale;
-import javafx.beans.binding.Bindings;
-import javafx.beans.binding.StringBinding;
 import nullroom.app.control.FoldOut;
 import nullroom.app.shell.Desk;
-import nullroom.core.Trouble;
+import nullroom.app.shell.Say;
 import nullroom.core.acoustics.Material;
 import nullroom.core.acoustics.Materials;
 import nullroom.core.predict.Statistics;
-import nullroom.core.room.Ceiling;
 import nullroom.core.room.Finish;
-import nullroom.core.room.Outline;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
-import nullroom.core.room.Talker;
 
 /** What the room station knows and can do. */
 public final class RoomModel {
@@ -27,34 +22,22 @@ public final class RoomModel {
       List.of("absorber", "furniture", "people", "opening");
 
   private final Desk desk;
-  private final StringBinding answer;
-  private final StringBinding meaning;
-  private final StringBinding figure;
+  private final Say say;
 
   /** A model on a desk. */
   public RoomModel(Desk desk) {
     this.desk = desk;
-    answer = Bindings.createStringBinding(this::sayAnswer, desk.session().bookProperty());
-    meaning = Bindings.createStringBinding(this::sayMeaning, desk.session().bookProperty());
-    figure =
-        Bindings.createStringBinding(
-            () -> String.format(Locale.ROOT, "%.0f m³", room().volume()),
-            desk.session().bookProperty());
+    say =
+        Say.of(
+            desk.session(),
+            this::sayAnswer,
+            this::sayMeaning,
+            () -> String.format(Locale.ROOT, "%.0f m³", room().volume()));
   }
 
-  /** The sentence under the question. */
-  public StringBinding answer() {
-    return answer;
-  }
-
-  /** What it means. */
-  public StringBinding meaning() {
-    return meaning;
-  }
-
-  /** The figure on the rail. */
-  public StringBinding figure() {
-    return figure;
+  /** The station's words. */
+  public Say say() {
+    return say;
   }
 
   /** The room as it is. */
@@ -113,39 +96,11 @@ public final class RoomModel {
 
   private static Room resized(Room room, int axis, double metres) {
     Point size = room.size();
-    double fx = axis == 0 ? metres / size.x() : 1;
-    double fy = axis == 1 ? metres / size.y() : 1;
-    double fz = axis == 2 ? metres / size.z() : 1;
-    Outline outline =
-        new Outline(
-            room.outline().corners().stream()
-                .map(c -> new Point(c.x() * fx, c.y() * fy, 0))
-                .toList());
-    Ceiling ceiling =
-        switch (room.ceiling()) {
-          case Ceiling.Flat flat -> new Ceiling.Flat(flat.heightMetres() * fz);
-          case Ceiling.LeanTo l ->
-              new Ceiling.LeanTo(l.lowMetres() * fz, l.highMetres() * fz, l.lowWall());
-          case Ceiling.Gable g ->
-              new Ceiling.Gable(g.kneeMetres() * fz, g.ridgeMetres() * fz, g.alongX());
-        };
-    return new Room(
-        room.name(),
-        outline,
-        ceiling,
-        room.air(),
-        room.finishes(),
-        room.patches(),
-        room.objects(),
-        room.talker()
-            .map(t -> new Talker(scaled(t.at(), fx, fy, fz), t.aim(), t.effort(), t.directivity())),
-        room.microphone()
-            .map(m -> new PlacedMicrophone(scaled(m.at(), fx, fy, fz), m.aim(), m.capture())),
-        room.noiseDbSpl());
-  }
-
-  private static Point scaled(Point p, double fx, double fy, double fz) {
-    return new Point(p.x() * fx, p.y() * fy, Math.min(p.z(), p.z() * fz));
+    return switch (axis) {
+      case 0 -> room.stretched(metres / size.x(), 1, 1);
+      case 1 -> room.stretched(1, metres / size.y(), 1);
+      default -> room.stretched(1, 1, metres / size.z());
+    };
   }
 
   /**
@@ -153,13 +108,19 @@ public final class RoomModel {
    */
   public void move(FoldOut.Handle handle, double x, double y) {
     Room room = room();
-    double z = handle == FoldOut.Handle.TALKER ? talker(room).at().z() : microphone(room).at().z();
+    double z =
+        handle == FoldOut.Handle.TALKER
+            ? room.requireTalker().at().z()
+            : room.requireMicrophone().at().z();
     place(handle, new Point(x, y, z));
   }
 
   /** Puts the talker or the microphone at a height. */
   public void setHeight(FoldOut.Handle handle, double metres) {
-    Point at = handle == FoldOut.Handle.TALKER ? talker(room()).at() : microphone(room()).at();
+    Point at =
+        handle == FoldOut.Handle.TALKER
+            ? room().requireTalker().at()
+            : room().requireMicrophone().at();
     place(handle, new Point(at.x(), at.y(), metres));
   }
 
@@ -170,21 +131,13 @@ public final class RoomModel {
             b -> {
               Room r = b.room();
               if (handle == FoldOut.Handle.MICROPHONE) {
-                return b.with(r.withMicrophone(microphone(r).movedTo(at, talker(r).at())));
+                return b.with(
+                    r.withMicrophone(r.requireMicrophone().movedTo(at, r.requireTalker().at())));
               }
-              Talker t = talker(r);
-              Room moved = r.withTalker(new Talker(at, t.aim(), t.effort(), t.directivity()));
+              PlacedMicrophone m = r.requireMicrophone();
               return b.with(
-                  moved.withMicrophone(microphone(moved).movedTo(microphone(moved).at(), at)));
+                  r.withTalker(r.requireTalker().movedTo(at))
+                      .withMicrophone(m.movedTo(m.at(), at)));
             });
-  }
-
-  private static Talker talker(Room room) {
-    return room.talker().orElseThrow(() -> new Trouble.BadField("talker", "this room has none"));
-  }
-
-  private static PlacedMicrophone microphone(Room room) {
-    return room.microphone()
-        .orElseThrow(() -> new Trouble.BadField("microphone", "this room has none"));
   }
 }

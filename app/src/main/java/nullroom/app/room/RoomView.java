@@ -3,12 +3,11 @@ package nullroom.app.room;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
+import nullroom.app.control.Choice;
 import nullroom.app.control.FoldOut;
 import nullroom.app.control.NumberField;
 import nullroom.app.shell.Desk;
@@ -37,9 +36,7 @@ public final class RoomView {
     HBox.setHgrow(foldOut, Priority.ALWAYS);
     desk.session().bookProperty().subscribe(this::refresh);
     refresh();
-    node =
-        StationFrame.of(
-            Station.ROOM, model.answer(), picture, model.meaning(), new HBox(), desk.work());
+    node = StationFrame.of(Station.ROOM, model.say(), picture, new HBox(), desk.work());
   }
 
   private static void quietly(Desk desk, Runnable edit) {
@@ -100,32 +97,14 @@ public final class RoomView {
   }
 
   private Node material(String surface) {
-    ComboBox<Material> box = new ComboBox<>();
-    box.getItems().setAll(RoomModel.surfaceMaterials());
-    box.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Material material) {
-            return material == null ? "own figures" : material.name();
-          }
-
-          @Override
-          public Material fromString(String name) {
-            return box.getItems().stream()
-                .filter(m -> m.name().equals(name))
-                .findFirst()
-                .orElseThrow();
-          }
-        });
-    box.setId("material-" + surface);
-    box.setAccessibleText("material of " + surface);
-    refreshers.add(() -> box.setValue(Materials.find(model.materialId(surface)).orElse(null)));
-    box.setOnAction(e -> {
-      Material chosen = box.getValue();
-      if (chosen != null && !chosen.id().equals(model.materialId(surface))) {
-        model.setMaterial(surface, chosen.id());
-      }
-    });
+    Choice<Material> box =
+        new Choice<>(
+            "material-" + surface,
+            "material of " + surface,
+            RoomModel.surfaceMaterials(),
+            Material::name,
+            chosen -> model.setMaterial(surface, chosen.id()));
+    refreshers.add(() -> box.show(Materials.find(model.materialId(surface)).orElse(null)));
     Label name =
         new Label(
             surface.startsWith("wall")

@@ -6,7 +6,6 @@ import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.function.Consumer;
 import java.util.function.Function;
-import java.util.function.Supplier;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.SoundFile;
 import nullroom.io.device.AudioDevice;
@@ -16,10 +15,10 @@ import nullroom.io.device.AudioDevice;
  *
  * @param session the open book
  * @param work the one long task
- * @param device what records now
+ * @param inputs what can record
  * @param clock dates measurements
  */
-public record Desk(BookSession session, Work work, Supplier<AudioDevice> device, Clock clock) {
+public record Desk(BookSession session, Work work, Inputs inputs, Clock clock) {
 
   /** A sound kept in the book: the file's name under sound/ and its samples. */
   public record Kept(String name, Samples samples) {}
@@ -39,7 +38,7 @@ public record Desk(BookSession session, Work work, Supplier<AudioDevice> device,
       String stem,
       Function<Kept, T> measure,
       Consumer<T> done) {
-    AudioDevice input = device.get();
+    AudioDevice input = inputs.chosenProperty().get().device().get();
     work.start(
         name,
         progress -> {

@@ -1,5 +1,6 @@
 package nullroom.app.shell;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import javafx.beans.property.ObjectProperty;
@@ -7,14 +8,13 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.SVGPath;
-import javafx.util.StringConverter;
+import nullroom.app.control.Choice;
 import nullroom.core.predict.Goal;
 
 /**
@@ -25,7 +25,7 @@ final class Rail {
   private final VBox box = new VBox();
   private final ObjectProperty<Station> station = new SimpleObjectProperty<>(Station.LISTEN);
 
-  Rail(BookSession session, Map<Station, ? extends ObservableValue<String>> figures) {
+  Rail(BookSession session, Map<Station, Say> words) {
     Label name = new Label();
     name.textProperty().bind(session.bookProperty().map(b -> b.name()));
     name.getStyleClass().add("book-name");
@@ -33,7 +33,7 @@ final class Rail {
     box.getStyleClass().add("rail");
     box.getChildren().addAll(name, goal(session));
     for (Station s : Station.values()) {
-      box.getChildren().add(button(s, java.util.Objects.requireNonNull(figures.get(s))));
+      box.getChildren().add(button(s, java.util.Objects.requireNonNull(words.get(s)).figure()));
     }
   }
 
@@ -46,25 +46,15 @@ final class Rail {
   }
 
   private static Node goal(BookSession session) {
-    ComboBox<Goal> goal = new ComboBox<>();
-    goal.getItems().setAll(Goal.values());
-    goal.setAccessibleText("goal of the recording");
-    goal.setId("goal");
+    Choice<Goal> goal =
+        new Choice<>(
+            "goal",
+            "goal of the recording",
+            List.of(Goal.values()),
+            Goal::label,
+            chosen -> session.edit("Change the goal", b -> b.with(chosen)));
     goal.setMaxWidth(Double.MAX_VALUE);
-    goal.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Goal g) {
-            return g == null ? "" : g.label();
-          }
-
-          @Override
-          public Goal fromString(String label) {
-            return Goal.find(label).orElse(Goal.SPOKEN_ON_CAMERA);
-          }
-        });
-    session.bookProperty().subscribe(b -> goal.setValue(b.goal()));
-    goal.setOnAction(e -> session.edit("Change the goal", b -> b.with(goal.getValue())));
+    session.bookProperty().subscribe(b -> goal.show(b.goal()));
     return goal;
   }
 

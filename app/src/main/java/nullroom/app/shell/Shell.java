@@ -18,6 +18,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import nullroom.app.control.Choice;
 import nullroom.app.control.Ladder;
 import nullroom.io.book.RoomBook;
 
@@ -31,7 +32,7 @@ public final class Shell {
    *
    * @param desk the open book and its tools
    * @param stations node of each station
-   * @param figures text of each station on the rail
+   * @param words of each station
    * @param onSpace what the space bar starts
    * @param onDrop receives a dropped file and the station shown
    * @param executor for what must not hold up the window
@@ -39,11 +40,11 @@ public final class Shell {
   public Shell(
       Desk desk,
       Map<Station, Node> stations,
-      Map<Station, ? extends ObservableValue<String>> figures,
+      Map<Station, Say> words,
       Runnable onSpace,
       BiConsumer<Station, Path> onDrop,
       Executor executor) {
-    rail = new Rail(desk.session(), figures);
+    rail = new Rail(desk.session(), words);
     root.getStyleClass().addAll("root-pane", "paper");
     root.setLeft(rail.node());
     root.setRight(right(desk, executor));
@@ -94,8 +95,20 @@ public final class Shell {
   }
 
   private Node status(Desk desk) {
-    Label device = new Label(desk.device().get().name() + ", 48 kHz    space: listen or stop");
-    device.getStyleClass().add("soft");
+    Label records = new Label("Input");
+    Label keys = new Label("space: listen or stop");
+    records.getStyleClass().add("soft");
+    keys.getStyleClass().add("soft");
+    Inputs inputs = desk.inputs();
+    Choice<Inputs.Input> input =
+        new Choice<>(
+            "input",
+            "input that records",
+            inputs.all(),
+            Inputs.Input::name,
+            inputs.chosenProperty()::set);
+    inputs.all().subscribe(() -> input.getItems().setAll(inputs.all()));
+    inputs.chosenProperty().subscribe(chosen -> input.show(chosen));
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
     BookSession session = desk.session();
@@ -108,7 +121,7 @@ public final class Shell {
       setLampOff(off);
       lamp.setText(off ? "Lamp on" : "Lamp off");
     });
-    HBox box = new HBox(device, gap, undo, redo, lamp);
+    HBox box = new HBox(records, input, keys, gap, undo, redo, lamp);
     box.getStyleClass().add("status");
     return box;
   }

@@ -21,24 +21,17 @@ public final class StationFrame {
    * Builds a station.
    *
    * @param station whose question stands on top
-   * @param answer the sentence under it
+   * @param say its words: the answer under the question, the meaning under the picture
    * @param picture the main picture, which takes the space
-   * @param meaning two sentences under the picture
    * @param controls the station's controls and its one action
    * @param work whose progress and trouble are shown
    */
-  public static Region of(
-      Station station,
-      ObservableValue<String> answer,
-      Node picture,
-      ObservableValue<String> meaning,
-      Node controls,
-      Work work) {
+  public static Region of(Station station, Say say, Node picture, Node controls, Work work) {
     Label question = new Label(station.question());
     question.getStyleClass().add("question");
-    Label said = wrapped("answer", answer);
+    Label said = wrapped("answer", say.answer());
     said.setId("answer");
-    Label means = wrapped("meaning", meaning);
+    Label means = wrapped("meaning", say.meaning());
     Label trouble = wrapped("trouble", work.troubleProperty());
     trouble.setId("trouble");
     trouble.visibleProperty().bind(work.troubleProperty().isNotEmpty());

@@ -80,7 +80,7 @@ class WindowTest {
             java.util.Optional.empty(),
             java.util.Optional.empty());
     BookFolder place = new BookFolder(folder.resolve("my book"));
-    Composition window = onFx(() -> new Composition(place, bare));
+    Composition window = onFx(() -> new Composition(place, bare, Desktop::simulated, false));
     Scene scene = onFx(() -> shown(window));
 
     onFx(() -> {
@@ -121,7 +121,10 @@ class WindowTest {
   @Test
   void aFileThatIsNoSoundIsSaidInPlaceAndNothingIsLost() throws Exception {
     RoomBook made = DemoBook.create(folder.resolve("demo2"));
-    Composition window = onFx(() -> new Composition(new BookFolder(folder.resolve("demo2")), made));
+    Composition window =
+        onFx(() ->
+            new Composition(
+                new BookFolder(folder.resolve("demo2")), made, DemoBook::device, false));
     Scene scene = onFx(() -> shown(window));
     Path text = Files.writeString(folder.resolve("diary.wav"), "dear diary");
     onFx(() -> {

@@ -1,6 +1,5 @@
 package nullroom.core.predict;
 
-import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Decibels;
@@ -84,15 +83,8 @@ public record Heard(
    * @throws Trouble.BadField if talker or microphone is missing
    */
   public static Heard of(Room room, Bands decaySeconds) {
-    Talker talker =
-        room.talker()
-            .orElseThrow(() ->
-                new Trouble.BadField("talker", "this room has no talker; add one to predict"));
-    PlacedMicrophone microphone =
-        room.microphone()
-            .orElseThrow(() ->
-                new Trouble.BadField(
-                    "microphone", "this room has no microphone; add one to predict"));
+    Talker talker = room.requireTalker();
+    PlacedMicrophone microphone = room.requireMicrophone();
     Bands direct = direct(room, talker, microphone);
     double arrival = talker.at().distanceTo(microphone.at()) / room.air().speedOfSound();
     Pattern pattern = microphone.capture().pattern();

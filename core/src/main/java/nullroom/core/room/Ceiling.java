@@ -71,6 +71,15 @@ public sealed interface Ceiling {
     }
   }
 
+  /** The same kind of ceiling with all heights times a factor. */
+  default Ceiling stretched(double factor) {
+    return switch (this) {
+      case Flat f -> new Flat(f.heightMetres() * factor);
+      case LeanTo l -> new LeanTo(l.lowMetres() * factor, l.highMetres() * factor, l.lowWall());
+      case Gable g -> new Gable(g.kneeMetres() * factor, g.ridgeMetres() * factor, g.alongX());
+    };
+  }
+
   /** The planes of this ceiling over an outline. */
   default List<Plane> planes(Outline outline) {
     return switch (this) {

@@ -9,6 +9,11 @@ public record PlacedMicrophone(Point at, Aim aim, Capture capture) {
     return new PlacedMicrophone(place, Aim.along(target.minus(place)), capture);
   }
 
+  /** The same microphone shifted, pointing the same way. */
+  public PlacedMicrophone movedBy(Point shift) {
+    return new PlacedMicrophone(at.plus(shift, 1), aim, capture);
+  }
+
   /** The same place with another chain. */
   public PlacedMicrophone with(Capture other) {
     return new PlacedMicrophone(at, aim, other);

@@ -231,10 +231,48 @@ public record Room(
     return Math.abs(b.x() - a.x()) < Math.abs(b.y() - a.y()) ? 0 : 1;
   }
 
+  /**
+   * Who speaks.
+   *
+   * @throws Trouble.BadField where nobody does
+   */
+  public Talker requireTalker() {
+    return talker.orElseThrow(
+        () -> new Trouble.BadField("talker", "this room has no talker; add one to predict"));
+  }
+
+  /**
+   * What listens.
+   *
+   * @throws Trouble.BadField where nothing does
+   */
+  public PlacedMicrophone requireMicrophone() {
+    return microphone.orElseThrow(() ->
+        new Trouble.BadField("microphone", "this room has no microphone; add one to predict"));
+  }
+
+  private Room with(
+      Map<String, Finish> newFinishes,
+      List<Patch> newPatches,
+      Optional<Talker> newTalker,
+      Optional<PlacedMicrophone> newMicrophone,
+      Optional<Bands> newNoise) {
+    return new Room(
+        name,
+        outline,
+        ceiling,
+        air,
+        newFinishes,
+        newPatches,
+        objects,
+        newTalker,
+        newMicrophone,
+        newNoise);
+  }
+
   /** A copy with other patches. */
   public Room withPatches(List<Patch> other) {
-    return new Room(
-        name, outline, ceiling, air, finishes, other, objects, talker, microphone, noiseDbSpl);
+    return with(finishes, other, talker, microphone, noiseDbSpl);
   }
 
   /** A copy with one more patch. */
@@ -246,72 +284,57 @@ public record Room(
 
   /** A copy with another microphone. */
   public Room withMicrophone(PlacedMicrophone other) {
-    return new Room(
-        name,
-        outline,
-        ceiling,
-        air,
-        finishes,
-        patches,
-        objects,
-        talker,
-        Optional.of(other),
-        noiseDbSpl);
+    return with(finishes, patches, talker, Optional.of(other), noiseDbSpl);
   }
 
   /** A copy with another talker. */
   public Room withTalker(Talker other) {
-    return new Room(
-        name,
-        outline,
-        ceiling,
-        air,
-        finishes,
-        patches,
-        objects,
-        Optional.of(other),
-        microphone,
-        noiseDbSpl);
+    return with(finishes, patches, Optional.of(other), microphone, noiseDbSpl);
   }
 
   /** A copy with other room noise. */
   public Room withNoise(Bands levelsDbSpl) {
-    return new Room(
-        name,
-        outline,
-        ceiling,
-        air,
-        finishes,
-        patches,
-        objects,
-        talker,
-        microphone,
-        Optional.of(levelsDbSpl));
+    return with(finishes, patches, talker, microphone, Optional.of(levelsDbSpl));
   }
 
   /** A copy with another finish on one surface. */
   public Room withFinish(String surface, Finish finish) {
     Map<String, Finish> other = new LinkedHashMap<>(finishes);
     other.put(surface, finish);
-    return new Room(
-        name, outline, ceiling, air, other, patches, objects, talker, microphone, noiseDbSpl);
+    return with(other, patches, talker, microphone, noiseDbSpl);
   }
 
   /**
-   * A copy with other walls and ceiling; finishes of walls that are gone are dropped, new walls
-   * need "walls".
+   * A copy stretched along the three axes, its kind of ceiling kept. Talker and microphone keep
+   * their share of the way over the plan, and their height where there is room for it.
+   *
+   * @throws Trouble.BadField where no room of that size can be
    */
-  public Room withShape(Outline newOutline, Ceiling newCeiling) {
+  public Room stretched(double x, double y, double z) {
+    Outline floor;
+    Ceiling above;
+    try {
+      floor =
+          new Outline(
+              outline.corners().stream().map(c -> new Point(c.x() * x, c.y() * y, 0)).toList());
+      above = ceiling.stretched(z);
+    } catch (IllegalArgumentException e) {
+      throw new Trouble.BadField("size", String.valueOf(e.getMessage()));
+    }
     return new Room(
         name,
-        newOutline,
-        newCeiling,
+        floor,
+        above,
         air,
         finishes,
         patches,
         objects,
-        talker,
-        microphone,
+        talker.map(t -> t.movedTo(stretched(t.at(), x, y, z))),
+        microphone.map(m -> m.movedBy(stretched(m.at(), x, y, z).minus(m.at()))),
         noiseDbSpl);
+  }
+
+  private static Point stretched(Point p, double x, double y, double z) {
+    return new Point(p.x() * x, p.y() * y, Math.min(p.z(), p.z() * z));
   }
 }

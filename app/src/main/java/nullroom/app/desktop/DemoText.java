@@ -1,0 +1,67 @@
+package nullroom.app.desktop;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import nullroom.core.acoustics.Octave;
+import nullroom.core.plan.Adviser;
+import nullroom.core.plan.Move;
+import nullroom.core.predict.Heard;
+import nullroom.core.predict.Margins;
+import nullroom.io.book.RoomBook;
+
+/** A book's verdict in a few lines of text, for a terminal. */
+final class DemoText {
+  private static final int MOVES = 3;
+
+  private DemoText() {}
+
+  static List<String> of(RoomBook book) {
+    Heard heard = book.heard();
+    Margins targets = book.goal().targets();
+    List<String> lines = new ArrayList<>();
+    lines.add(book.name() + ", " + lower(book.goal().label()));
+    book.noise()
+        .ifPresent(
+            n -> lines.add(say("noise   %.0f dBA, NC-%d (measured)", n.laeqDbSpl(), n.nc())));
+    book.decay()
+        .ifPresent(d ->
+            d.report()
+                .tMidSeconds()
+                .ifPresent(t -> lines.add(say("decay   %.2f s at mid frequencies (measured)", t))));
+    lines.add(
+        say(
+            "voice   %.0f dBA at the microphone, %.0f cm away",
+            Octave.aWeightedSum(heard.directDbSpl()), heard.distanceMetres() * 100));
+    for (Margins.Kind kind : Margins.Kind.values()) {
+      lines.add(
+          say(
+              "%-7s %.0f dB, target %.0f: %s",
+              lower(kind.name()),
+              heard.margins().get(kind),
+              targets.get(kind),
+              lower(heard.margins().mark(targets, kind).name())));
+    }
+    lines.add("next moves:");
+    for (Move move :
+        Adviser.moves(book.room(), targets, book::heard).stream().limit(MOVES).toList()) {
+      lines.add(
+          say(
+              "  %s: %+.1f dB on %s, cost %d, %d minutes",
+              move.name(),
+              move.gainDb(),
+              lower(heard.margins().weakest(targets).name()),
+              move.cost(),
+              move.minutes()));
+    }
+    return lines;
+  }
+
+  private static String say(String format, Object... figures) {
+    return String.format(Locale.ROOT, format, figures);
+  }
+
+  private static String lower(String name) {
+    return name.toLowerCase(Locale.ROOT);
+  }
+}

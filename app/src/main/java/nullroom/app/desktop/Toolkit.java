@@ -1,0 +1,89 @@
+package nullroom.app.desktop;
+
+import atlantafx.base.theme.PrimerLight;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.stage.Stage;
+import nullroom.core.Trouble;
+
+/** The window toolkit: with a display or without, and its one thread. */
+final class Toolkit {
+  private Toolkit() {}
+
+  static boolean hasDisplay() {
+    return !System.getProperty("os.name", "").toLowerCase(Locale.ROOT).contains("linux")
+        || isSet("DISPLAY")
+        || isSet("WAYLAND_DISPLAY");
+  }
+
+  private static boolean isSet(String variable) {
+    String value = System.getenv(variable);
+    return value != null && !value.isEmpty();
+  }
+
+  static void needDisplay() {
+    if (!hasDisplay()) {
+      throw new Trouble.BadField(
+          "",
+          "there is no display; try “nullroom --demo”, “nullroom tour DIR” or “nullroom --help”");
+    }
+  }
+
+  /** Before {@link #start}: draw to memory. */
+  static void goHeadless() {
+    System.setProperty("java.awt.headless", "true");
+    System.setProperty("glass.platform", "Headless");
+    System.setProperty("prism.order", "sw");
+  }
+
+  static void start() {
+    try {
+      Platform.startup(() -> Platform.setImplicitExit(false));
+    } catch (IllegalStateException e) {
+      // already running, as in tests: the toolkit can start only once
+    }
+  }
+
+  /** Shows a scene in a new window. On the FX thread. */
+  static Stage show(String title, Scene scene) {
+    Application.setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
+    Stage stage = new Stage();
+    stage.setTitle(title);
+    stage.setScene(scene);
+    stage.show();
+    return stage;
+  }
+
+  /** Runs on the FX thread and waits. */
+  static <T> T onFx(Callable<T> call) {
+    CompletableFuture<T> result = new CompletableFuture<>();
+    Platform.runLater(() -> {
+      try {
+        result.complete(call.call());
+      } catch (Exception e) {
+        result.completeExceptionally(e);
+      }
+    });
+    try {
+      return result.join();
+    } catch (CompletionException e) {
+      if (e.getCause() instanceof Trouble trouble) {
+        throw trouble;
+      }
+      throw e;
+    }
+  }
+
+  /** Runs on the FX thread and waits. */
+  static void onFx(Runnable action) {
+    onFx(() -> {
+      action.run();
+      return true;
+    });
+  }
+}

@@ -1,0 +1,96 @@
+package nullroom.app.desktop;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.locks.LockSupport;
+import javafx.scene.Scene;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
+import javafx.stage.Stage;
+import javax.imageio.ImageIO;
+import nullroom.app.shell.Station;
+import nullroom.core.Trouble;
+import nullroom.io.book.BookFolder;
+import nullroom.io.book.RoomBook;
+
+/** Pictures of every main view of the demo book; needs no monitor. */
+public final class Tour {
+  private Tour() {}
+
+  /**
+   * Draws the views.
+   *
+   * @param folder made where it is not there
+   * @return the pictures
+   */
+  public static List<Path> draw(Path folder, int width, int height) {
+    Toolkit.goHeadless();
+    try {
+      Files.createDirectories(folder);
+    } catch (IOException e) {
+      throw new Trouble.BadFile(folder.toString(), "cannot be made: " + e.getMessage());
+    }
+    Path copy = Home.temporary("nullroom-demo-");
+    RoomBook book = DemoBook.create(copy);
+    Toolkit.start();
+    Composition window =
+        Toolkit.onFx(() -> new Composition(new BookFolder(copy), book, DemoBook::device, false));
+    List<Path> pictures = new ArrayList<>();
+    Stage stage = Toolkit.onFx(() -> Toolkit.show(book.name(), window.scene(width, height)));
+    for (Station station : Station.values()) {
+      Toolkit.onFx(() -> window.shell().stationProperty().set(station));
+      settle();
+      String name = station.label().toLowerCase(Locale.ROOT);
+      pictures.add(picture(stage.getScene(), folder, (station.ordinal() + 1) + "-" + name));
+    }
+    Toolkit.onFx(() -> window.shell().setLampOff(true));
+    settle();
+    pictures.add(picture(stage.getScene(), folder, (Station.values().length + 1) + "-lamp-off"));
+    Toolkit.onFx(() -> stage.setScene(Look.scene(new Start(choice -> {}).node(), width, height)));
+    settle();
+    pictures.add(picture(stage.getScene(), folder, (Station.values().length + 2) + "-start"));
+    Toolkit.onFx(stage::close);
+    window.close();
+    return pictures;
+  }
+
+  /** Draws everything once, away from sight: what the start-up cache is trained with. */
+  public static int train() {
+    draw(Home.temporary("nullroom-train-"), 1280, 800);
+    return 0;
+  }
+
+  /** Lets what was asked of other threads come back, and the layout follow. */
+  private static void settle() {
+    for (int i = 0; i < 3; i++) {
+      Toolkit.onFx(() -> {});
+      LockSupport.parkNanos(60_000_000L);
+    }
+  }
+
+  private static Path picture(Scene scene, Path folder, String name) {
+    WritableImage image = Toolkit.onFx(() -> scene.snapshot(null));
+    Path file = folder.resolve(name + ".png");
+    write(image, file);
+    return file;
+  }
+
+  private static void write(WritableImage image, Path file) {
+    int w = (int) image.getWidth();
+    int h = (int) image.getHeight();
+    int[] pixels = new int[w * h];
+    image.getPixelReader().getPixels(0, 0, w, h, PixelFormat.getIntArgbInstance(), pixels, 0, w);
+    BufferedImage picture = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
+    picture.setRGB(0, 0, w, h, pixels, 0, w);
+    try {
+      ImageIO.write(picture, "png", file.toFile());
+    } catch (IOException e) {
+      throw new Trouble.BadFile(file.toString(), "cannot be written: " + e.getMessage());
+    }
+  }
+}

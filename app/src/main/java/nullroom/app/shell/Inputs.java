@@ -1,0 +1,56 @@
+package nullroom.app.shell;
+
+import java.util.List;
+import java.util.concurrent.Executor;
+import java.util.function.Supplier;
+import javafx.application.Platform;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+import nullroom.io.device.AudioDevice;
+
+/** What can record, and which of it does. Lives on the FX thread. */
+public final class Inputs {
+  /** One input: its name, and the device as it is when a recording starts. */
+  public record Input(String name, Supplier<AudioDevice> device) {}
+
+  private final ObservableList<Input> all = FXCollections.observableArrayList();
+  private final ObjectProperty<Input> chosen;
+
+  /** The simulated room alone. */
+  public Inputs(Supplier<AudioDevice> simulated) {
+    Input room = new Input("simulated room", simulated);
+    all.add(room);
+    chosen = new SimpleObjectProperty<>(room);
+  }
+
+  /** Everything there is, the simulated room first. */
+  public ObservableList<Input> all() {
+    return all;
+  }
+
+  /** The input that records. */
+  public ObjectProperty<Input> chosenProperty() {
+    return chosen;
+  }
+
+  /**
+   * Looks for inputs of this computer.
+   *
+   * @param look may take its time; not on the FX thread
+   * @param take whether the first one found is chosen
+   */
+  public void look(Executor executor, Supplier<List<AudioDevice>> look, boolean take) {
+    executor.execute(() -> {
+      List<Input> found =
+          look.get().stream().map(device -> new Input(device.name(), () -> device)).toList();
+      Platform.runLater(() -> {
+        all.addAll(found);
+        if (take && !found.isEmpty()) {
+          chosen.set(found.getFirst());
+        }
+      });
+    });
+  }
+}
