@@ -84,7 +84,8 @@ final class MeasureDecayCommand implements Callable<Integer> {
     out.absent("harmonicDistortionPercent");
     out.put("takes", r.takes());
     List<String> all = new ArrayList<>(warnings);
-    all.add("Speech transmission, reflections and flutter are not evaluated by this version.");
+    all.add(
+        "Speech transmission (sti), reflections, flutter and harmonicDistortionPercent are not evaluated by this version.");
     out.texts("warnings", all);
     return out;
   }

@@ -102,8 +102,8 @@ final class PredictCommand implements Callable<Integer> {
       warnings.add("No room noise is given; a quiet bedroom of about 25 dBA is assumed.");
     }
     warnings.add(
-        "Reflections are not traced by this version; early and late sound come from the statistics, and t20Seconds and"
-            + " edtSeconds are absent.");
+        "Reflections are not traced by this version; early and late sound come from the statistics, and t20Seconds,"
+            + " edtSeconds, reflections and standardErrorDb are absent.");
     out.texts("warnings", warnings);
     return out;
   }

@@ -12,16 +12,18 @@ import org.apache.commons.csv.CSVRecord;
  * front, too loud behind, where a torso shades). At 63 Hz as at 125 Hz.
  */
 public enum Directivity {
-  OMNI("omni"),
-  VOICE("voice");
+  OMNI("omni", false),
+  VOICE("voice", true);
 
   private static final int STEP_DEGREES = 15;
   private static final int STEPS = 180 / STEP_DEGREES + 1;
   private final String id;
+  private final boolean shaded;
   private final Bands indexDb;
 
-  Directivity(String id) {
+  Directivity(String id, boolean shaded) {
     this.id = id;
+    this.shaded = shaded; // in here OMNI and VOICE are not there yet to compare with
     this.indexDb = Bands.from(this::integrateIndexDb);
   }
 
@@ -32,7 +34,7 @@ public enum Directivity {
 
   /** Level in {@code octave} at an angle off the axis, relative to the axis, in dB. */
   public double gainDb(int octave, double angleDegrees) {
-    if (this == OMNI) {
+    if (!shaded) {
       return 0;
     }
     double step = Math.clamp(Math.abs(angleDegrees), 0, 180) / STEP_DEGREES;

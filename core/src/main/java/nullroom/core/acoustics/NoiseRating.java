@@ -18,8 +18,8 @@ public record NoiseRating(int rating, double exact, double decidingBandHz) {
   private static final double LOWEST_NC = 15;
   private static final double HIGHEST_NC = 65;
 
-  /** Rounding must not lift 22.0000001 to 23. */
-  private static final double ROUNDING_SLACK = 1e-6;
+  /** What no meter resolves must not lift 22.00 to 23. */
+  private static final double ROUNDING_SLACK = 0.02;
 
   /**
    * Noise criterion by the tangent method over 63 Hz to 8 kHz, with linear interpolation between

@@ -14,6 +14,9 @@ public final class SyntheticRoom {
   private static final double PASCAL_REFERENCE = 20e-6;
   private static final double DECAY_AMPLITUDE = 3 * Math.log(10);
 
+  /** So steep that an octave's level is its own. */
+  private static final int EDGE_ORDER = 60;
+
   private SyntheticRoom() {}
 
   /**
@@ -64,7 +67,7 @@ public final class SyntheticRoom {
       noise[i] = random.nextGaussian();
     }
     double share = 2 * Octave.ALL.get(octave).widthHz() / sampleRateHz;
-    shape(noise, sampleRateHz, hz -> Octave.ALL.get(octave).powerResponse(hz, 12) / share);
+    shape(noise, sampleRateHz, hz -> Octave.ALL.get(octave).powerResponse(hz, EDGE_ORDER) / share);
     return noise;
   }
 
@@ -102,7 +105,7 @@ public final class SyntheticRoom {
           for (int octave = 0; octave < Octave.COUNT; octave++) {
             double share = 2 * Octave.ALL.get(octave).widthHz() / sampleRateHz;
             density +=
-                Octave.ALL.get(octave).powerResponse(hz, 12)
+                Octave.ALL.get(octave).powerResponse(hz, EDGE_ORDER)
                     * Decibels.toEnergy(levelsDbSpl.get(octave))
                     / share;
           }

@@ -19,8 +19,11 @@ public final class SpectrumMeter {
   /** A fade is this part of a block. */
   private static final int FADES = 8;
 
-  /** Order of the band responses: noise bandwidth 1.1 % (0.05 dB) above the ideal band. */
-  public static final int BAND_ORDER = 6;
+  /**
+   * Order of the band responses: noise bandwidth 0.3 % (0.01 dB) above the ideal band, and skirts
+   * that keep a band 20 dB above its neighbour out of it.
+   */
+  public static final int BAND_ORDER = 12;
 
   private final Fft fft;
   private final double sampleRateHz;

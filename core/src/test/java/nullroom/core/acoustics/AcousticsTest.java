@@ -71,6 +71,49 @@ class AcousticsTest {
     assertThat(Decibels.sum(60, 60)).isCloseTo(63.01, within(0.01));
   }
 
+  @Test
+  @DisplayName(
+      "directivity index: 0 dB all around for an omni, and for a voice it rises with frequency to 6 to 8 dB")
+  void directivities() {
+    assertThat(Directivity.OMNI.indexDb().energySum())
+        .isCloseTo(9.03, within(0.01)); // eight noughts
+    Bands voice = Directivity.VOICE.indexDb();
+    for (int i = 1; i < Octave.COUNT; i++) {
+      assertThat(voice.get(i)).isGreaterThanOrEqualTo(voice.get(i - 1) - 0.5);
+      assertThat(Directivity.OMNI.gainDb(i, 180)).isEqualTo(0);
+      assertThat(Directivity.VOICE.gainDb(i, 0)).isCloseTo(0, within(1e-9));
+    }
+    assertThat(Directivity.VOICE.gainDb(Octave.HZ_1000, 180)).isLessThan(-2);
+    var rows = Table.rows("talker_directivity_sphere_model.csv");
+    for (int i = 1; i < Octave.COUNT; i++) { // the table starts at 125 Hz and states the index
+      assertThat(voice.get(i))
+          .isCloseTo(Table.number(rows.get(i - 1), "directivity_index_db"), within(0.15));
+    }
+  }
+
+  @Test
+  void keysFindTheirThings() {
+    for (Pattern pattern : Pattern.values()) {
+      assertThat(Pattern.find(pattern.id())).contains(pattern);
+      assertThat(pattern.gainDb(0)).isCloseTo(0, within(1e-9));
+    }
+    for (VocalEffort effort : VocalEffort.values()) {
+      assertThat(VocalEffort.find(effort.id())).contains(effort);
+    }
+    for (Material material : Materials.all()) {
+      assertThat(Materials.get(material.id())).isEqualTo(material);
+      assertThat(material.source()).isNotBlank();
+    }
+    assertThat(Materials.find("unobtainium")).isEmpty();
+    assertThat(Pattern.find("")).isEmpty();
+    for (MicrophoneType type : MicrophoneType.ALL) {
+      Capture any = new Capture(Pattern.OMNI, 0, 100, -30, -120, 30, 20, 24);
+      assertThat(type.isIn(any)).isFalse();
+      assertThat(type.isIn(type.on(any))).isTrue();
+      assertThat(type.on(any).gainDb()).isEqualTo(30);
+    }
+  }
+
   private static double number(String text) {
     return Double.parseDouble(text);
   }

@@ -1,0 +1,113 @@
+package nullroom.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import nullroom.core.TestRooms;
+import nullroom.core.plan.Adviser.Hanging;
+import nullroom.core.predict.Goal;
+import nullroom.core.predict.Heard;
+import nullroom.core.predict.Margins;
+import nullroom.core.room.Ceiling;
+import nullroom.core.room.Outline;
+import nullroom.core.room.Patch;
+import nullroom.core.room.PlacedMicrophone;
+import nullroom.core.room.Point;
+import nullroom.core.room.Room;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class AdviserTest {
+  private static final Margins TARGETS = Goal.SPOKEN_CLOSE.targets();
+  private final Room room = TestRooms.box(0.06);
+
+  private List<Move> moves(Room from) {
+    return Adviser.moves(from, TARGETS, Heard::of);
+  }
+
+  @Test
+  void everyMoveBuysWhatItSays() {
+    Heard now = Heard.of(room);
+    Margins.Kind weakest = now.margins().weakest(TARGETS);
+    assertThat(moves(room)).isNotEmpty();
+    for (Move move : moves(room)) {
+      Heard then = Heard.of(move.room());
+      assertThat(move.margins()).isEqualTo(then.margins());
+      assertThat(move.gainDb())
+          .isCloseTo(then.margins().get(weakest) - now.margins().get(weakest), within(1e-9))
+          .isGreaterThanOrEqualTo(Adviser.LEAST_GAIN_DB);
+      assertThat(move.cost()).isNotNegative();
+      assertThat(move.minutes()).isPositive();
+    }
+  }
+
+  @Test
+  void aNearerMicrophoneCostsNothingAndComesBeforeADuvet() {
+    Room far =
+        room.withMicrophone(
+            room.requireMicrophone().movedTo(new Point(2.2, 1.5, 1.2), room.requireTalker().at()));
+    List<Move> moves = moves(far);
+    assertThat(moves.getFirst().name()).contains("Bring the microphone to 50 cm");
+    assertThat(moves.stream().map(Move::name)).anyMatch(name -> name.startsWith("Hang a duvet"));
+  }
+
+  @Test
+  void aMicrophoneIsNotAskedIntoTheMouth() {
+    Room near =
+        room.withMicrophone(
+            room.requireMicrophone().movedTo(new Point(1.35, 1.5, 1.2), room.requireTalker().at()));
+    assertThat(moves(near)).noneMatch(m -> m.name().startsWith("Bring"));
+  }
+
+  @Test
+  void tooMuchGainIsTakenBack() {
+    PlacedMicrophone m = room.requireMicrophone();
+    Room hot = room.withMicrophone(m.with(m.capture().withGainDb(70)));
+    assertThat(Heard.of(hot).margins().weakest(TARGETS)).isEqualTo(Margins.Kind.SAFE);
+    Move best = moves(hot).getFirst();
+    assertThat(best.name()).startsWith("Set the gain to");
+    Heard after = Heard.of(best.room());
+    assertThat(after.margins().safeDb()).isBetween(TARGETS.safeDb(), TARGETS.safeDb() + 1);
+  }
+
+  @Test
+  void theRightGainStaysWithinTheInput() {
+    PlacedMicrophone m = room.requireMicrophone();
+    for (double gain : new double[] {0, 20, 40, 60}) {
+      Heard heard = Heard.of(room.withMicrophone(m.with(m.capture().withGainDb(gain))));
+      assertThat(Adviser.rightGainDb(heard, TARGETS))
+          .isEqualTo(Adviser.rightGainDb(Heard.of(room), TARGETS))
+          .isBetween(0.0, Adviser.HIGHEST_GAIN_DB);
+    }
+    assertThat(Adviser.rightGainDb(Heard.of(room), new Margins(0, 0, -200)))
+        .isEqualTo(Adviser.HIGHEST_GAIN_DB);
+    assertThat(Adviser.rightGainDb(Heard.of(room), new Margins(0, 0, 200))).isZero();
+  }
+
+  @ParameterizedTest
+  @EnumSource(Hanging.class)
+  void piecesFitTheirSurfaceAndHangNowhereTwice(Hanging hanging) {
+    for (String surface : room.surfaceNames()) {
+      var patch = hanging.patchOn(room, surface);
+      assertThat(patch.isPresent()).isEqualTo(surface.equals("floor") == (hanging == Hanging.RUG));
+      patch.ifPresent(p -> {
+        Room hung = room.plus(p); // refused were it larger than its surface
+        assertThat(hanging.patchOn(hung, surface)).isEmpty();
+        assertThat(p.area()).isLessThanOrEqualTo(room.areaOf(surface));
+      });
+    }
+    assertThat(hanging.label()).isNotBlank();
+  }
+
+  @Test
+  void aLowWallGetsACutPieceAndACupboardNone() {
+    Room low = TestRooms.of(Outline.box(4.2, 3.4), new Ceiling.LeanTo(1.3, 2.6, 1), 0.1);
+    Patch piece = Hanging.DUVET.patchOn(low, "wall1").orElseThrow();
+    double top = piece.corners().stream().mapToDouble(Point::y).max().orElseThrow();
+    assertThat(top).isLessThan(1.3);
+    assertThat(Hanging.surfaceLabel("wall3")).isEqualTo("wall 3");
+    assertThat(Hanging.surfaceLabel("ceiling")).isEqualTo("the ceiling");
+  }
+}

@@ -1,0 +1,195 @@
+package nullroom.core.room;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import nullroom.core.TestRooms;
+import nullroom.core.Trouble;
+import nullroom.core.acoustics.Bands;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class RoomTest {
+  /** An L: 4 by 3 m less a corner of 2 by 1 m. */
+  private static final Outline L_SHAPE =
+      new Outline(
+          List.of(
+              new Point(0, 0, 0),
+              new Point(4, 0, 0),
+              new Point(4, 2, 0),
+              new Point(2, 2, 0),
+              new Point(2, 3, 0),
+              new Point(0, 3, 0)));
+
+  @Test
+  void aBoxByTape() {
+    Room box = TestRooms.box(0.2);
+    assertThat(box.volume()).isCloseTo(4.2 * 3.4 * 2.5, within(1e-9));
+    assertThat(box.isBox()).isTrue();
+    assertThat(box.areaOf("wall1")).isCloseTo(4.2 * 2.5, within(1e-9));
+    assertThat(box.areaOf("wall2")).isCloseTo(3.4 * 2.5, within(1e-9));
+    assertThat(box.areaOf("ceiling")).isCloseTo(4.2 * 3.4, within(1e-9));
+    assertThat(box.surfaceNames())
+        .containsExactly("floor", "ceiling", "wall1", "wall2", "wall3", "wall4");
+    assertThat(box.size()).isEqualTo(new Point(4.2, 3.4, 2.5));
+    assertThat(box.faces().stream().mapToDouble(Face::areaSquareMetres).sum())
+        .isCloseTo(2 * (4.2 * 3.4 + 4.2 * 2.5 + 3.4 * 2.5), within(1e-9));
+  }
+
+  @Test
+  void anLShapeByTape() {
+    Room room = TestRooms.of(L_SHAPE, new Ceiling.Flat(2.4), 0.1);
+    assertThat(L_SHAPE.area()).isCloseTo(10, within(1e-9));
+    assertThat(room.volume()).isCloseTo(24, within(1e-9));
+    assertThat(room.isBox()).isFalse();
+    double walls = 0;
+    for (int k = 1; k <= 6; k++) {
+      walls += room.areaOf("wall" + k);
+    }
+    assertThat(walls).isCloseTo(14 * 2.4, within(1e-9));
+    assertThat(L_SHAPE.contains(new Point(3, 2.5, 0))).isFalse();
+    assertThat(L_SHAPE.contains(new Point(1, 2.5, 0))).isTrue();
+    Point centre = Outline.centre(L_SHAPE.corners());
+    assertThat(centre.x()).isCloseTo((12 * 2 - 2 * 3) / 10.0, within(1e-9));
+    assertThat(centre.y()).isCloseTo((12 * 1.5 - 2 * 2.5) / 10.0, within(1e-9));
+  }
+
+  @Test
+  void aLeanToByTape() {
+    Room room = TestRooms.of(Outline.box(4, 3), new Ceiling.LeanTo(1.2, 2.7, 1), 0.1);
+    assertThat(room.volume()).isCloseTo(4 * 3 * 1.95, within(1e-9));
+    assertThat(room.areaOf("wall1")).isCloseTo(4 * 1.2, within(1e-9));
+    assertThat(room.areaOf("wall3")).isCloseTo(4 * 2.7, within(1e-9));
+    assertThat(room.areaOf("wall2")).isCloseTo(3 * 1.95, within(1e-9));
+    assertThat(room.areaOf("ceiling")).isCloseTo(4 * Math.hypot(3, 1.5), within(1e-9));
+    assertThat(room.heightAt(new Point(2, 1.5, 0))).isCloseTo(1.95, within(1e-9));
+    assertThat(room.size().z()).isCloseTo(2.7, within(1e-9));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"true", "false"})
+  void aGableByTape(boolean alongX) {
+    Room room = TestRooms.of(Outline.box(4, 4), new Ceiling.Gable(1.4, 3.0, alongX), 0.1);
+    assertThat(room.volume()).isCloseTo(16 * 2.2, within(1e-9));
+    assertThat(room.areaOf("ceiling")).isCloseTo(2 * 4 * Math.hypot(2, 1.6), within(1e-9));
+    String knee = alongX ? "wall1" : "wall2";
+    String end = alongX ? "wall2" : "wall1";
+    assertThat(room.areaOf(knee)).isCloseTo(4 * 1.4, within(1e-9));
+    assertThat(room.areaOf(end)).isCloseTo(4 * 2.2, within(1e-6));
+    assertThat(room.size().z()).isEqualTo(3.0);
+    assertThat(room.heightAt(new Point(2, 2, 0))).isCloseTo(3.0, within(1e-9));
+  }
+
+  @Test
+  void aPatchTakesTheSurfacesPlace() {
+    Room room =
+        TestRooms.box(0.2).plus(Patch.rectangle("rug", "floor", 1, 1, 2, 1.5, "rug_on_wood"));
+    List<Face> floor = room.faces().stream().filter(f -> f.surface().equals("floor")).toList();
+    assertThat(floor).hasSize(2);
+    assertThat(floor.stream().mapToDouble(Face::areaSquareMetres).sum())
+        .isCloseTo(4.2 * 3.4, within(1e-9));
+    assertThat(room.withPatches(List.of())).isEqualTo(TestRooms.box(0.2));
+  }
+
+  @Test
+  void copiesChangeOneThing() {
+    Room room = TestRooms.box(0.2);
+    Talker louder = room.requireTalker().movedTo(new Point(1, 1, 1));
+    assertThat(room.withTalker(louder).requireTalker().at()).isEqualTo(new Point(1, 1, 1));
+    assertThat(room.withTalker(louder).requireMicrophone()).isEqualTo(room.requireMicrophone());
+    assertThat(room.withNoise(Bands.all(30)).noiseDbSpl()).contains(Bands.all(30));
+    Room soft = room.withFinish("wall2", Finish.of("blanket_100"));
+    assertThat(soft.finishOf("wall2")).isEqualTo(Finish.of("blanket_100"));
+    assertThat(soft.finishOf("wall1")).isEqualTo(room.finishOf("wall1"));
+  }
+
+  @Test
+  void stretchingKeepsTheKindOfCeilingAndTheShareOfTheWay() {
+    Room room = TestRooms.of(Outline.box(4, 3), new Ceiling.LeanTo(1.2, 2.4, 1), 0.1);
+    Room bigger = room.stretched(2, 1, 1.5);
+    assertThat(bigger.size().x()).isCloseTo(8, within(1e-9));
+    assertThat(bigger.size().z()).isCloseTo(3.6, within(1e-9));
+    assertThat(bigger.ceiling()).isInstanceOf(Ceiling.LeanTo.class);
+    assertThat(bigger.requireTalker().at().x()).isCloseTo(2.4, within(1e-9));
+    assertThat(bigger.requireTalker().at().z()).isCloseTo(1.2, within(1e-9));
+    assertThat(bigger.requireMicrophone().aim()).isEqualTo(room.requireMicrophone().aim());
+    assertThatThrownBy(() -> room.stretched(1, 1, 0.2))
+        .isInstanceOf(Trouble.BadField.class)
+        .hasMessageContaining("lowMetres");
+    assertThatThrownBy(() -> room.stretched(1000, 1, 1)).isInstanceOf(Trouble.BadField.class);
+  }
+
+  @Test
+  void whatCannotBeIsRefusedWithItsPlace() {
+    Room room = TestRooms.box(0.2);
+    refused(() -> room.withTalker(room.requireTalker().movedTo(new Point(9, 1, 1))), "talker.at");
+    refused(
+        () -> room.withTalker(room.requireTalker().movedTo(room.requireMicrophone().at())),
+        "microphone.at");
+    refused(() -> room.withFinish("wall7", Finish.of("tile_marble")), "surfaces.wall7");
+    refused(
+        () -> room.plus(Patch.rectangle("carpet", "floor", 0, 0, 5, 4, "rug_on_wood")), "patches");
+    refused(
+        () -> room.plus(Patch.rectangle("rug", "moon", 0, 0, 1, 1, "rug_on_wood")),
+        "patches[0].surface");
+    refused(
+        () ->
+            new Room(
+                "bare",
+                Outline.box(3, 3),
+                new Ceiling.Flat(2.4),
+                room.air(),
+                Map.of(),
+                List.of(),
+                List.of(),
+                room.talker(),
+                room.microphone(),
+                room.noiseDbSpl()),
+        "surfaces.floor");
+  }
+
+  private static void refused(
+      org.assertj.core.api.ThrowableAssert.ThrowingCallable make, String place) {
+    assertThatThrownBy(make)
+        .isInstanceOfSatisfying(
+            Trouble.class, trouble -> assertThat(trouble.place()).contains(place));
+  }
+
+  @Test
+  @DisplayName(
+      "outlines that are no floor: crossing, clockwise, a spike, too small, in millimetres")
+  void badOutlines() {
+    for (double[][] corners :
+        new double[][][] {
+          {{0, 0}, {4, 3}, {4, 0}, {0, 3}},
+          {{0, 0}, {0, 3}, {4, 3}, {4, 0}},
+          {{0, 0}, {0, 0}, {4, 3}},
+          {{0, 0}, {0.2, 0}, {0.2, 0.2}},
+          {{0, 0}, {4200, 0}, {4200, 3000}},
+          {{0, 0}, {4, 0}}
+        }) {
+      List<Point> points =
+          java.util.Arrays.stream(corners).map(c -> new Point(c[0], c[1], 0)).toList();
+      assertThatThrownBy(() -> new Outline(points)).isInstanceOf(IllegalArgumentException.class);
+    }
+  }
+
+  @ParameterizedTest
+  @CsvSource({"0,0,1,0,0", "90,0,0,1,0", "180,0,-1,0,0", "0,90,0,0,1", "45,0,0.7071,0.7071,0"})
+  void aimsAreAzimuthFromXAndElevationUp(
+      double azimuth, double elevation, double x, double y, double z) {
+    Aim aim = new Aim(azimuth, elevation);
+    Point d = aim.direction();
+    assertThat(d.x()).isCloseTo(x, within(1e-4));
+    assertThat(d.y()).isCloseTo(y, within(1e-4));
+    assertThat(d.z()).isCloseTo(z, within(1e-4));
+    assertThat(aim.angleTo(d)).isCloseTo(0, within(1e-4));
+    assertThat(aim.angleTo(new Point(-d.x(), -d.y(), -d.z()))).isCloseTo(180, within(1e-4));
+    assertThat(Aim.along(d).angleTo(d)).isCloseTo(0, within(1e-4));
+  }
+}
