@@ -6,6 +6,7 @@ import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import nullroom.core.Trouble;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.SoundFile;
 import nullroom.io.device.AudioDevice;
@@ -56,7 +57,14 @@ public record Desk(BookSession session, Work work, Inputs inputs, Clock clock) {
         progress -> {
           Samples sound = SoundFile.readChannel(file, 0);
           progress.step(1, 3);
-          return measure.apply(new Kept(session.folder().keepCopy(stem, file), sound));
+          String kept = session.folder().keepCopy(stem, file);
+          try {
+            return measure.apply(new Kept(kept, sound));
+          } catch (Trouble.BadSound e) {
+            session.folder().forget(kept);
+            throw new Trouble.BadSound(
+                file.getFileName().toString(), String.valueOf(e.getMessage()));
+          }
         },
         done);
   }

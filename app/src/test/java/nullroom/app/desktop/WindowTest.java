@@ -6,14 +6,11 @@ import static org.assertj.core.api.Assertions.within;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
-import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.TimeUnit;
-import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.stage.Stage;
+import nullroom.app.Fx;
 import nullroom.app.shell.Station;
 import nullroom.io.book.BookFolder;
 import nullroom.io.book.RoomBook;
@@ -26,38 +23,16 @@ class WindowTest {
   @TempDir Path folder;
 
   @BeforeAll
-  static void startToolkit() throws InterruptedException {
-    CountDownLatch started = new CountDownLatch(1);
-    Platform.startup(started::countDown);
-    assertThat(started.await(30, TimeUnit.SECONDS)).isTrue();
-    Platform.setImplicitExit(false);
+  static void startToolkit() {
+    Fx.start();
   }
 
-  private static <T> T onFx(Callable<T> call) throws Exception {
-    CompletableFuture<T> result = new CompletableFuture<>();
-    Platform.runLater(() -> {
-      try {
-        result.complete(call.call());
-      } catch (Exception e) {
-        result.completeExceptionally(e);
-      }
-    });
-    return result.get(60, TimeUnit.SECONDS);
+  private static <T> T onFx(Callable<T> call) {
+    return Fx.on(call);
   }
 
-  private static void waitForWork(Composition window) throws Exception {
-    CountDownLatch idle = new CountDownLatch(1);
-    onFx(() ->
-        window
-            .work()
-            .runningProperty()
-            .subscribe(running -> {
-              if (!running) {
-                idle.countDown();
-              }
-            }));
-    assertThat(idle.await(60, TimeUnit.SECONDS)).isTrue();
-    onFx(() -> 0); // what the work's end handed over has run
+  private static void waitForWork(Composition window) {
+    Fx.until(window.work().runningProperty(), false);
   }
 
   private static Object fire(Scene scene, String id) {

@@ -33,6 +33,9 @@ final class BandEvaluation {
   /** Steep, so that a ringing neighbour octave stays out; its length does no harm backwards. */
   private static final int ORDER = 6;
 
+  /** Least bandwidth times time for EDT; ISO 3382-2 asks it of filters that run forwards. */
+  private static final double LEAST_BT_EDT = 16;
+
   private final Band band;
   private final double rate;
   private final List<double[]> takes;
@@ -65,7 +68,7 @@ final class BandEvaluation {
     double[] ratios = earlyOverLate(tail);
     return new DecayReport.BandDecay(
         band.nominalHz(),
-        seconds(fit(curve, 0, -10), true),
+        early(fit(curve, 0, -10)),
         seconds(twenty, enough20),
         seconds(fit(curve, -5, -35), inr.getAsDouble() >= DecayAnalysis.INR_T30_DB),
         ratio(ratios[0]),
@@ -141,6 +144,14 @@ final class BandEvaluation {
   private OptionalDouble seconds(Regression fit, boolean valid) {
     return valid && fit.count() > 2 && fit.slope() < 0
         ? OptionalDouble.of(-60 / fit.slope() / rate)
+        : OptionalDouble.empty();
+  }
+
+  /** The filter's own build-up shows in the first 10 dB long before it shows in the rest. */
+  private OptionalDouble early(Regression fit) {
+    OptionalDouble edt = seconds(fit, true);
+    return edt.isPresent() && edt.getAsDouble() * band.widthHz() >= LEAST_BT_EDT
+        ? edt
         : OptionalDouble.empty();
   }
 

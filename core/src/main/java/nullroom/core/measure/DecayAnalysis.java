@@ -145,6 +145,10 @@ public final class DecayAnalysis {
               decay.t20Seconds().getAsDouble(),
               bandwidthTime));
     }
+    if (decay.edtSeconds().isEmpty() && inr >= INR_EDT_DB && bandwidthTime >= 4) {
+      warnings.add(
+          name + ": an early decay this short is lost in the band filter's own build-up; no EDT.");
+    }
     if (decay.nonLinearityPermille().orElse(0) > 10) {
       warnings.add(
           name

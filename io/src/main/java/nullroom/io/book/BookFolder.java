@@ -159,6 +159,15 @@ public final class BookFolder {
     return name;
   }
 
+  /** Removes a sound that was kept in vain. */
+  public void forget(String name) {
+    try {
+      Files.deleteIfExists(sound(name));
+    } catch (IOException e) {
+      throw new Trouble.BadFile(sound(name).toString(), "cannot be removed: " + e.getMessage());
+    }
+  }
+
   private String freeName(String stem, String ending) {
     try {
       Files.createDirectories(folder.resolve("sound"));

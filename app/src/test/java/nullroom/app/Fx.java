@@ -1,0 +1,68 @@
+package nullroom.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import javafx.application.Platform;
+import javafx.beans.value.ObservableValue;
+
+/** The toolkit without a display, started once for all tests. */
+public final class Fx {
+  private static final int PATIENCE_SECONDS = 60;
+
+  private Fx() {}
+
+  public static synchronized void start() {
+    CountDownLatch started = new CountDownLatch(1);
+    try {
+      Platform.startup(started::countDown);
+    } catch (IllegalStateException e) {
+      started.countDown(); // by a test before this one
+    }
+    await(started);
+    Platform.setImplicitExit(false);
+  }
+
+  public static <T> T on(Callable<T> call) {
+    CompletableFuture<T> result = new CompletableFuture<>();
+    Platform.runLater(() -> {
+      try {
+        result.complete(call.call());
+      } catch (Exception e) {
+        result.completeExceptionally(e);
+      }
+    });
+    return result.orTimeout(PATIENCE_SECONDS, TimeUnit.SECONDS).join();
+  }
+
+  public static void run(Runnable action) {
+    on(() -> {
+      action.run();
+      return true;
+    });
+  }
+
+  /** Waits until a value on the FX thread is as wanted. */
+  public static <T> void until(ObservableValue<T> value, T wanted) {
+    CountDownLatch reached = new CountDownLatch(1);
+    run(() ->
+        value.subscribe(now -> {
+          if (wanted.equals(now)) {
+            reached.countDown();
+          }
+        }));
+    await(reached);
+    run(() -> {}); // what came with it has run
+  }
+
+  private static void await(CountDownLatch latch) {
+    try {
+      assertThat(latch.await(PATIENCE_SECONDS, TimeUnit.SECONDS)).isTrue();
+    } catch (InterruptedException e) {
+      throw new AssertionError(e);
+    }
+  }
+}

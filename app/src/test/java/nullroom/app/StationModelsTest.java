@@ -1,0 +1,256 @@
+package nullroom.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import nullroom.app.control.FoldOut.Handle;
+import nullroom.app.dress.DressModel;
+import nullroom.app.level.LevelModel;
+import nullroom.app.listen.ListenModel;
+import nullroom.app.mic.MicModel;
+import nullroom.app.ring.RingModel;
+import nullroom.app.room.RoomModel;
+import nullroom.app.shell.Desk;
+import nullroom.core.Trouble;
+import nullroom.core.acoustics.MicrophoneType;
+import nullroom.core.acoustics.VocalEffort;
+import nullroom.core.plan.Adviser.Hanging;
+import nullroom.core.predict.Goal;
+import nullroom.core.room.Aim;
+import nullroom.core.room.Point;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** The six stations' models on one book, without a node in sight. */
+class StationModelsTest {
+  @TempDir Path folder;
+  private Desk desk;
+
+  @BeforeAll
+  static void toolkit() {
+    Fx.start();
+  }
+
+  @BeforeEach
+  void open() {
+    desk = Fx.on(() -> TestBooks.desk(folder.resolve("book"), TestBooks.bedroom()));
+  }
+
+  private void after(Runnable action) {
+    Fx.run(action);
+    Fx.until(desk.work().runningProperty(), false);
+  }
+
+  private static String words(javafx.beans.value.ObservableValue<String> value) {
+    return Fx.on(value::getValue);
+  }
+
+  @Test
+  void listenGuessesFirstAndKnowsAfterListening() {
+    ListenModel model = Fx.on(() -> new ListenModel(desk));
+    assertThat(words(model.say().answer())).contains("guess until you listen");
+    assertThat(words(model.say().figure())).isEqualTo("not heard yet");
+    assertThat(words(model.say().meaning())).contains("listen for ten seconds");
+    assertThat(model.measured()).isFalse();
+    after(model::listen);
+    assertThat(model.measured()).isTrue();
+    assertThat(words(model.say().figure())).endsWith(" dBA");
+    assertThat(words(model.say().meaning())).contains("NC-", "2026-05-04 18:30");
+    assertThat(desk.session().folder().sound("noise-1.wav")).exists();
+    assertThat(desk.session().folder().load()).isEqualTo(desk.session().book());
+    assertThat(Fx.on(model::quietLine)).isPresent();
+    Fx.run(desk.session()::undo);
+    assertThat(model.measured()).isFalse();
+  }
+
+  @Test
+  void aDroppedRecordingIsKeptUnchanged() throws Exception {
+    ListenModel model = Fx.on(() -> new ListenModel(desk));
+    after(model::listen);
+    Path mine = folder.resolve("my room.wav");
+    Files.copy(desk.session().folder().sound("noise-1.wav"), mine);
+    after(() -> model.open(mine));
+    String kept = desk.session().book().noise().orElseThrow().sound();
+    assertThat(kept).isEqualTo("noise-2.wav");
+    assertThat(desk.session().folder().sound(kept)).hasSameBinaryContentAs(mine);
+  }
+
+  @Test
+  void ringPredictsFirstAndKnowsAfterClapping() {
+    RingModel model = Fx.on(() -> new RingModel(desk));
+    assertThat(words(model.say().answer())).startsWith("Yes").contains("predicted");
+    assertThat(model.bands()).isEmpty();
+    assertThat(model.measuredSeconds()).containsOnly(Double.NaN);
+    after(model::clap);
+    assertThat(words(model.say().answer())).doesNotContain("predicted");
+    assertThat(words(model.say().meaning())).contains("5 claps averaged");
+    assertThat(words(model.say().figure())).matches("\\d\\.\\d\\d s");
+    assertThat(model.measuredSeconds()[4])
+        .isCloseTo(model.predictedSeconds()[4], within(0.15 * model.predictedSeconds()[4]));
+    assertThat(model.bands()).hasSize(8);
+    assertThat(model.goal()).isEqualTo(Goal.SPOKEN_ON_CAMERA);
+  }
+
+  @Test
+  void aRecordingWithoutClapsChangesNothing() {
+    ListenModel listen = Fx.on(() -> new ListenModel(desk));
+    RingModel model = Fx.on(() -> new RingModel(desk));
+    after(listen::listen);
+    var before = desk.session().book();
+    after(() -> model.open(desk.session().folder().sound("noise-1.wav")));
+    assertThat(words(desk.work().troubleProperty())).contains("noise-1.wav", "No clap");
+    assertThat(desk.session().folder().sound("claps-1.wav")).doesNotExist();
+    assertThat(desk.session().book()).isEqualTo(before);
+  }
+
+  @Test
+  void roomSizesMaterialsAndPlaces() {
+    RoomModel model = Fx.on(() -> new RoomModel(desk));
+    assertThat(words(model.say().figure())).isEqualTo("29 m³");
+    Fx.run(() -> model.setSize(0, 5));
+    Fx.run(() -> model.setSize(1, 3.5));
+    Fx.run(() -> model.setSize(2, 2.6));
+    assertThat(model.room().size()).isEqualTo(new Point(5, 3.5, 2.6));
+    assertThat(words(model.say().answer())).startsWith("45.5 m³");
+    assertThat(model.materialId("floor")).isEqualTo("laminate_floating");
+    Fx.run(() -> model.setMaterial("wall2", "glass_double_10"));
+    assertThat(model.materialId("wall2")).isEqualTo("glass_double_10");
+    assertThat(model.materialId("wall1")).isEqualTo("plaster_on_brick");
+    Fx.run(() -> model.move(Handle.TALKER, 1, 1));
+    Fx.run(() -> model.setHeight(Handle.MICROPHONE, 1.7));
+    var microphone = model.room().requireMicrophone();
+    var lips = model.room().requireTalker().at();
+    assertThat(lips.x()).isEqualTo(1);
+    assertThat(microphone.at().z()).isEqualTo(1.7);
+    assertThat(microphone.aim().angleTo(lips.minus(microphone.at()))).isCloseTo(0, within(1e-6));
+    assertThat(RoomModel.surfaceMaterials())
+        .noneMatch(m -> m.category().equals("absorber") || m.category().equals("people"));
+  }
+
+  @Test
+  void whatDoesNotFitIsRefusedAndTheRoomStays() {
+    RoomModel model = Fx.on(() -> new RoomModel(desk));
+    var before = model.room();
+    assertThatThrownBy(() -> model.move(Handle.MICROPHONE, 40, 1)).isInstanceOf(Trouble.class);
+    assertThatThrownBy(() -> model.setHeight(Handle.TALKER, 3)).isInstanceOf(Trouble.class);
+    assertThat(model.room()).isEqualTo(before);
+  }
+
+  @ParameterizedTest
+  @EnumSource(Hanging.class)
+  void dressSaysWhatAPieceBuysAndThenItDoes(Hanging hanging) {
+    DressModel model = Fx.on(() -> new DressModel(desk));
+    String surface = hanging == Hanging.RUG ? "floor" : "wall2";
+    Fx.run(() -> model.hangingProperty().set(hanging));
+    Fx.run(() -> model.surfaceProperty().set(surface));
+    assertThat(words(model.say().answer())).contains("would buy");
+    assertThat(words(model.say().figure())).isEqualTo("nothing up");
+    double[] promised = Fx.on(() -> model.secondsThen().orElseThrow());
+    assertThat(promised[5]).isLessThan(model.secondsNow()[5]);
+    Fx.run(model::hang);
+    assertThat(model.secondsNow()).containsExactly(promised, within(1e-12));
+    assertThat(words(model.say().figure())).isEqualTo("1 piece up");
+    assertThat(model.proposal()).isEmpty();
+    assertThat(words(model.say().answer())).contains("already");
+    assertThatThrownBy(model::hang).isInstanceOf(Trouble.BadField.class);
+    Fx.run(model::takeDown);
+    Fx.run(model::takeDown); // with nothing up it does nothing
+    assertThat(model.pieces()).isEmpty();
+    assertThat(model.proposal()).isPresent();
+  }
+
+  @Test
+  void aBlanketDoesNotBelongOnTheFloor() {
+    DressModel model = Fx.on(() -> new DressModel(desk));
+    Fx.run(() -> model.surfaceProperty().set("floor"));
+    assertThat(words(model.say().answer())).contains("does not belong on the floor");
+    Fx.run(() -> model.surfaceProperty().set("wall9")); // of a room of more walls, seen before
+    assertThat(model.proposal()).isEmpty();
+  }
+
+  @Test
+  void micMovesAlongItsLineAndAroundTheLips() {
+    MicModel model = Fx.on(() -> new MicModel(desk));
+    assertThat(model.distanceMetres()).isCloseTo(0.5, within(1e-9));
+    double clear = model.heard().margins().clearDb();
+    Fx.run(() -> model.setDistance(0.25));
+    assertThat(model.distanceMetres()).isCloseTo(0.25, within(1e-9));
+    assertThat(model.heard().margins().clearDb()).isGreaterThan(clear + 3);
+    Fx.run(() -> model.setAngle(45));
+    assertThat(model.angleDegrees()).isCloseTo(45, within(1e-6));
+    assertThat(model.distanceMetres()).isCloseTo(0.25, within(1e-9));
+    assertThat(model.riseMetres()).isCloseTo(0, within(1e-9));
+    assertThat(words(model.say().figure())).isEqualTo("25 cm");
+    assertThatThrownBy(() -> model.setDistance(2.4)).isInstanceOf(Trouble.class);
+  }
+
+  @Test
+  void allTypesAreRankedByTheirWeakestMarginAtTheirOwnGain() {
+    MicModel model = Fx.on(() -> new MicModel(desk));
+    var choices = model.choices();
+    assertThat(choices).hasSize(MicrophoneType.ALL.size());
+    double last = Double.POSITIVE_INFINITY;
+    for (MicModel.Choice choice : choices) {
+      var margins = choice.margins();
+      double over = margins.over(model.targets(), margins.weakest(model.targets()));
+      assertThat(over).isLessThanOrEqualTo(last);
+      last = over;
+    }
+    assertThat(choices).filteredOn(MicModel.Choice::inUse).hasSize(1);
+    assertThat(model.type()).contains(MicrophoneType.ALL.get(2));
+    MicrophoneType other = MicrophoneType.ALL.get(6);
+    Fx.run(() -> model.setType(other));
+    assertThat(model.type()).contains(other);
+    assertThat(words(model.say().answer())).isNotBlank();
+  }
+
+  @Test
+  void levelPutsTheLoudestPeakWhereItBelongs() {
+    LevelModel model = Fx.on(() -> new LevelModel(desk));
+    Fx.run(() -> model.setGain(model.rightGainDb()));
+    double peak = model.peakDbfs(model.effort());
+    assertThat(peak).isLessThanOrEqualTo(model.targetDbfs()).isGreaterThan(model.targetDbfs() - 1);
+    assertThat(words(model.say().answer())).contains("where it belongs");
+    Fx.run(() -> model.setGain(model.gainDb() + 3.4));
+    assertThat(model.peakDbfs(model.effort())).isCloseTo(peak + 3, within(1e-9));
+    Fx.run(() -> model.setGain(75));
+    assertThat(words(model.say().answer())).contains("beyond full scale");
+    Fx.run(() -> model.setEffort(VocalEffort.LOUD));
+    assertThat(model.effort()).isEqualTo(VocalEffort.LOUD);
+    assertThat(model.voiceDbfs(VocalEffort.LOUD))
+        .isGreaterThan(model.voiceDbfs(VocalEffort.NORMAL));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"SPOKEN_CLOSE", "SUNG_DRY", "SUNG_SOME_ROOM"})
+  void everyStationFollowsTheGoal(Goal goal) {
+    RingModel ring = Fx.on(() -> new RingModel(desk));
+    ListenModel listen = Fx.on(() -> new ListenModel(desk));
+    Fx.run(() -> desk.session().edit("Change the goal", b -> b.with(goal)));
+    String label = goal.label().toLowerCase(java.util.Locale.ROOT);
+    assertThat(words(ring.say().answer())).contains(label);
+    assertThat(words(listen.say().answer())).contains(label);
+    assertThat(ring.goal()).isEqualTo(goal);
+  }
+
+  @Test
+  void anAngleStaysReachableFromAbove() {
+    RoomModel room = Fx.on(() -> new RoomModel(desk));
+    MicModel mic = Fx.on(() -> new MicModel(desk));
+    Fx.run(() -> room.setHeight(Handle.MICROPHONE, 1.6));
+    double distance = mic.distanceMetres();
+    Fx.run(() -> mic.setAngle(90));
+    assertThat(mic.angleDegrees()).isCloseTo(90, within(1e-6));
+    assertThat(mic.distanceMetres()).isCloseTo(distance, within(1e-9));
+    assertThat(mic.riseMetres()).isCloseTo(0.3, within(1e-9));
+    assertThat(new Aim(0, 0).angleTo(new Point(0, 1, 0))).isCloseTo(90, within(1e-9));
+  }
+}

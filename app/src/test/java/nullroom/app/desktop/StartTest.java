@@ -1,0 +1,141 @@
+package nullroom.app.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import nullroom.app.Fx;
+import nullroom.app.TestBooks;
+import nullroom.core.Trouble;
+import nullroom.core.room.Room;
+import nullroom.io.book.BookFolder;
+import nullroom.io.book.RoomBook;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The first start and what surrounds the window. */
+class StartTest {
+  @TempDir Path folder;
+  private final List<Start.Choice> chosen = new ArrayList<>();
+
+  @BeforeAll
+  static void toolkit() {
+    Fx.start();
+  }
+
+  private Scene scene() {
+    return Fx.on(() -> Look.scene(new Start(chosen::add).node(), 1280, 800));
+  }
+
+  private static void type(Scene scene, String field, String text) {
+    Fx.run(() -> ((TextField) scene.lookup("#field-" + field)).setText(text));
+  }
+
+  private static void press(Scene scene, String id) {
+    Fx.run(() -> ((Button) scene.lookup("#" + id)).fire());
+  }
+
+  @Test
+  void threeLengthsMakeARoom() {
+    Scene scene = scene();
+    type(scene, "length", "5,2");
+    type(scene, "width", "3.1");
+    press(scene, "begin");
+    assertThat(chosen).containsExactly(new Start.Choice.NewRoom(5.2, 3.1, 2.4));
+  }
+
+  @Test
+  void aWrongLengthIsSaidBesideItsFieldAndKept() {
+    Scene scene = scene();
+    type(scene, "height", "two");
+    press(scene, "begin");
+    type(scene, "length", "500");
+    press(scene, "begin");
+    assertThat(chosen).isEmpty();
+    assertThat(Fx.on(() -> ((TextField) scene.lookup("#field-height")).getText())).isEqualTo("two");
+    assertThat(
+            Fx.on(() ->
+                scene.getRoot().lookupAll(".field-trouble").stream()
+                    .map(node -> ((Label) node).getText())
+                    .toList()))
+        .anyMatch(text -> text.contains("“two” is no number"))
+        .anyMatch(text -> text.contains("between 0.5 and 30.0"));
+  }
+
+  @Test
+  void theDemoIsOneButton() {
+    Scene scene = scene();
+    press(scene, "look");
+    assertThat(chosen).containsExactly(new Start.Choice.Demo());
+  }
+
+  @Test
+  void aNewRoomOfAnyAllowedSizeCanBeHeard() {
+    for (double length : new double[] {0.6, 4, 30}) {
+      for (double height : new double[] {0.5, 2.4, 10}) {
+        Room room = FirstRoom.room().stretched(length / 4, 1, height / 2.4);
+        RoomBook book = Desktop.newBook(room);
+        assertThat(book.heard().margins().quietDb()).isFinite();
+        assertThat(Desktop.simulated(book).sampleRateHz()).isEqualTo(48_000);
+      }
+    }
+  }
+
+  @Test
+  void theLastBookIsRememberedWhileItIsThere() throws IOException {
+    Home home = new Home(folder.resolve("home"));
+    assertThat(home.last()).isEmpty();
+    Path place = home.fresh();
+    assertThat(place.getFileName()).hasToString("room-1");
+    new BookFolder(place).save(TestBooks.bedroom());
+    home.remember(place);
+    assertThat(home.last()).contains(place.toAbsolutePath());
+    assertThat(home.fresh().getFileName()).hasToString("room-2");
+    Files.move(place, folder.resolve("moved away"));
+    assertThat(home.last()).isEmpty();
+    Files.writeString(folder.resolve("home").resolve("last-book"), "\0?");
+    assertThat(home.last()).isEmpty();
+  }
+
+  @Test
+  void aHomeThatCannotBeWrittenIsSaid() throws IOException {
+    Home home = new Home(Files.writeString(folder.resolve("file"), "no folder"));
+    assertThatThrownBy(() -> home.remember(folder))
+        .isInstanceOf(Trouble.BadFile.class)
+        .hasMessageContaining("not opened next time");
+  }
+
+  @Test
+  void theDemoInWordsSaysVerdictAndMoves() {
+    RoomBook demo = DemoBook.create(folder.resolve("demo"));
+    List<String> lines = DemoText.of(demo);
+    assertThat(lines.getFirst()).isEqualTo("The loft over the bakery, spoken, on camera");
+    assertThat(lines)
+        .anyMatch(l -> l.startsWith("noise") && l.contains("NC-") && l.contains("measured"))
+        .anyMatch(l -> l.matches("decay +\\d\\.\\d\\d s .*measured.*"))
+        .anyMatch(l -> l.matches("clear +-?\\d+ dB, target 10: (met|close|short)"))
+        .contains("next moves:");
+    assertThat(lines.subList(lines.indexOf("next moves:") + 1, lines.size()))
+        .hasSizeBetween(1, 3)
+        .allMatch(l -> l.contains(" dB on clear, cost "));
+    // without measurements nothing is called measured
+    assertThat(DemoText.of(TestBooks.bedroom())).noneMatch(l -> l.contains("measured"));
+  }
+
+  @Test
+  void theSameDemoEveryTime() {
+    RoomBook a = DemoBook.create(folder.resolve("a"));
+    assertThat(DemoBook.create(folder.resolve("b"))).isEqualTo(a);
+    assertThat(new BookFolder(folder.resolve("b")).sound("claps-1.wav"))
+        .hasSameBinaryContentAs(new BookFolder(folder.resolve("a")).sound("claps-1.wav"));
+  }
+}
