@@ -1,6 +1,8 @@
 package nullroom.app.cli;
 
 import java.nio.file.Path;
+import java.text.DecimalFormat;
+import java.text.DecimalFormatSymbols;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -194,7 +196,13 @@ final class MeasureNoiseCommand implements Callable<Integer> {
             System.out.printf(
                 Locale.ROOT, "NC-%d, decided at %.0f Hz%n", n.rating(), n.decidingBandHz()));
     for (NoiseReport.BandLevel b : r.octaves()) {
-      print(String.format(Locale.ROOT, "%7.5g Hz", b.centreHz()), b.leqDbfs(), fullScale, unit);
+      print(
+          new DecimalFormat("0.#", DecimalFormatSymbols.getInstance(Locale.ROOT))
+                  .format(b.centreHz())
+              + " Hz",
+          b.leqDbfs(),
+          fullScale,
+          unit);
     }
   }
 

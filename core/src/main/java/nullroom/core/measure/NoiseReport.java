@@ -42,6 +42,8 @@ public record NoiseReport(
     double dcOffset,
     long clippedSamples) {
 
+  private static final double EMPTY_BAND_DBFS = -220;
+
   /** The level of a band; {@code l90Dbfs} only for octaves. */
   public record BandLevel(double centreHz, OptionalDouble leqDbfs, OptionalDouble l90Dbfs) {}
 
@@ -54,20 +56,28 @@ public record NoiseReport(
   public Optional<NoiseRating> nr(double fullScaleDbSpl) {
     Map<Double, Double> levels = new HashMap<>();
     octaves.forEach(
-        b -> b.leqDbfs().ifPresent(level -> levels.put(b.centreHz(), level + fullScaleDbSpl)));
+        b -> level(b).ifPresent(level -> levels.put(b.centreHz(), level + fullScaleDbSpl)));
     return octaveDbSpl(fullScaleDbSpl).map(all -> NoiseRating.nr(levels));
   }
 
+  /** A band may be empty though there is sound: then it is far down, not unknown. */
+  private OptionalDouble level(BandLevel band) {
+    return band.leqDbfs().isEmpty() && laeqDbfs.isPresent()
+        ? OptionalDouble.of(EMPTY_BAND_DBFS)
+        : band.leqDbfs();
+  }
+
   /**
-   * The eight octaves of rooms in dB SPL; empty where the sampling rate or silence leaves one out.
+   * The eight octaves of rooms in dB SPL; empty where the sampling rate leaves one out or all is
+   * silent.
    */
   public Optional<Bands> octaveDbSpl(double fullScaleDbSpl) {
     double[] levels = new double[Octave.COUNT];
     int found = 0;
     for (BandLevel b : octaves) {
       for (int i = 0; i < Octave.COUNT; i++) {
-        if (b.centreHz() == Octave.nominalHz(i) && b.leqDbfs().isPresent()) {
-          levels[i] = b.leqDbfs().getAsDouble() + fullScaleDbSpl;
+        if (b.centreHz() == Octave.nominalHz(i) && level(b).isPresent()) {
+          levels[i] = level(b).getAsDouble() + fullScaleDbSpl;
           found++;
         }
       }

@@ -1,0 +1,128 @@
+package nullroom.io.book;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import nullroom.core.Progress;
+import nullroom.core.Trouble;
+import nullroom.core.predict.Goal;
+import nullroom.core.predict.Heard;
+import nullroom.core.room.Room;
+import nullroom.core.signal.Samples;
+import nullroom.io.device.AudioDevice;
+import nullroom.io.device.SimulatedDevice;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** What the program writes and reads is what the schema says. */
+class BookSchemaTest {
+  private static final String CEILING = "\"ceiling\": {\"kind\": \"flat\", \"heightMetres\": 2.4}";
+  private static final String ROOM =
+      """
+      {"lengthMetres": 4, "widthMetres": 3, "ceiling": {"kind": "flat", "heightMetres": 2.4},
+       "surfaces": {"floor": {"material": "wood_floor_joists"}, "ceiling": {"material": "gypsum_on_studs"},
+                    "walls": {"absorption": [0.1, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1], "scattering": 0.3}},
+       "talker": {"at": [1, 1, 1.2]}, "microphone": {"at": [1.5, 1, 1.2], "azimuthDegrees": 180}}
+      """;
+
+  @TempDir Path folder;
+
+  private static String text() {
+    try (InputStream in = BookSchemaTest.class.getResourceAsStream("book.schema.json")) {
+      return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static Schema schema(String text) {
+    return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+        .getSchema(text, InputFormat.JSON);
+  }
+
+  private static List<?> errors(Schema schema, JsonNode node) {
+    return schema.validate(node.toString(), InputFormat.JSON);
+  }
+
+  /** The schema of a room alone. */
+  private static Schema roomSchema() {
+    ObjectNode whole = (ObjectNode) JsonMapper.shared().readTree(text());
+    whole.remove(List.of("required", "properties"));
+    return schema(whole.put("$ref", "#/$defs/room").toString());
+  }
+
+  private static Room room(String text) {
+    return RoomJson.read(JsonMapper.shared().readTree(text));
+  }
+
+  @Test
+  void aMeasuredBookKeepsItsSchema() {
+    BookFolder place = new BookFolder(folder);
+    Room room = room(ROOM);
+    SimulatedDevice device = new SimulatedDevice(Heard.of(room), 343.2, 4);
+    Samples quiet = device.record(AudioDevice.Prompt.QUIET, 3, Progress.NONE);
+    Samples claps = device.record(AudioDevice.Prompt.CLAPS, 7.5, Progress.NONE);
+    RoomBook bare = new RoomBook("box", Goal.SUNG_DRY, room, Optional.empty(), Optional.empty());
+    RoomBook book =
+        bare.with(
+                NoiseMeasurement.of(
+                    place.keep("noise", quiet), "2026-01-01T20:00", quiet, bare.heard()))
+            .with(DecayMeasurement.of(place.keep("claps", claps), "2026-01-01T20:05", claps, room));
+    Schema schema = schema(text());
+    assertThat(errors(schema, BookJson.write(book))).isEmpty();
+    assertThat(errors(schema, BookJson.write(bare))).isEmpty();
+    assertThat(errors(schema, BookJson.write(bare).put("goal", "opera"))).isNotEmpty();
+    assertThat(errors(schema, BookJson.write(bare).put("schemaVersion", 2))).isNotEmpty();
+    assertThat(BookJson.read(BookJson.write(book))).isEqualTo(book);
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        CEILING,
+        "\"ceiling\": {\"kind\": \"leanTo\", \"lowMetres\": 1.4, \"highMetres\": 2.6, \"lowWall\": \"wall3\"}",
+        "\"ceiling\": {\"kind\": \"gable\", \"kneeMetres\": 1.4, \"ridgeMetres\": 3, \"ridgeAlong\": \"y\"}"
+      })
+  void everyCeilingIsWrittenAsItIsRead(String ceiling) {
+    Room room = room(ROOM.replace(CEILING, ceiling));
+    JsonNode written = RoomJson.write(room);
+    assertThat(RoomJson.read(written)).isEqualTo(room);
+    assertThat(errors(roomSchema(), written)).isEmpty();
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "\"heightMetres\": 2.4|\"heightMetres\": \"tall\"",
+        "\"kind\": \"flat\"|\"kind\": \"dome\"",
+        "\"lengthMetres\": 4,|",
+        "\"scattering\": 0.3|\"scattering\": [0.3]",
+        "\"at\": [1, 1, 1.2]|\"at\": [1, 1]",
+        "\"walls\"|\"roof\"",
+        "{\"material\": \"gypsum_on_studs\"}|{}"
+      })
+  void schemaAndReaderRefuseTheSame(String good, String bad) {
+    String wrong = ROOM.replace(good, bad == null ? "" : bad);
+    assertThat(wrong).isNotEqualTo(ROOM);
+    assertThat(errors(roomSchema(), JsonMapper.shared().readTree(wrong))).isNotEmpty();
+    assertThatThrownBy(() -> room(wrong)).isInstanceOf(Trouble.class);
+  }
+}
