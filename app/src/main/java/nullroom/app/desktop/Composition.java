@@ -8,6 +8,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Scene;
@@ -68,7 +69,8 @@ public final class Composition {
             folder, book, saver, sentence -> Platform.runLater(() -> work.say(sentence)));
     Inputs inputs = new Inputs(() -> simulated.apply(session.book()));
     if (ownInputs) {
-      inputs.look(background, JavaSoundDevice::list, true);
+      // once the window stands: looking for inputs loads what it could be waiting for
+      Platform.runLater(() -> inputs.look(background, JavaSoundDevice::list, true));
     }
     Desk desk = new Desk(session, work, inputs, Clock.systemDefaultZone());
     listen = new ListenModel(desk);
@@ -77,13 +79,13 @@ public final class Composition {
     DressModel dress = new DressModel(desk);
     MicModel mic = new MicModel(desk);
     LevelModel level = new LevelModel(desk);
-    Map<Station, Node> nodes = new EnumMap<>(Station.class);
-    nodes.put(Station.LISTEN, new ListenView(listen, desk).node());
-    nodes.put(Station.RING, new RingView(ring, desk).node());
-    nodes.put(Station.ROOM, new RoomView(room, desk).node());
-    nodes.put(Station.DRESS, new DressView(dress, desk).node());
-    nodes.put(Station.MIC, new MicView(mic, desk).node());
-    nodes.put(Station.LEVEL, new LevelView(level, desk).node());
+    Map<Station, Supplier<Node>> views = new EnumMap<>(Station.class);
+    views.put(Station.LISTEN, () -> new ListenView(listen, desk).node());
+    views.put(Station.RING, () -> new RingView(ring, desk).node());
+    views.put(Station.ROOM, () -> new RoomView(room, desk).node());
+    views.put(Station.DRESS, () -> new DressView(dress, desk).node());
+    views.put(Station.MIC, () -> new MicView(mic, desk).node());
+    views.put(Station.LEVEL, () -> new LevelView(level, desk).node());
     Map<Station, Say> words = new EnumMap<>(Station.class);
     words.put(Station.LISTEN, listen.say());
     words.put(Station.RING, ring.say());
@@ -91,7 +93,7 @@ public final class Composition {
     words.put(Station.DRESS, dress.say());
     words.put(Station.MIC, mic.say());
     words.put(Station.LEVEL, level.say());
-    shell = new Shell(desk, nodes, words, listen::listen, this::open, background);
+    shell = new Shell(desk, views, words, listen::listen, this::open, background);
   }
 
   /** A scene of this book. */

@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Air;
 import nullroom.core.acoustics.Bands;
@@ -93,11 +94,15 @@ public final class DemoBook {
             Optional.empty(),
             Optional.empty());
     AudioDevice device = device(bare);
-    Samples quiet = device.record(AudioDevice.Prompt.QUIET, NOISE_SECONDS, Progress.NONE);
+    CompletableFuture<NoiseMeasurement> noise =
+        CompletableFuture.supplyAsync(() -> {
+          Samples quiet = device.record(AudioDevice.Prompt.QUIET, NOISE_SECONDS, Progress.NONE);
+          return NoiseMeasurement.of(place.keep("noise", quiet), NOISE_TAKEN, quiet, bare.heard());
+        });
     Samples claps = device.record(AudioDevice.Prompt.CLAPS, CLAP_SECONDS, Progress.NONE);
     RoomBook book =
-        bare.with(NoiseMeasurement.of(place.keep("noise", quiet), NOISE_TAKEN, quiet, bare.heard()))
-            .with(DecayMeasurement.of(place.keep("claps", claps), DECAY_TAKEN, claps, bare.room()));
+        bare.with(DecayMeasurement.of(place.keep("claps", claps), DECAY_TAKEN, claps, bare.room()))
+            .with(noise.join());
     place.save(book);
     return book;
   }

@@ -3,11 +3,9 @@ package nullroom.app.desktop;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
-import java.util.function.Function;
 import javafx.application.Platform;
-import javafx.scene.Scene;
-import javafx.scene.layout.Pane;
 import javafx.stage.Stage;
 import nullroom.app.shell.Station;
 import nullroom.core.Trouble;
@@ -48,33 +46,33 @@ public final class Desktop {
   /** Opens a book; a folder without one becomes one, with a plain room to start from. */
   public static int open(Path folder, boolean restore) {
     Toolkit.needDisplay();
+    CompletableFuture<Void> toolkit = CompletableFuture.runAsync(Toolkit::start);
     BookFolder place = new BookFolder(folder);
     RoomBook book =
         restore ? place.restore() : place.exists() ? place.load() : newBook(FirstRoom.room());
-    Toolkit.start();
+    toolkit.join();
     Desktop desktop = new Desktop();
     desktop.run(() -> {
-      Stage stage = Toolkit.show("", new Scene(new Pane(), WIDTH, HEIGHT));
-      desktop.openOwn(stage, place, book);
-      return stage;
+      Composition own = desktop.composeOwn(place, book);
+      return Toolkit.show(title(book), own.scene(WIDTH, HEIGHT));
     });
     return 0;
   }
 
   /** Opens a fresh copy of the demo, or runs it in text and pictures where there is no display. */
   public static int demo() {
-    Path folder = Home.temporary("nullroom-demo-");
-    RoomBook book = DemoBook.create(folder);
     if (Toolkit.hasDisplay()) {
       Toolkit.start();
       Desktop desktop = new Desktop();
       desktop.run(() -> {
-        Composition demo = new Composition(new BookFolder(folder), book, DemoBook::device, false);
-        desktop.window = demo;
-        return Toolkit.show(title(book), demo.scene(WIDTH, HEIGHT));
+        Stage stage = Toolkit.show("Null Room", Look.scene(Start.preparing(), WIDTH, HEIGHT));
+        desktop.begin(stage, new Start.Choice.Demo());
+        return stage;
       });
       return 0;
     }
+    Path folder = Home.temporary("nullroom-demo-");
+    RoomBook book = DemoBook.create(folder);
     DemoText.of(book).forEach(System.out::println);
     Path pictures = Home.temporary("nullroom-pictures-");
     Tour.draw(pictures, WIDTH, HEIGHT);
@@ -110,8 +108,13 @@ public final class Desktop {
               .start(() -> {
                 Path folder = Home.temporary("nullroom-demo-");
                 RoomBook book = DemoBook.create(folder);
-                Platform.runLater(
-                    () -> show(stage, new BookFolder(folder), book, DemoBook::device, false));
+                Platform.runLater(() -> {
+                  Composition loft =
+                      new Composition(new BookFolder(folder), book, DemoBook::device, false);
+                  window = loft;
+                  stage.setScene(loft.scene(WIDTH, HEIGHT));
+                  stage.setTitle(title(book));
+                });
               });
       case Start.Choice.NewRoom(double length, double width, double height) ->
           openOwn(
@@ -125,26 +128,21 @@ public final class Desktop {
   }
 
   private Composition openOwn(Stage stage, BookFolder folder, RoomBook book) {
-    Composition own = show(stage, folder, book, Desktop::simulated, true);
+    Composition own = composeOwn(folder, book);
+    stage.setScene(own.scene(WIDTH, HEIGHT));
+    stage.setTitle(title(book));
+    return own;
+  }
+
+  private Composition composeOwn(BookFolder folder, RoomBook book) {
+    Composition own = new Composition(folder, book, Desktop::simulated, true);
+    window = own;
     try {
       home.remember(folder.path());
     } catch (Trouble e) {
       own.work().say(e.line());
     }
     return own;
-  }
-
-  private Composition show(
-      Stage stage,
-      BookFolder folder,
-      RoomBook book,
-      Function<RoomBook, AudioDevice> simulated,
-      boolean ownInputs) {
-    Composition shown = new Composition(folder, book, simulated, ownInputs);
-    window = shown;
-    stage.setScene(shown.scene(WIDTH, HEIGHT));
-    stage.setTitle(title(book));
-    return shown;
   }
 
   /** Shows a window and waits until it is closed. */

@@ -55,6 +55,17 @@ final class Start {
     });
   }
 
+  /** Shown while the demo's recordings are made. */
+  static Parent preparing() {
+    Label question = new Label("The loft over the bakery");
+    question.getStyleClass().add("question");
+    Label answer = new Label("Recording its quiet and its claps, then measuring both …");
+    answer.getStyleClass().add("answer");
+    VBox box = new VBox(question, answer);
+    box.getStyleClass().addAll("root-pane", "paper", "start");
+    return box;
+  }
+
   Parent node() {
     return box;
   }

@@ -29,13 +29,16 @@ public final class Tour {
    * @return the pictures
    */
   public static List<Path> draw(Path folder, int width, int height) {
+    return draw(Home.temporary("nullroom-demo-"), folder, width, height);
+  }
+
+  private static List<Path> draw(Path copy, Path folder, int width, int height) {
     Toolkit.goHeadless();
     try {
       Files.createDirectories(folder);
     } catch (IOException e) {
       throw new Trouble.BadFile(folder.toString(), "cannot be made: " + e.getMessage());
     }
-    Path copy = Home.temporary("nullroom-demo-");
     RoomBook book = DemoBook.create(copy);
     Toolkit.start();
     Composition window =
@@ -59,10 +62,15 @@ public final class Tour {
     return pictures;
   }
 
-  /** Draws everything once, away from sight: what the start-up cache is trained with. */
-  public static int train() {
-    draw(Home.temporary("nullroom-train-"), 1280, 800);
-    return 0;
+  /**
+   * Draws everything once, away from sight: part of what the start-up cache is trained with.
+   *
+   * @return the folder of the demo book drawn
+   */
+  public static Path rehearse() {
+    Path copy = Home.temporary("nullroom-train-");
+    draw(copy, copy.resolve("pictures"), 1280, 800);
+    return copy;
   }
 
   /** Lets what was asked of other threads come back, and the layout follow. */

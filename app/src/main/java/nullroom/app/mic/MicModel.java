@@ -15,6 +15,7 @@ import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.Talker;
 import nullroom.io.book.RoomBook;
+import org.jspecify.annotations.Nullable;
 
 /** What the microphone station knows and can do. */
 public final class MicModel {
@@ -23,6 +24,8 @@ public final class MicModel {
 
   private final Desk desk;
   private final Say say;
+  private @Nullable RoomBook rankedFor;
+  private List<Choice> ranking = List.of();
 
   /** A model on a desk. */
   public MicModel(Desk desk) {
@@ -86,10 +89,16 @@ public final class MicModel {
    * All types at this place, each with the gain that suits it, the strongest weakest margin first.
    */
   public List<Choice> choices() {
-    return MicrophoneType.ALL.stream()
-        .map(t -> new Choice(t, marginsWith(t), t.isIn(microphone().capture())))
-        .sorted(java.util.Comparator.comparingDouble(this::weakestOver).reversed())
-        .toList();
+    RoomBook now = book();
+    if (!now.equals(rankedFor)) {
+      rankedFor = now;
+      ranking =
+          MicrophoneType.ALL.stream()
+              .map(t -> new Choice(t, marginsWith(t), t.isIn(microphone().capture())))
+              .sorted(java.util.Comparator.comparingDouble(this::weakestOver).reversed())
+              .toList();
+    }
+    return ranking;
   }
 
   private double weakestOver(Choice choice) {

@@ -1,9 +1,12 @@
 package nullroom.app.shell;
 
 import java.nio.file.Path;
+import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 import java.util.concurrent.Executor;
 import java.util.function.BiConsumer;
+import java.util.function.Supplier;
 import javafx.beans.binding.Bindings;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.value.ObservableValue;
@@ -31,7 +34,7 @@ public final class Shell {
    * Builds the window's content.
    *
    * @param desk the open book and its tools
-   * @param stations node of each station
+   * @param views makes the node of each station, when it is first shown
    * @param words of each station
    * @param onSpace what the space bar starts
    * @param onDrop receives a dropped file and the station shown
@@ -39,7 +42,7 @@ public final class Shell {
    */
   public Shell(
       Desk desk,
-      Map<Station, Node> stations,
+      Map<Station, Supplier<Node>> views,
       Map<Station, Say> words,
       Runnable onSpace,
       BiConsumer<Station, Path> onDrop,
@@ -49,7 +52,11 @@ public final class Shell {
     root.setLeft(rail.node());
     root.setRight(right(desk, executor));
     root.setBottom(status(desk));
-    rail.stationProperty().subscribe(s -> root.setCenter(stations.get(s)));
+    Map<Station, Node> made = new EnumMap<>(Station.class);
+    rail.stationProperty()
+        .subscribe(station ->
+            root.setCenter(
+                made.computeIfAbsent(station, s -> Objects.requireNonNull(views.get(s)).get())));
     keys(desk, onSpace);
     drops(onDrop);
   }

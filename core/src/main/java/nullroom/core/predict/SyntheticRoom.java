@@ -4,6 +4,7 @@ import java.util.Random;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.signal.Band;
 import nullroom.core.signal.Fft;
 
 /**
@@ -66,19 +67,35 @@ public final class SyntheticRoom {
     for (int i = 0; i < n; i++) {
       noise[i] = random.nextGaussian();
     }
-    double share = 2 * Octave.ALL.get(octave).widthHz() / sampleRateHz;
-    shape(noise, sampleRateHz, hz -> Octave.ALL.get(octave).powerResponse(hz, EDGE_ORDER) / share);
+    shape(noise, addBand(new double[n / 2 + 1], octave, 1, sampleRateHz));
     return noise;
   }
 
-  private static void shape(
-      double[] noise, double sampleRateHz, java.util.function.DoubleUnaryOperator power) {
+  /**
+   * Adds what white noise of unit mean square needs, as power gain per bin, to have a mean square
+   * in one octave and nothing elsewhere.
+   */
+  private static double[] addBand(
+      double[] power, int octave, double meanSquare, double sampleRateHz) {
+    Band band = Octave.ALL.get(octave);
+    int n = 2 * (power.length - 1);
+    double density = meanSquare * sampleRateHz / (2 * band.widthHz());
+    // beyond a third of an octave outside, a response of this order is nought
+    int from = Math.max(1, (int) (band.lowHz() / 1.3 * n / sampleRateHz));
+    int to = Math.min(power.length - 1, (int) (band.highHz() * 1.3 * n / sampleRateHz) + 1);
+    for (int k = from; k < to; k++) {
+      power[k] += density * band.powerResponse(k * sampleRateHz / n, EDGE_ORDER);
+    }
+    return power;
+  }
+
+  private static void shape(double[] noise, double[] power) {
     Fft fft = new Fft(noise.length);
     fft.forward(noise);
     noise[0] = 0;
     noise[1] = 0;
     for (int k = 1; k < noise.length / 2; k++) {
-      double gain = Math.sqrt(power.applyAsDouble(k * sampleRateHz / noise.length));
+      double gain = Math.sqrt(power[k]);
       noise[2 * k] *= gain;
       noise[2 * k + 1] *= gain;
     }
@@ -97,20 +114,12 @@ public final class SyntheticRoom {
     for (int i = 0; i < noise.length; i++) {
       noise[i] = random.nextGaussian();
     }
-    shape(
-        noise,
-        sampleRateHz,
-        hz -> {
-          double density = 0;
-          for (int octave = 0; octave < Octave.COUNT; octave++) {
-            double share = 2 * Octave.ALL.get(octave).widthHz() / sampleRateHz;
-            density +=
-                Octave.ALL.get(octave).powerResponse(hz, EDGE_ORDER)
-                    * Decibels.toEnergy(levelsDbSpl.get(octave))
-                    / share;
-          }
-          return density * PASCAL_REFERENCE * PASCAL_REFERENCE;
-        });
+    double[] power = new double[noise.length / 2 + 1];
+    for (int octave = 0; octave < Octave.COUNT; octave++) {
+      double pascal = pascal(levelsDbSpl.get(octave));
+      addBand(power, octave, pascal * pascal, sampleRateHz);
+    }
+    shape(noise, power);
     return java.util.Arrays.copyOf(noise, count);
   }
 
