@@ -13,6 +13,7 @@ import nullroom.io.audio.WavWriter;
 import nullroom.io.book.BookFolder;
 import nullroom.io.device.AudioDevice;
 import nullroom.io.device.SimulatedDevice;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -26,6 +27,8 @@ final class SimulateCommand implements Callable<Integer> {
       Map.of(
           "claps",
           AudioDevice.Prompt.CLAPS,
+          "sweep",
+          AudioDevice.Prompt.SWEEP,
           "noise",
           AudioDevice.Prompt.QUIET,
           "voice",
@@ -43,7 +46,8 @@ final class SimulateCommand implements Callable<Integer> {
   @Option(
       names = "--what",
       defaultValue = "claps",
-      description = "response, claps, noise or voice; default ${DEFAULT-VALUE}")
+      description =
+          "response, claps, sweep (20 Hz to 20 kHz in 10 s), noise or voice; default ${DEFAULT-VALUE}")
   String what = "claps";
 
   @Option(
@@ -52,17 +56,15 @@ final class SimulateCommand implements Callable<Integer> {
       description = "default ${DEFAULT-VALUE}; the same seed gives the identical file")
   long seed;
 
-  @Option(
-      names = "--seconds",
-      defaultValue = "10",
-      description = "length, default ${DEFAULT-VALUE}")
-  double seconds;
+  @Option(names = "--seconds", description = "length, default 10; for a sweep 14")
+  @Nullable Double length;
 
   @Option(names = "--json", description = "print one JSON object")
   boolean json;
 
   @Override
   public Integer call() {
+    double seconds = length != null ? length : what.equals("sweep") ? 14 : 10;
     if (!(seconds > 0 && seconds <= 600)) {
       throw new Trouble.BadField("--seconds", "must lie between 0 and 600, not " + seconds);
     }
@@ -78,7 +80,8 @@ final class SimulateCommand implements Callable<Integer> {
           SyntheticRoom.response(heard, room.air().speedOfSound(), rate, seconds, seed);
       WavWriter.writeFloat(out, new Samples(response, rate));
     } else {
-      throw new Trouble.BadField("--what", "must be response, claps, noise or voice, not " + what);
+      throw new Trouble.BadField(
+          "--what", "must be response, claps, sweep, noise or voice, not " + what);
     }
     if (json) {
       JsonOut said = new JsonOut();

@@ -136,13 +136,15 @@ public final class DecayPlot extends PlotPane {
     if (count == 0 || t20 <= 0) {
       return;
     }
-    double from = Math.max(0, time / count - t20 * (-5 - level / count) / 60);
-    double to = time / count + t20 * (level / count + 25) / 60;
+    double meanTime = time / count;
+    double meanLevel = level / count;
+    double from = Math.max(0, meanTime + t20 * (meanLevel + 5) / 60);
+    double to = Math.min(seconds, meanTime + t20 * (meanLevel + 25) / 60);
     line(
         x + w * from / seconds,
-        top + plot * -5 / LOWEST_DB,
-        x + w * Math.min(1, to / seconds),
-        top + plot * -25 / LOWEST_DB,
+        top + plot * (meanLevel - 60 / t20 * (from - meanTime)) / LOWEST_DB,
+        x + w * to / seconds,
+        top + plot * (meanLevel - 60 / t20 * (to - meanTime)) / LOWEST_DB,
         "fit");
   }
 }

@@ -36,7 +36,7 @@ final class DemoText {
     for (Margins.Kind kind : Margins.Kind.values()) {
       lines.add(
           say(
-              "%-7s %.0f dB, target %.0f: %s",
+              "%-7s %.1f dB, target %.0f: %s",
               lower(kind.name()),
               heard.margins().get(kind),
               targets.get(kind),

@@ -60,14 +60,19 @@ public final class ListenModel {
     double over = margins.over(book().goal().targets(), Margins.Kind.QUIET);
     String verdict =
         over >= 0
-            ? String.format(Locale.ROOT, "Yes, with %.0f dB to spare", over)
-            : String.format(Locale.ROOT, "Not yet: %.0f dB too loud", -over);
+            ? "Yes, with " + decibels(over) + " to spare"
+            : "Not yet: " + decibels(-over) + " too loud";
     return verdict
         + String.format(
             Locale.ROOT,
             " for “%s” with this microphone here.",
             book().goal().label().toLowerCase(Locale.ROOT))
         + (measured() ? "" : " This is a guess until you listen.");
+  }
+
+  /** Whole decibels, but never nought of them. */
+  private static String decibels(double amount) {
+    return String.format(Locale.ROOT, amount < 2 ? "%.1f dB" : "%.0f dB", amount);
   }
 
   private String sayMeaning() {

@@ -6,6 +6,13 @@ import static org.assertj.core.api.Assertions.within;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
+import nullroom.core.acoustics.Octave;
+import nullroom.core.measure.DecayAnalysis;
+import nullroom.core.measure.DecayReport;
+import nullroom.core.signal.Fft;
+import nullroom.core.signal.Samples;
+import nullroom.core.signal.Sweep;
 import nullroom.io.audio.SoundFile;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
@@ -25,7 +32,7 @@ class SimulateTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"response", "claps", "noise", "voice"})
+  @ValueSource(strings = {"response", "claps", "sweep", "noise", "voice"})
   void theSameSeedGivesTheIdenticalFileAndAnotherDoesNot(String what) throws IOException {
     Path room = RoomFile.in(folder);
     JsonNode said =
@@ -89,6 +96,39 @@ class SimulateTest {
       assertThat(x[i]).isZero();
     }
     assertThat(x[arrival]).isCloseTo(1 / 0.3, within(0.5));
+  }
+
+  @Test
+  @DisplayName(
+      "a recorded sweep, divided by the sweep that was played, shows the room's response (Farina 2000)")
+  void sweepThereAndBack() {
+    Run.json("simulate", RoomFile.in(folder), out("s"), "--what", "sweep");
+    double[] heard = SoundFile.readChannel(out("s"), 0).toArray();
+    double[] played = Sweep.USUAL.samples(48_000);
+    assertThat(heard).hasSize(14 * 48_000);
+    Fft fft = new Fft(Fft.sizeFor(heard.length + played.length));
+    double[] y = Arrays.copyOf(heard, fft.size());
+    double[] x = Arrays.copyOf(played, fft.size());
+    fft.forward(y);
+    fft.forward(x);
+    for (int k = 2; k < y.length; k += 2) {
+      double energy = x[k] * x[k] + x[k + 1] * x[k + 1] + 1e-3;
+      double re = (y[k] * x[k] + y[k + 1] * x[k + 1]) / energy;
+      y[k + 1] = (y[k + 1] * x[k] - y[k] * x[k + 1]) / energy;
+      y[k] = re;
+    }
+    y[0] = 0;
+    y[1] = 0;
+    fft.inverse(y);
+    Samples response = new Samples(Arrays.copyOf(y, 3 * 48_000), 48_000);
+    DecayReport report = DecayAnalysis.ofImpulses(response, Octave.ALL);
+    double predicted =
+        Run.band(Run.json("predict", RoomFile.in(folder)).get("bands"), 1000)
+            .get("eyringSeconds")
+            .asDouble();
+    assertThat(report.directArrivalSeconds().orElseThrow())
+        .isCloseTo(0.5 + 0.3 / 343.2, within(0.001));
+    assertThat(report.tMidSeconds().orElseThrow()).isCloseTo(predicted, within(0.15 * predicted));
   }
 
   @Test

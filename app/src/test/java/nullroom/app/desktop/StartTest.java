@@ -122,7 +122,7 @@ class StartTest {
     assertThat(lines)
         .anyMatch(l -> l.startsWith("noise") && l.contains("NC-") && l.contains("measured"))
         .anyMatch(l -> l.matches("decay +\\d\\.\\d\\d s .*measured.*"))
-        .anyMatch(l -> l.matches("clear +-?\\d+ dB, target 10: (met|close|short)"))
+        .anyMatch(l -> l.matches("clear +-?\\d+\\.\\d dB, target 10: (met|close|short)"))
         .contains("next moves:");
     assertThat(lines.subList(lines.indexOf("next moves:") + 1, lines.size()))
         .hasSizeBetween(1, 3)

@@ -55,7 +55,9 @@ public record Band(double nominalHz, double centreHz, double lowHz, double highH
     double x = (hz / centreHz - centreHz / hz) * centreHz / widthHz();
     double power = 1;
     double square = x * x;
-    for (int n = order; n > 0; n >>= 1) { // far quicker than Math.pow, which dominated a meter's end
+    for (int n = order;
+        n > 0;
+        n >>= 1) { // far quicker than Math.pow, which dominated a meter's end
       if ((n & 1) == 1) {
         power *= square;
       }

@@ -14,6 +14,8 @@ public interface AudioDevice {
     QUIET,
     /** Clap a few times with silence between. */
     CLAPS,
+    /** Play the usual swept sine from a loudspeaker in the talker's place. */
+    SWEEP,
     /** Speak. */
     VOICE
   }

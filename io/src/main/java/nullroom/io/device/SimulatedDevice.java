@@ -9,11 +9,12 @@ import nullroom.core.predict.Heard;
 import nullroom.core.predict.SyntheticRoom;
 import nullroom.core.signal.Fft;
 import nullroom.core.signal.Samples;
+import nullroom.core.signal.Sweep;
 
 /**
  * Records a modelled room: its noise through the microphone's pattern, self-noise and preamp noise,
- * claps or a voice with the room's decay, all through gain, converter clipping and word length.
- * Seeded: the same call gives the same samples.
+ * claps, a sweep or a voice with the room's decay, all through gain, converter clipping and word
+ * length. Seeded: the same call gives the same samples.
  */
 public final class SimulatedDevice implements AudioDevice {
   private static final double RATE_HZ = 48_000;
@@ -27,6 +28,9 @@ public final class SimulatedDevice implements AudioDevice {
    * A hand clap at 1 m peaks about here, as a sine of that peak (common practice, 105 to 115 dB).
    */
   private static final double CLAP_DB_SPL = 108;
+
+  /** Peak of a small loudspeaker that plays a sweep in a room at home. */
+  private static final double LOUDSPEAKER_DB_SPL = 85;
 
   /** Someone who claps by a microphone turns the gain down until it does not clip. */
   private static final double CLAP_HEADROOM_DB = 6;
@@ -69,6 +73,7 @@ public final class SimulatedDevice implements AudioDevice {
     switch (prompt) {
       case QUIET -> {}
       case CLAPS -> add(pressure, claps(count));
+      case SWEEP -> add(pressure, sweep());
       case VOICE -> add(pressure, voice(count));
     }
     progress.step(count, count);
@@ -85,23 +90,35 @@ public final class SimulatedDevice implements AudioDevice {
     return SyntheticRoom.response(heard, speedOfSound, RATE_HZ, seconds, seed + 7);
   }
 
+  /** The sweep after half a second. */
+  private double[] sweep() {
+    double[] dry = Sweep.USUAL.samples(RATE_HZ);
+    double[] played = new double[dry.length + (int) (FIRST_CLAP_SECONDS * RATE_HZ)];
+    System.arraycopy(dry, 0, played, played.length - dry.length, dry.length);
+    return scaledTo(LOUDSPEAKER_DB_SPL, Fft.convolve(played, response(CLAP_GAP_SECONDS)));
+  }
+
+  /** A sound whose peak is that of a sine of a level, or 6 dB under what overloads the chain. */
+  private double[] scaledTo(double levelDbSpl, double[] sound) {
+    double peak = 0;
+    for (double v : sound) {
+      peak = Math.max(peak, Math.abs(v));
+    }
+    double most = Math.min(levelDbSpl, heard.capture().overloadDbSpl() - CLAP_HEADROOM_DB);
+    double scale = Math.sqrt(2) * SyntheticRoom.pascal(most) / Math.max(1e-12, peak);
+    for (int i = 0; i < sound.length; i++) {
+      sound[i] *= scale;
+    }
+    return sound;
+  }
+
   private double[] claps(int count) {
     double[] train = new double[count];
     for (double at = FIRST_CLAP_SECONDS; at * RATE_HZ < count; at += CLAP_GAP_SECONDS) {
       train[(int) Math.round(at * RATE_HZ)] = 1;
     }
     double[] dry = Fft.convolve(train, pulse());
-    double[] wet = Fft.convolve(dry, response(CLAP_GAP_SECONDS));
-    double peak = 0;
-    for (double v : wet) {
-      peak = Math.max(peak, Math.abs(v));
-    }
-    double most = Math.min(CLAP_DB_SPL, heard.capture().overloadDbSpl() - CLAP_HEADROOM_DB);
-    double scale = Math.sqrt(2) * SyntheticRoom.pascal(most) / Math.max(1e-12, peak);
-    for (int i = 0; i < wet.length; i++) {
-      wet[i] *= scale;
-    }
-    return wet;
+    return scaledTo(CLAP_DB_SPL, Fft.convolve(dry, response(CLAP_GAP_SECONDS)));
   }
 
   /** Two palms: a short knock around 1.5 kHz over a softer thud around 250 Hz. */
