@@ -63,8 +63,8 @@ class StationModelsTest {
     after(model::listen);
     assertThat(model.measured()).isTrue();
     assertThat(words(model.say().figure())).endsWith(" dBA");
-    assertThat(words(model.say().meaning())).contains("NC-", "2026-05-04 18:30");
-    assertThat(desk.session().folder().sound("noise-1.wav")).exists();
+    assertThat(words(model.say().meaning())).contains("NC-", "Simulated 2026-05-04 18:30");
+    assertThat(desk.session().folder().sound("simulated-noise-1.wav")).exists();
     assertThat(desk.session().folder().load()).isEqualTo(desk.session().book());
     assertThat(Fx.on(model::quietLine)).isPresent();
     Fx.run(desk.session()::undo);
@@ -76,11 +76,12 @@ class StationModelsTest {
     ListenModel model = Fx.on(() -> new ListenModel(desk));
     after(model::listen);
     Path mine = folder.resolve("my room.wav");
-    Files.copy(desk.session().folder().sound("noise-1.wav"), mine);
+    Files.copy(desk.session().folder().sound("simulated-noise-1.wav"), mine);
     after(() -> model.open(mine));
     String kept = desk.session().book().noise().orElseThrow().sound();
-    assertThat(kept).isEqualTo("noise-2.wav");
+    assertThat(kept).isEqualTo("noise-1.wav");
     assertThat(desk.session().folder().sound(kept)).hasSameBinaryContentAs(mine);
+    assertThat(words(model.say().meaning())).contains("Measured 2026-05-04 18:30");
   }
 
   @Test
@@ -105,8 +106,8 @@ class StationModelsTest {
     RingModel model = Fx.on(() -> new RingModel(desk));
     after(listen::listen);
     var before = desk.session().book();
-    after(() -> model.open(desk.session().folder().sound("noise-1.wav")));
-    assertThat(words(desk.work().troubleProperty())).contains("noise-1.wav", "No clap");
+    after(() -> model.open(desk.session().folder().sound("simulated-noise-1.wav")));
+    assertThat(words(desk.work().troubleProperty())).contains("simulated-noise-1.wav", "No clap");
     assertThat(desk.session().folder().sound("claps-1.wav")).doesNotExist();
     assertThat(desk.session().book()).isEqualTo(before);
   }

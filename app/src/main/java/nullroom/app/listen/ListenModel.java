@@ -42,6 +42,14 @@ public final class ListenModel {
         .orElse(book().room().noiseDbSpl().orElse(Heard.ASSUMED_NOISE_DB_SPL));
   }
 
+  /** measured, simulated or assumed, for people. */
+  public String origin() {
+    return book()
+        .noise()
+        .map(n -> Desk.howKnown(n.sound()).toLowerCase(Locale.ROOT))
+        .orElse("assumed");
+  }
+
   /** Whether it was measured. */
   public boolean measured() {
     return book().noise().isPresent();
@@ -81,13 +89,14 @@ public final class ListenModel {
         .map(n ->
             String.format(
                 Locale.ROOT,
-                "%.0f dBA, NC-%d decided at %s Hz, measured %s. Bars under the quiet line are no trouble; a bar that"
+                "%.0f dBA, NC-%d decided at %s Hz. %s %s. Bars under the quiet line are no trouble; a bar that"
                     + " reaches it is what a listener hears in the pauses.",
                 n.laeqDbSpl(),
                 n.nc(),
                 n.ncBandHz() >= 1000
                     ? Math.round(n.ncBandHz() / 1000) + "k"
                     : Math.round(n.ncBandHz()),
+                Desk.howKnown(n.sound()),
                 n.taken().replace('T', ' ')))
         .orElse(
             "Switch off what you can, keep still, and listen for ten seconds, or drop a recording of the quiet room here.");

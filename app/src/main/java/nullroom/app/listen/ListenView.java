@@ -27,7 +27,7 @@ public final class ListenView {
             plot.show(
                 List.of(
                     new BandPlot.Series(
-                        model.measured() ? "room, measured" : "room, assumed",
+                        "room, " + model.origin(),
                         model.measured() ? BandPlot.Origin.MEASURED : BandPlot.Origin.ASSUMED,
                         model.noise().toArray(),
                         "noise-bar")),

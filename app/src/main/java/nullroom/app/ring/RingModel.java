@@ -107,7 +107,12 @@ public final class RingModel {
     long missing = report.bands().stream().filter(b -> b.t20Seconds().isEmpty()).count();
     String claps = report.takes() == 1 ? "one clap" : report.takes() + " claps averaged";
     String first =
-        "Measured " + book().decay().get().taken().replace('T', ' ') + " from " + claps + ".";
+        Desk.howKnown(book().decay().get().sound())
+            + " "
+            + book().decay().get().taken().replace('T', ' ')
+            + " from "
+            + claps
+            + ".";
     return missing == 0
         ? first + " Every octave stands far enough over the noise for its time."
         : first + " " + report.warnings().getFirst();

@@ -21,6 +21,13 @@ import nullroom.io.device.AudioDevice;
  */
 public record Desk(BookSession session, Work work, Inputs inputs, Clock clock) {
 
+  private static final String SIMULATED = "simulated-";
+
+  /** "Measured" or, where a simulated input made the sound, "Simulated". */
+  public static String howKnown(String sound) {
+    return sound.startsWith(SIMULATED) ? "Simulated" : "Measured";
+  }
+
   /** A sound kept in the book: the file's name under sound/ and its samples. */
   public record Kept(String name, Samples samples) {}
 
@@ -39,12 +46,14 @@ public record Desk(BookSession session, Work work, Inputs inputs, Clock clock) {
       String stem,
       Function<Kept, T> measure,
       Consumer<T> done) {
-    AudioDevice input = inputs.chosenProperty().get().device().get();
+    Inputs.Input chosen = inputs.chosenProperty().get();
+    AudioDevice input = chosen.device().get();
+    String keptStem = chosen.simulated() ? SIMULATED + stem : stem;
     work.start(
         name,
         progress -> {
           Samples recording = input.record(prompt, seconds, progress);
-          return measure.apply(new Kept(session.folder().keep(stem, recording), recording));
+          return measure.apply(new Kept(session.folder().keep(keptStem, recording), recording));
         },
         done);
   }

@@ -12,15 +12,21 @@ import nullroom.io.device.AudioDevice;
 
 /** What can record, and which of it does. Lives on the FX thread. */
 public final class Inputs {
-  /** One input: its name, and the device as it is when a recording starts. */
-  public record Input(String name, Supplier<AudioDevice> device) {}
+  /**
+   * One input.
+   *
+   * @param name for people
+   * @param simulated whether it only acts a room
+   * @param device as it is when a recording starts
+   */
+  public record Input(String name, boolean simulated, Supplier<AudioDevice> device) {}
 
   private final ObservableList<Input> all = FXCollections.observableArrayList();
   private final ObjectProperty<Input> chosen;
 
   /** The simulated room alone. */
   public Inputs(Supplier<AudioDevice> simulated) {
-    Input room = new Input("simulated room", simulated);
+    Input room = new Input("simulated room", true, simulated);
     all.add(room);
     chosen = new SimpleObjectProperty<>(room);
   }
@@ -44,7 +50,7 @@ public final class Inputs {
   public void look(Executor executor, Supplier<List<AudioDevice>> look, boolean take) {
     executor.execute(() -> {
       List<Input> found =
-          look.get().stream().map(device -> new Input(device.name(), () -> device)).toList();
+          look.get().stream().map(device -> new Input(device.name(), false, () -> device)).toList();
       Platform.runLater(() -> {
         all.addAll(found);
         if (take && !found.isEmpty()) {
