@@ -1,6 +1,7 @@
 package nullroom.app.cli;
 
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.Callable;
 import nullroom.app.desktop.Tour;
 import nullroom.core.Trouble;
@@ -22,14 +23,25 @@ final class TourCommand implements Callable<Integer> {
       description = "WIDTHxHEIGHT, default ${DEFAULT-VALUE}")
   String size = "1280x800";
 
+  @Option(names = "--json", description = "print one JSON object")
+  boolean json;
+
   @Override
   public Integer call() {
     if (!size.matches("\\d{3,4}x\\d{3,4}")) {
       throw new Trouble.BadField("--size", "must look like 1280x800, not " + size);
     }
     String[] sides = size.split("x", 2);
-    for (Path picture : Tour.draw(folder, Integer.parseInt(sides[0]), Integer.parseInt(sides[1]))) {
-      System.out.println(picture);
+    List<String> pictures =
+        Tour.draw(folder, Integer.parseInt(sides[0]), Integer.parseInt(sides[1])).stream()
+            .map(Path::toString)
+            .toList();
+    if (json) {
+      JsonOut out = new JsonOut();
+      out.texts("pictures", pictures);
+      out.print();
+    } else {
+      pictures.forEach(System.out::println);
     }
     return 0;
   }

@@ -2,9 +2,14 @@ package nullroom.app.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.IntStream;
+import javax.imageio.ImageIO;
+import nullroom.app.Fx;
 import nullroom.app.desktop.DemoBook;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -38,6 +43,27 @@ class CheckTest {
     Run.of("check", book).isRefusedWith("book.json", "line 1");
     Files.delete(json);
     Run.of("check", book).isRefusedWith("book");
+  }
+
+  @Test
+  void theTourDrawsEveryMainViewAtTheSizeAsked() throws IOException {
+    Fx.start();
+    var json = Run.json("tour", folder.resolve("pictures"), "--size", "1024x700");
+    List<String> pictures =
+        Run.elements(json.get("pictures")).stream().map(node -> node.asString()).toList();
+    assertThat(pictures).hasSize(8).anyMatch(p -> p.endsWith("1-listen.png"));
+    for (String picture : pictures) {
+      BufferedImage image = ImageIO.read(Path.of(picture).toFile());
+      assertThat(image.getWidth()).isEqualTo(1024);
+      assertThat(image.getHeight()).isEqualTo(700);
+      long colours =
+          IntStream.range(0, 1024 * 700)
+              .map(i -> image.getRGB(i % 1024, i / 1024))
+              .distinct()
+              .count();
+      assertThat(colours).as(picture).isGreaterThan(20);
+    }
+    Run.of("tour", folder, "--size", "huge").isRefusedWith("--size", "huge");
   }
 
   @Test
