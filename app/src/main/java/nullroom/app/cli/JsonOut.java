@@ -66,6 +66,10 @@ final class JsonOut {
     members.put(key, list);
   }
 
+  void figures(String key, List<Double> numbers) {
+    members.put(key, numbers.stream().map(JsonOut::rounded).toList());
+  }
+
   /** Takes over the members of another object. */
   void all(JsonOut other) {
     members.putAll(other.members);

@@ -12,8 +12,11 @@ import java.util.concurrent.Callable;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.NoiseRating;
+import nullroom.core.measure.Intrusion;
+import nullroom.core.measure.MainsHum;
 import nullroom.core.measure.NoiseMeter;
 import nullroom.core.measure.NoiseReport;
+import nullroom.core.measure.Tone;
 import nullroom.io.audio.SoundFile;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -42,6 +45,9 @@ final class MeasureNoiseCommand implements Callable<Integer> {
       defaultValue = "94",
       description = "its level, default ${DEFAULT-VALUE}")
   double calibrationLevel;
+
+  /** One block of the finest spectrum at most. */
+  private static final double SHORTEST_FOR_TONES_SECONDS = 1.4;
 
   @Override
   public Integer call() {
@@ -116,7 +122,9 @@ final class MeasureNoiseCommand implements Callable<Integer> {
     if (report.clippedSamples() > 0) {
       warnings.add(report.clippedSamples() + " samples are clipped; the levels read too low.");
     }
-    warnings.add("Tones, mains hum and intrusions are not searched for by this version.");
+    if (report.laeqDbfs().isPresent() && report.seconds() < SHORTEST_FOR_TONES_SECONDS) {
+      warnings.add("Tones and hum are looked for in sound of 1.4 s and more.");
+    }
     return warnings;
   }
 
@@ -156,11 +164,40 @@ final class MeasureNoiseCommand implements Callable<Integer> {
     out.put(
         "nrBandHz",
         nr.map(n -> OptionalDouble.of(n.decidingBandHz())).orElse(OptionalDouble.empty()));
-    out.absent("tones");
-    out.absent("mains");
-    out.absent("events");
+    out.array("tones", r.tones().stream().map(MeasureNoiseCommand::tone).toList());
+    if (r.mains().isPresent()) {
+      mains(out.object("mains"), r.mains().get());
+    } else {
+      out.absent("mains");
+    }
+    out.array("events", r.intrusions().stream().map(MeasureNoiseCommand::event).toList());
     out.put("dcOffset", r.dcOffset());
     out.put("clippedSamples", r.clippedSamples());
+    return out;
+  }
+
+  private static JsonOut tone(Tone t) {
+    JsonOut out = new JsonOut();
+    out.put("frequencyHz", t.frequencyHz());
+    out.put("levelDbfs", t.levelDbfs());
+    out.put("prominenceDb", t.prominenceDb());
+    out.text("kind", t.mains() ? "mains" : "tone");
+    return out;
+  }
+
+  private static void mains(JsonOut out, MainsHum hum) {
+    out.put("fundamentalHz", hum.fundamentalHz());
+    out.figures("harmonicsHz", hum.harmonicsHz());
+    out.put("levelDbfs", hum.levelDbfs());
+    out.put("prominenceDb", hum.prominenceDb());
+  }
+
+  private static JsonOut event(Intrusion e) {
+    JsonOut out = new JsonOut();
+    out.put("startSeconds", e.startSeconds());
+    out.put("durationSeconds", e.durationSeconds());
+    out.put("peakDbfs", e.peakDbfs());
+    out.put("riseDb", e.riseDb());
     return out;
   }
 
@@ -195,6 +232,29 @@ final class MeasureNoiseCommand implements Callable<Integer> {
         .ifPresent(n ->
             System.out.printf(
                 Locale.ROOT, "NC-%d, decided at %.0f Hz%n", n.rating(), n.decidingBandHz()));
+    r.mains()
+        .ifPresent(m ->
+            System.out.printf(
+                Locale.ROOT,
+                "hum of %.0f Hz mains, %.0f dB over the noise around it%n",
+                m.fundamentalHz(),
+                m.prominenceDb()));
+    r.tones().stream()
+        .filter(t -> !t.mains())
+        .forEach(t ->
+            System.out.printf(
+                Locale.ROOT,
+                "tone at %.0f Hz, %.0f dB over the noise around it%n",
+                t.frequencyHz(),
+                t.prominenceDb()));
+    r.intrusions()
+        .forEach(e ->
+            System.out.printf(
+                Locale.ROOT,
+                "intrusion at %.1f s for %.1f s, %.0f dB over the background%n",
+                e.startSeconds(),
+                e.durationSeconds(),
+                e.riseDb()));
     for (NoiseReport.BandLevel b : r.octaves()) {
       print(
           new DecimalFormat("0.#", DecimalFormatSymbols.getInstance(Locale.ROOT))

@@ -203,6 +203,39 @@ class MeasureNoiseTest {
   }
 
   @Test
+  @DisplayName("a sine of 100 Hz is mains hum of 50 Hz; one of 1 kHz a tone; a click an event")
+  void tonesHumAndEvents() {
+    double[] x = new double[48_000 * 12];
+    Random random = new Random(4);
+    for (int i = 0; i < x.length; i++) {
+      double t = i / 48_000.0;
+      x[i] =
+          0.001 * random.nextGaussian()
+              + 0.002 * Math.sin(2 * Math.PI * 100 * t)
+              + 0.001 * Math.sin(2 * Math.PI * 1000 * t);
+    }
+    x[48_000 * 7] = 0.8;
+    JsonNode json = Run.json("measure", "noise", Run.write(file(), x, 48_000));
+    assertThat(json.get("tones").size()).isEqualTo(2);
+    assertThat(json.get("tones").get(0).get("kind").asString()).isEqualTo("mains");
+    assertThat(json.get("tones").get(1).get("kind").asString()).isEqualTo("tone");
+    assertThat(json.get("tones").get(1).get("frequencyHz").asDouble()).isCloseTo(1000, within(0.1));
+    assertThat(json.get("tones").get(1).get("levelDbfs").asDouble()).isCloseTo(-60, within(0.2));
+    JsonNode mains = json.get("mains");
+    assertThat(mains.get("fundamentalHz").asDouble()).isCloseTo(50, within(0.05));
+    assertThat(mains.get("harmonicsHz").get(0).asDouble()).isCloseTo(100, within(0.1));
+    assertThat(mains.get("levelDbfs").asDouble()).isCloseTo(-53.98, within(0.2));
+    JsonNode event = json.get("events").get(0);
+    assertThat(json.get("events").size()).isEqualTo(1);
+    assertThat(event.get("startSeconds").asDouble()).isCloseTo(7, within(0.1));
+    assertThat(event.get("peakDbfs").asDouble()).isCloseTo(-1.94, within(0.2));
+    assertThat(Run.keys(event))
+        .containsExactly("startSeconds", "durationSeconds", "peakDbfs", "riseDb");
+    String said = Run.of("measure", "noise", file()).out();
+    assertThat(said).contains("hum of 50 Hz mains", "tone at 1000 Hz", "intrusion at 7.0 s");
+  }
+
+  @Test
   void clippingAndOffsetAreCounted() {
     Random random = new Random(2);
     double[] x = new double[96_000];

@@ -21,18 +21,18 @@ final class ClipCounter {
   void add(double[] block, int count) {
     for (int i = 0; i < count; i++) {
       double x = block[i];
-      int now = x >= top ? 1 : x <= -top ? -1 : 0;
-      if (now != 0 && now == sign) {
-        run++;
-        if (run == SHORTEST_RUN) {
-          runs++;
-          samples += SHORTEST_RUN;
-        } else if (run > SHORTEST_RUN) {
-          samples++;
-        }
-      } else {
-        sign = now;
-        run = now == 0 ? 0 : 1;
+      if (x < top && x > -top) { // nearly all of them
+        run = 0;
+        continue;
+      }
+      int now = x > 0 ? 1 : -1;
+      run = run > 0 && now == sign ? run + 1 : 1;
+      sign = now;
+      if (run == SHORTEST_RUN) {
+        runs++;
+        samples += SHORTEST_RUN;
+      } else if (run > SHORTEST_RUN) {
+        samples++;
       }
     }
   }

@@ -34,6 +34,7 @@ public final class NoiseMeter {
   private final OctaveBank bank;
   private final List<FastLevel> octaveLevels = new ArrayList<>();
   private final ClipCounter clips;
+  private final Intrusions intrusions;
   private final double[] weighted = new double[BLOCK];
   private double sum;
   private double squares;
@@ -50,6 +51,7 @@ public final class NoiseMeter {
       octaveLevels.add(new FastLevel(bank.rateHz(i)));
     }
     clips = new ClipCounter(largestAmplitude);
+    intrusions = new Intrusions(sampleRateHz);
   }
 
   /**
@@ -107,6 +109,7 @@ public final class NoiseMeter {
   private void addLevels(double[] block, int length) {
     aWeighting.filter(block, weighted, length);
     aLevel.add(weighted, length);
+    intrusions.add(weighted, block, length);
     for (int i = 0; i < length; i++) {
       sum += block[i];
       squares += block[i] * block[i];
@@ -140,6 +143,7 @@ public final class NoiseMeter {
                     b.nominalHz(), level(spectrum.meanSquare(b), enough), OptionalDouble.empty()))
             .toList();
     double mean = count == 0 ? 0 : sum / count;
+    List<Tone> tones = Tones.find(spectrum.toneSpectrum(), spectrum.binHz());
     return new NoiseReport(
         count / sampleRateHz,
         sampleRateHz,
@@ -153,7 +157,10 @@ public final class NoiseMeter {
         octaves,
         thirds,
         mean,
-        clips.samples());
+        clips.samples(),
+        tones,
+        Tones.hum(tones),
+        enough ? intrusions.find() : List.of());
   }
 
   /** A level, where there is sound to have one: under 1e-22 only rounding is left. */

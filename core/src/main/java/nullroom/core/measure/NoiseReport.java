@@ -26,6 +26,9 @@ import nullroom.core.acoustics.Octave;
  * @param thirds 25 Hz up
  * @param dcOffset mean, full scale is 1
  * @param clippedSamples samples in clipped runs
+ * @param tones steady tones, by frequency; none are looked for in less than 1.4 s
+ * @param mains hum from the mains, where there is one
+ * @param intrusions what rose over the background, by time
  */
 public record NoiseReport(
     double seconds,
@@ -40,7 +43,10 @@ public record NoiseReport(
     List<BandLevel> octaves,
     List<BandLevel> thirds,
     double dcOffset,
-    long clippedSamples) {
+    long clippedSamples,
+    List<Tone> tones,
+    Optional<MainsHum> mains,
+    List<Intrusion> intrusions) {
 
   private static final double EMPTY_BAND_DBFS = -220;
 

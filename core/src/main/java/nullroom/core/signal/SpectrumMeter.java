@@ -32,6 +32,9 @@ public final class SpectrumMeter {
   private final double[] ring;
   private final double[] work;
   private final double[] energy;
+  private final double[] hann;
+  private final double hannWeight;
+  private int blocks;
   private final int fade;
   private int filled;
   private double weights;
@@ -47,6 +50,13 @@ public final class SpectrumMeter {
     ring = new double[fft.size()];
     work = new double[fft.size()];
     energy = new double[fft.size() / 2 + 1];
+    hann = new double[energy.length];
+    double sum = 0;
+    for (int i = 0; i < window.length; i++) {
+      double w = window[i] * (0.5 - 0.5 * Math.cos(2 * Math.PI * i / window.length));
+      sum += w * w;
+    }
+    hannWeight = sum;
   }
 
   /** Flat between fades whose squares add up to 1 with their mirror image (known from Vorbis). */
@@ -110,6 +120,37 @@ public final class SpectrumMeter {
     Arrays.fill(work, under.length, work.length, 0);
     fft.forward(work);
     fft.addEnergy(work, energy);
+    if (under == window) {
+      addHann();
+    }
+  }
+
+  /** A Hann window in time is this sum of neighbours in frequency; it keeps tones narrow. */
+  private void addHann() {
+    blocks++;
+    double scale = 2.0 / fft.size();
+    for (int k = 2; k < hann.length - 2; k++) {
+      double re = work[2 * k] / 2 - (work[2 * k - 2] + work[2 * k + 2]) / 4;
+      double im = work[2 * k + 1] / 2 - (work[2 * k - 1] + work[2 * k + 3]) / 4;
+      hann[k] += (re * re + im * im) * scale;
+    }
+  }
+
+  /**
+   * Mean square per bin under a Hann window, as tones are looked for in it; empty where the stream
+   * was shorter than one block. Bin k lies at k times {@link #binHz()}.
+   */
+  public double[] toneSpectrum() {
+    double[] power = blocks == 0 ? new double[0] : hann.clone();
+    for (int k = 0; k < power.length; k++) {
+      power[k] /= blocks * hannWeight;
+    }
+    return power;
+  }
+
+  /** Distance of two bins. */
+  public double binHz() {
+    return sampleRateHz / fft.size();
   }
 
   /** Ends the stream; nothing may be added afterwards. */
