@@ -85,6 +85,27 @@ class StationModelsTest {
   }
 
   @Test
+  void listenNamesTheHumTheToneAndTheKnock() {
+    ListenModel model = Fx.on(() -> new ListenModel(desk));
+    java.util.Random random = new java.util.Random(9);
+    double[] x = new double[48_000 * 12];
+    for (int i = 0; i < x.length; i++) {
+      double t = i / 48_000.0;
+      x[i] =
+          1e-4 * random.nextGaussian()
+              + 3e-4 * Math.sin(2 * Math.PI * 50 * t)
+              + 1e-4 * Math.sin(2 * Math.PI * 730 * t);
+    }
+    x[48_000 * 5] = 0.3;
+    Path file = folder.resolve("hum.wav");
+    nullroom.io.audio.WavWriter.writeFloat(file, new nullroom.core.signal.Samples(x, 48_000));
+    after(() -> model.open(file));
+    assertThat(words(model.say().meaning()))
+        .contains("hums with the 50 Hz mains", "tone at 730 Hz", "One sound broke in");
+    assertThat(desk.session().folder().load()).isEqualTo(desk.session().book());
+  }
+
+  @Test
   void ringPredictsFirstAndKnowsAfterClapping() {
     RingModel model = Fx.on(() -> new RingModel(desk));
     assertThat(words(model.say().answer())).startsWith("Yes").contains("predicted");

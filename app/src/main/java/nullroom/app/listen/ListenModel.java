@@ -1,11 +1,16 @@
 package nullroom.app.listen;
 
 import java.nio.file.Path;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.Locale;
 import java.util.Optional;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.Say;
 import nullroom.core.acoustics.Bands;
+import nullroom.core.measure.Intrusion;
+import nullroom.core.measure.MainsHum;
+import nullroom.core.measure.Tone;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.io.book.NoiseMeasurement;
@@ -88,18 +93,55 @@ public final class ListenModel {
         .noise()
         .map(n ->
             String.format(
-                Locale.ROOT,
-                "%.0f dBA, NC-%d decided at %s Hz. %s %s. Bars under the quiet line are no trouble; a bar that"
-                    + " reaches it is what a listener hears in the pauses.",
-                n.laeqDbSpl(),
-                n.nc(),
-                n.ncBandHz() >= 1000
-                    ? Math.round(n.ncBandHz() / 1000) + "k"
-                    : Math.round(n.ncBandHz()),
-                Desk.howKnown(n.sound()),
-                n.taken().replace('T', ' ')))
+                    Locale.ROOT,
+                    "%.0f dBA, NC-%d decided at %s Hz. %s %s. Bars under the quiet line are no trouble; a bar that"
+                        + " reaches it is what a listener hears in the pauses.",
+                    n.laeqDbSpl(),
+                    n.nc(),
+                    n.ncBandHz() >= 1000
+                        ? Math.round(n.ncBandHz() / 1000) + "k"
+                        : Math.round(n.ncBandHz()),
+                    Desk.howKnown(n.sound()),
+                    n.taken().replace('T', ' '))
+                + found(n))
         .orElse(
             "Switch off what you can, keep still, and listen for ten seconds, or drop a recording of the quiet room here.");
+  }
+
+  /** What stands out of the noise, each with where to look for it. */
+  private static String found(NoiseMeasurement n) {
+    StringBuilder found = new StringBuilder();
+    MainsHum.among(n.tones())
+        .ifPresent(hum ->
+            found.append(
+                String.format(
+                    Locale.ROOT,
+                    " It hums with the %.0f Hz mains, %.0f dB over the noise around: try another socket, a shorter or balanced"
+                        + " cable, no dimmer.",
+                    hum.fundamentalHz(),
+                    hum.prominenceDb())));
+    n.tones().stream()
+        .filter(t -> !t.mains())
+        .max(Comparator.comparingDouble(Tone::prominenceDb))
+        .ifPresent(t ->
+            found.append(
+                String.format(
+                    Locale.ROOT,
+                    " A tone at %.0f Hz stands out by %.0f dB: look for a fan, a pump or a charger.",
+                    t.frequencyHz(),
+                    t.prominenceDb())));
+    if (!n.intrusions().isEmpty()) {
+      Intrusion worst =
+          Collections.max(n.intrusions(), Comparator.comparingDouble(Intrusion::riseDb));
+      found.append(
+          String.format(
+              Locale.ROOT,
+              " %s broke in, the worst after %.1f s by %.0f dB: listen again without it.",
+              n.intrusions().size() == 1 ? "One sound" : n.intrusions().size() + " sounds",
+              worst.startSeconds(),
+              worst.riseDb()));
+    }
+    return found.toString();
   }
 
   private String sayFigure() {

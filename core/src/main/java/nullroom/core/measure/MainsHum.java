@@ -1,6 +1,7 @@
 package nullroom.core.measure;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Hum from the mains: tones at multiples of about 50 or 60 Hz.
@@ -11,4 +12,10 @@ import java.util.List;
  * @param prominenceDb of the most prominent of them
  */
 public record MainsHum(
-    double fundamentalHz, List<Double> harmonicsHz, double levelDbfs, double prominenceDb) {}
+    double fundamentalHz, List<Double> harmonicsHz, double levelDbfs, double prominenceDb) {
+
+  /** The hum among tones found in one sound, where there is one. */
+  public static Optional<MainsHum> among(List<Tone> tones) {
+    return Tones.hum(tones);
+  }
+}

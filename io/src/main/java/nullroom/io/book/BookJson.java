@@ -6,6 +6,8 @@ import java.util.OptionalDouble;
 import java.util.function.Function;
 import nullroom.core.Trouble;
 import nullroom.core.measure.DecayReport;
+import nullroom.core.measure.Intrusion;
+import nullroom.core.measure.Tone;
 import nullroom.core.predict.Goal;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -57,7 +59,28 @@ final class BookJson {
         f.required("laeqDbSpl").number(),
         f.required("octaveDbSpl").bands(),
         (int) f.required("nc").number(),
-        f.required("ncBandHz").number());
+        f.required("ncBandHz").number(),
+        f.elements("tones").stream().map(BookJson::tone).toList(),
+        f.elements("intrusions").stream().map(BookJson::intrusion).toList());
+  }
+
+  private static Tone tone(Field f) {
+    return new Tone(
+        f.required("frequencyHz").number(),
+        f.required("levelDbfs").number(),
+        f.required("prominenceDb").number(),
+        f.required("kind")
+            .oneOf(
+                k -> Optional.of(k.equals("mains")).filter(m -> m || k.equals("tone")),
+                "mains, tone"));
+  }
+
+  private static Intrusion intrusion(Field f) {
+    return new Intrusion(
+        f.required("startSeconds").number(),
+        f.required("durationSeconds").number(),
+        f.required("peakDbfs").number(),
+        f.required("riseDb").number());
   }
 
   private static DecayMeasurement decay(Field f) {
@@ -109,6 +132,24 @@ final class BookJson {
     out.put("sound", n.sound()).put("taken", n.taken()).put("laeqDbSpl", n.laeqDbSpl());
     out.set("octaveDbSpl", RoomJson.numbers(n.octaveDbSpl().toArray()));
     out.put("nc", n.nc()).put("ncBandHz", n.ncBandHz());
+    ArrayNode tones = out.putArray("tones");
+    for (Tone t : n.tones()) {
+      tones
+          .addObject()
+          .put("frequencyHz", t.frequencyHz())
+          .put("levelDbfs", t.levelDbfs())
+          .put("prominenceDb", t.prominenceDb())
+          .put("kind", t.mains() ? "mains" : "tone");
+    }
+    ArrayNode intrusions = out.putArray("intrusions");
+    for (Intrusion i : n.intrusions()) {
+      intrusions
+          .addObject()
+          .put("startSeconds", i.startSeconds())
+          .put("durationSeconds", i.durationSeconds())
+          .put("peakDbfs", i.peakDbfs())
+          .put("riseDb", i.riseDb());
+    }
   }
 
   private static void write(DecayMeasurement d, ObjectNode out) {

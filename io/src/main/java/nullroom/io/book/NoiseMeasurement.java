@@ -1,12 +1,15 @@
 package nullroom.io.book;
 
+import java.util.List;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.NoiseRating;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.measure.Intrusion;
 import nullroom.core.measure.NoiseMeter;
 import nullroom.core.measure.NoiseReport;
+import nullroom.core.measure.Tone;
 import nullroom.core.predict.Heard;
 import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
@@ -20,9 +23,23 @@ import nullroom.core.signal.Samples;
  * @param octaveDbSpl octave levels
  * @param nc noise criterion
  * @param ncBandHz the octave that decides it
+ * @param tones steady tones in it, by frequency
+ * @param intrusions what rose over the background, by time
  */
 public record NoiseMeasurement(
-    String sound, String taken, double laeqDbSpl, Bands octaveDbSpl, int nc, double ncBandHz) {
+    String sound,
+    String taken,
+    double laeqDbSpl,
+    Bands octaveDbSpl,
+    int nc,
+    double ncBandHz,
+    List<Tone> tones,
+    List<Intrusion> intrusions) {
+
+  public NoiseMeasurement {
+    tones = List.copyOf(tones);
+    intrusions = List.copyOf(intrusions);
+  }
 
   /**
    * Measures the quiet room from a recording through the microphone that {@code heard} describes,
@@ -40,7 +57,14 @@ public record NoiseMeasurement(
     Bands room = heard.roomNoiseBehind(atMicrophone);
     NoiseRating nc = NoiseRating.nc(room);
     return new NoiseMeasurement(
-        sound, taken, Octave.aWeightedSum(room), room, nc.rating(), nc.decidingBandHz());
+        sound,
+        taken,
+        Octave.aWeightedSum(room),
+        room,
+        nc.rating(),
+        nc.decidingBandHz(),
+        report.tones(),
+        report.intrusions());
   }
 
   private static String why(NoiseReport report) {
