@@ -88,19 +88,21 @@ public final class ListenModel {
     return String.format(Locale.ROOT, amount < 2 ? "%.1f dB" : "%.0f dB", amount);
   }
 
+  private static String band(double hz) {
+    return hz >= 1000 ? Math.round(hz / 1000) + " kHz" : Math.round(hz) + " Hz";
+  }
+
   private String sayMeaning() {
     return book()
         .noise()
         .map(n ->
             String.format(
                     Locale.ROOT,
-                    "%.0f dBA, NC-%d decided at %s Hz. %s %s. Bars under the quiet line are no trouble; a bar that"
+                    "%.0f dBA, NC-%d decided at %s. %s %s. Bars under the quiet line are no trouble; a bar that"
                         + " reaches it is what a listener hears in the pauses.",
                     n.laeqDbSpl(),
                     n.nc(),
-                    n.ncBandHz() >= 1000
-                        ? Math.round(n.ncBandHz() / 1000) + "k"
-                        : Math.round(n.ncBandHz()),
+                    band(n.ncBandHz()),
                     Desk.howKnown(n.sound()),
                     n.taken().replace('T', ' '))
                 + found(n))
