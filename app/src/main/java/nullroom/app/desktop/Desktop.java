@@ -84,7 +84,8 @@ public final class Desktop {
     return "Null Room: " + book.name();
   }
 
-  static RoomBook newBook(Room room) {
+  /** A book about a room in which nothing was measured yet. */
+  public static RoomBook newBook(Room room) {
     return new RoomBook(
         room.name(), Goal.SPOKEN_ON_CAMERA, room, Optional.empty(), Optional.empty());
   }

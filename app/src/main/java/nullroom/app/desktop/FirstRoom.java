@@ -21,10 +21,11 @@ import nullroom.core.room.Talker;
  * The room a new book starts from: an ordinary bedroom, 4 by 3 by 2.4 m, to be changed to the
  * user's own.
  */
-final class FirstRoom {
+public final class FirstRoom {
   private FirstRoom() {}
 
-  static Room room() {
+  /** The room. */
+  public static Room room() {
     Point lips = new Point(1.4, 1.5, 1.3);
     Point capsule = new Point(1.9, 1.5, 1.3);
     MicrophoneType type = MicrophoneType.ALL.get(2);

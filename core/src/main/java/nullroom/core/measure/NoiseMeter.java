@@ -143,7 +143,6 @@ public final class NoiseMeter {
                     b.nominalHz(), level(spectrum.meanSquare(b), enough), OptionalDouble.empty()))
             .toList();
     double mean = count == 0 ? 0 : sum / count;
-    List<Tone> tones = Tones.find(spectrum.toneSpectrum(), spectrum.binHz());
     return new NoiseReport(
         count / sampleRateHz,
         sampleRateHz,
@@ -158,8 +157,7 @@ public final class NoiseMeter {
         thirds,
         mean,
         clips.samples(),
-        tones,
-        Tones.hum(tones),
+        Tones.find(spectrum.toneSpectrum(), spectrum.binHz()),
         enough ? intrusions.find() : List.of());
   }
 

@@ -27,7 +27,6 @@ import nullroom.core.acoustics.Octave;
  * @param dcOffset mean, full scale is 1
  * @param clippedSamples samples in clipped runs
  * @param tones steady tones, by frequency; none are looked for in less than 1.4 s
- * @param mains hum from the mains, where there is one
  * @param intrusions what rose over the background, by time
  */
 public record NoiseReport(
@@ -45,13 +44,17 @@ public record NoiseReport(
     double dcOffset,
     long clippedSamples,
     List<Tone> tones,
-    Optional<MainsHum> mains,
     List<Intrusion> intrusions) {
 
   private static final double EMPTY_BAND_DBFS = -220;
 
   /** The level of a band; {@code l90Dbfs} only for octaves. */
   public record BandLevel(double centreHz, OptionalDouble leqDbfs, OptionalDouble l90Dbfs) {}
+
+  /** Hum from the mains, where the tones hold one. */
+  public Optional<MainsHum> mains() {
+    return MainsHum.among(tones);
+  }
 
   /** NC of the octaves, where all from 63 Hz to 8 kHz are there. */
   public Optional<NoiseRating> nc(double fullScaleDbSpl) {
