@@ -70,7 +70,7 @@ public final class Composition {
     Inputs inputs = new Inputs(() -> simulated.apply(session.book()));
     if (ownInputs) {
       // once the window stands: looking for inputs loads what it could be waiting for
-      Platform.runLater(() -> inputs.look(background, JavaSoundDevice::list, true));
+      Platform.runLater(() -> inputs.look(background, JavaSoundDevice::list));
     }
     Desk desk = new Desk(session, work, inputs, Clock.systemDefaultZone());
     listen = new ListenModel(desk);

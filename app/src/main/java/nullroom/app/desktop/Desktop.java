@@ -65,7 +65,13 @@ public final class Desktop {
       Toolkit.start();
       Desktop desktop = new Desktop();
       desktop.run(() -> {
-        Stage stage = Toolkit.show("Null Room", Look.scene(Start.preparing(), WIDTH, HEIGHT));
+        Stage stage =
+            Toolkit.show(
+                "Null Room",
+                Look.scene(
+                    Start.preparing("Recording its quiet and its claps, then measuring both …"),
+                    WIDTH,
+                    HEIGHT));
         desktop.begin(stage, new Start.Choice.Demo());
         return stage;
       });
@@ -104,19 +110,7 @@ public final class Desktop {
 
   private void begin(Stage stage, Start.Choice choice) {
     switch (choice) {
-      case Start.Choice.Demo demo ->
-          Thread.ofVirtual()
-              .start(() -> {
-                Path folder = Home.temporary("nullroom-demo-");
-                RoomBook book = DemoBook.create(folder);
-                Platform.runLater(() -> {
-                  Composition loft =
-                      new Composition(new BookFolder(folder), book, DemoBook::device, false);
-                  window = loft;
-                  stage.setScene(loft.scene(WIDTH, HEIGHT));
-                  stage.setTitle(title(book));
-                });
-              });
+      case Start.Choice.Demo demo -> Thread.ofVirtual().start(() -> makeDemo(stage));
       case Start.Choice.NewRoom(double length, double width, double height) ->
           openOwn(
               stage,
@@ -125,6 +119,21 @@ public final class Desktop {
       case Start.Choice.Recording(Path file) ->
           openOwn(stage, new BookFolder(home.fresh()), newBook(FirstRoom.room()))
               .open(Station.ROOM, file);
+    }
+  }
+
+  private void makeDemo(Stage stage) {
+    try {
+      Path folder = Home.temporary("nullroom-demo-");
+      RoomBook book = DemoBook.create(folder);
+      Platform.runLater(() -> {
+        Composition loft = new Composition(new BookFolder(folder), book, DemoBook::device, false);
+        window = loft;
+        stage.setScene(loft.scene(WIDTH, HEIGHT));
+        stage.setTitle(title(book));
+      });
+    } catch (Trouble e) {
+      Platform.runLater(() -> stage.setScene(Look.scene(Start.preparing(e.line()), WIDTH, HEIGHT)));
     }
   }
 

@@ -1,7 +1,6 @@
 package nullroom.app.desktop;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
@@ -71,7 +70,8 @@ record Home(Path folder) {
     try {
       return Files.createTempDirectory(prefix);
     } catch (IOException e) {
-      throw new UncheckedIOException(e);
+      throw new Trouble.BadFile(
+          System.getProperty("java.io.tmpdir", ""), "cannot hold a new folder: " + e.getMessage());
     }
   }
 }

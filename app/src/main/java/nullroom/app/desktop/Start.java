@@ -55,11 +55,11 @@ final class Start {
     });
   }
 
-  /** Shown while the demo's recordings are made. */
-  static Parent preparing() {
+  /** Shown while the demo's recordings are made, or where they could not be. */
+  static Parent preparing(String words) {
     Label question = new Label("The loft over the bakery");
     question.getStyleClass().add("question");
-    Label answer = new Label("Recording its quiet and its claps, then measuring both …");
+    Label answer = new Label(words);
     answer.getStyleClass().add("answer");
     VBox box = new VBox(question, answer);
     box.getStyleClass().addAll("root-pane", "paper", "start");

@@ -42,18 +42,17 @@ public final class Inputs {
   }
 
   /**
-   * Looks for inputs of this computer.
+   * Looks for inputs of this computer; the first one found is chosen.
    *
    * @param look may take its time; not on the FX thread
-   * @param take whether the first one found is chosen
    */
-  public void look(Executor executor, Supplier<List<AudioDevice>> look, boolean take) {
+  public void look(Executor executor, Supplier<List<AudioDevice>> look) {
     executor.execute(() -> {
       List<Input> found =
           look.get().stream().map(device -> new Input(device.name(), false, () -> device)).toList();
       Platform.runLater(() -> {
         all.addAll(found);
-        if (take && !found.isEmpty()) {
+        if (!found.isEmpty()) {
           chosen.set(found.getFirst());
         }
       });
