@@ -28,5 +28,5 @@ if errorlevel 1 (
 )
 echo built> "%root%app\target\.built"
 :start
-"%java%" --enable-native-access=javafx.graphics %NULLROOM_JAVA_OPTS% -p "%app%" -m nullroom.app/nullroom.app.Main %*
+"%java%" --enable-native-access=javafx.graphics,org.bytedeco.javacpp,org.bytedeco.ffmpeg --add-modules=ALL-MODULE-PATH %NULLROOM_JAVA_OPTS% -p "%app%" -m nullroom.app/nullroom.app.Main %*
 exit /b %errorlevel%

@@ -5,6 +5,8 @@ module nullroom.io {
   requires static transitive org.jspecify;
   requires transitive nullroom.core;
   requires java.desktop;
+  requires org.bytedeco.ffmpeg;
+  requires org.bytedeco.javacpp;
   requires transitive tools.jackson.databind;
 
   exports nullroom.io.audio;

@@ -24,7 +24,9 @@ final class MeasureCommand implements Runnable {
 
   /** What every measurement of a file takes. */
   static final class Input {
-    @Parameters(paramLabel = "FILE", description = "WAV or AIFF file")
+    @Parameters(
+        paramLabel = "FILE",
+        description = "sound file: WAV, AIFF, FLAC, Ogg, Opus, MP3, or the sound of M4A, MP4, MOV")
     Path file = Path.of("");
 
     @Option(names = "--json", description = "print one JSON object")

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.concurrent.Callable;
 import nullroom.core.acoustics.Decibels;
 import nullroom.core.measure.NoiseMeter;
@@ -48,7 +49,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
     List<TakeLevel> channels;
     List<String> warnings;
     double rate;
-    int bits;
+    OptionalInt bits;
     try (SoundFile sound = SoundFile.open(input.file)) {
       MeasureNoiseCommand.checkChannel(input, sound);
       channels = TakeLevel.measure(sound);
@@ -67,7 +68,9 @@ final class MeasureLevelCommand implements Callable<Integer> {
       JsonOut out = new JsonOut();
       out.put("durationSeconds", seconds);
       out.put("sampleRateHz", rate);
-      out.put("bitDepth", bits);
+      out.put(
+          "bitDepth",
+          bits.isPresent() ? OptionalDouble.of(bits.getAsInt()) : OptionalDouble.empty());
       out.all(figures(top));
       out.array(
           "channels",

@@ -20,7 +20,23 @@ public final class FilePick {
           .getExtensionFilters()
           .addAll(
               new FileChooser.ExtensionFilter(
-                  "Sound (WAV, AIFF)", "*.wav", "*.WAV", "*.aif", "*.aiff"),
+                  "Sound and film",
+                  "*.wav",
+                  "*.WAV",
+                  "*.aif",
+                  "*.aiff",
+                  "*.flac",
+                  "*.ogg",
+                  "*.opus",
+                  "*.mp3",
+                  "*.MP3",
+                  "*.m4a",
+                  "*.M4A",
+                  "*.aac",
+                  "*.mp4",
+                  "*.MP4",
+                  "*.mov",
+                  "*.MOV"),
               new FileChooser.ExtensionFilter("All files", "*.*"));
       File file = chooser.showOpenDialog(button.getScene().getWindow());
       if (file != null) {

@@ -106,7 +106,7 @@ final class Start {
     VBox way =
         way(
             "I have a recording",
-            "A few claps with silence between, or the room while nobody speaks: WAV or AIFF, dropped here or opened. The file"
+            "A few claps with silence between, or the room while nobody speaks: any sound file or film, dropped here or opened. The file"
                 + " itself is not changed.");
     way.getChildren().add(FilePick.button(file -> onChoice.accept(new Choice.Recording(file))));
     return way;

@@ -41,7 +41,7 @@ public final class ListenView {
     listen.getStyleClass().add("action");
     listen.setOnAction(e -> model.listen());
     listen.disableProperty().bind(desk.work().runningProperty());
-    Label hint = new Label("or drop a WAV of the quiet room");
+    Label hint = new Label("or drop a recording of the quiet room");
     hint.getStyleClass().add("soft");
     HBox controls = new HBox(listen, FilePick.button(model::open), hint);
     controls.getStyleClass().add("row");

@@ -56,7 +56,7 @@ class BadInputTest {
   void textRenamed() throws IOException {
     refused(
         Files.writeString(folder.resolve("text.wav"), "It was a quiet room.\n".repeat(200)),
-        "no WAV or AIFF");
+        "no sound file that can be read");
   }
 
   @Test

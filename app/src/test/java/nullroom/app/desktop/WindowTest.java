@@ -109,7 +109,7 @@ class WindowTest {
     waitForWork(window);
     assertThat(onFx(() -> ((Label) scene.lookup("#trouble")).getText()))
         .contains("diary.wav")
-        .contains("no WAV or AIFF");
+        .contains("no sound file that can be read");
     assertThat(onFx(() -> window.session().book())).isEqualTo(made);
     window.close();
   }

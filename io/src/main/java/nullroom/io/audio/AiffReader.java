@@ -3,6 +3,7 @@ package nullroom.io.audio;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Set;
 import javax.sound.sampled.AudioFormat;
 import javax.sound.sampled.AudioInputStream;
 import javax.sound.sampled.AudioSystem;
@@ -11,17 +12,26 @@ import nullroom.core.Trouble;
 
 /** AIFF and AIFF-C with plain samples, through javax.sound.sampled. */
 final class AiffReader {
+  private static final Set<AudioFormat.Encoding> PLAIN =
+      Set.of(
+          AudioFormat.Encoding.PCM_SIGNED,
+          AudioFormat.Encoding.PCM_UNSIGNED,
+          AudioFormat.Encoding.PCM_FLOAT);
+
   private AiffReader() {}
 
-  static SoundFile open(Path file) throws IOException {
+  static SoundStream open(Path file) throws IOException {
     AudioInputStream stream;
     try {
       stream = AudioSystem.getAudioInputStream(file.toFile());
     } catch (UnsupportedAudioFileException e) {
-      throw new Trouble.BadFile(
-          file.toString(), "starts like an AIFF file but cannot be read as one");
+      throw new UnknownCoding("AIFF that is not plain");
     }
     AudioFormat f = stream.getFormat();
+    if (!PLAIN.contains(f.getEncoding())) {
+      stream.close();
+      throw new UnknownCoding("AIFF " + f.getEncoding());
+    }
     if (f.getChannels() < 1
         || f.getChannels() > SoundFile.MOST_CHANNELS
         || !(f.getSampleRate() >= SoundFile.LOWEST_RATE_HZ
@@ -37,13 +47,12 @@ final class AiffReader {
             (f.getSampleSizeInBits() + 7) / 8 * 8,
             f.getSampleSizeInBits(),
             kind(f));
-    return new SoundFile(
-        file.toString(),
+    return new PcmStream(
         format,
-        new SoundFile.ByteReader() {
+        new PcmStream.ByteReader() {
           @Override
-          public int read(byte[] buffer) throws IOException {
-            return stream.readNBytes(buffer, 0, buffer.length);
+          public int read(byte[] buffer, int count) throws IOException {
+            return stream.readNBytes(buffer, 0, count);
           }
 
           @Override

@@ -7,8 +7,9 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalInt;
+import java.util.Set;
 import nullroom.core.Trouble;
 import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
@@ -26,28 +27,16 @@ public final class SoundFile implements SampleSource, AutoCloseable {
 
   private static final int BLOCK_FRAMES = 1 << 15;
 
+  /** How files begin whose first bytes are letters; the others begin with bytes that are none. */
+  private static final Set<String> COMPRESSED = Set.of("fLaC", "OggS", "caff", "riff");
+
   private final String name;
-  private final SampleFormat format;
-  private final ByteReader bytes;
-  private final byte[] buffer;
-  private final List<String> warnings;
+  private final SoundStream stream;
   private long frames;
 
-  SoundFile(String name, SampleFormat format, ByteReader bytes, List<String> warnings) {
+  private SoundFile(String name, SoundStream stream) {
     this.name = name;
-    this.format = format;
-    this.bytes = bytes;
-    this.buffer = new byte[BLOCK_FRAMES * format.frameBytes()];
-    this.warnings = new ArrayList<>(warnings);
-  }
-
-  /** Where the sample bytes come from. */
-  interface ByteReader extends AutoCloseable {
-    /** Fills the buffer as far as the sound goes; returns bytes read, 0 at the end. */
-    int read(byte[] buffer) throws IOException;
-
-    @Override
-    void close() throws IOException;
+    this.stream = stream;
   }
 
   /**
@@ -61,18 +50,11 @@ public final class SoundFile implements SampleSource, AutoCloseable {
       if (Files.isDirectory(file)) {
         throw new Trouble.BadFile(file.toString(), "is a folder, not a sound file");
       }
-      String magic = magic(file);
-      return switch (magic) {
-        case "RIFF", "RF64", "BW64" -> WavReader.open(file);
-        case "FORM" -> AiffReader.open(file);
-        case "" -> throw new Trouble.BadFile(file.toString(), "is empty");
-        default ->
-            throw new Trouble.BadFile(
-                file.toString(),
-                "is no WAV or AIFF file (it starts with "
-                    + printable(magic)
-                    + "); convert it to WAV");
-      };
+      return new SoundFile(file.toString(), stream(file, magic(file)));
+    } catch (LinkageError e) {
+      throw new Trouble.BadFile(
+          file.toString(),
+          "needs a decoder that cannot be loaded on this computer; convert it to WAV or AIFF");
     } catch (NoSuchFileException e) {
       throw new Trouble.BadFile(file.toString(), "does not exist");
     } catch (java.nio.file.AccessDeniedException e) {
@@ -90,9 +72,29 @@ public final class SoundFile implements SampleSource, AutoCloseable {
     }
   }
 
-  private static String printable(String magic) {
-    boolean text = magic.chars().allMatch(c -> c >= ' ' && c < 127);
-    return text ? "“" + magic + "”" : "bytes that are no text";
+  private static SoundStream stream(Path file, String magic) throws IOException {
+    try {
+      return switch (magic) {
+        case "RIFF", "RF64", "BW64" -> WavReader.open(file);
+        case "FORM" -> AiffReader.open(file);
+        case "" -> throw new Trouble.BadFile(file.toString(), "is empty");
+        default -> {
+          if (isText(magic) && !COMPRESSED.contains(magic)) {
+            throw new Trouble.BadFile(
+                file.toString(),
+                "is no sound file that can be read (it starts with “" + magic + "”)");
+          }
+          yield CompressedStream.open(file);
+        }
+      };
+    } catch (UnknownCoding e) {
+      return CompressedStream.open(file);
+    }
+  }
+
+  /** Text is refused without waking a decoder. */
+  private static boolean isText(String magic) {
+    return magic.chars().allMatch(c -> c >= ' ' && c < 127 || c == '\n' || c == '\r' || c == '\t');
   }
 
   /** Reads one channel of a whole file, for analyses that need all of it. */
@@ -128,22 +130,22 @@ public final class SoundFile implements SampleSource, AutoCloseable {
 
   @Override
   public double sampleRateHz() {
-    return format.sampleRateHz();
+    return stream.sampleRateHz();
   }
 
   @Override
   public int channels() {
-    return format.channels();
+    return stream.channels();
   }
 
   @Override
   public double largestAmplitude() {
-    return format.largestAmplitude();
+    return stream.largestAmplitude();
   }
 
-  /** Bits of a sample as stored. */
-  public int bitDepth() {
-    return format.validBits();
+  /** Bits of a sample, where the format keeps samples exactly; lossy ones have none. */
+  public OptionalInt bitDepth() {
+    return stream.bitDepth();
   }
 
   /**
@@ -151,28 +153,24 @@ public final class SoundFile implements SampleSource, AutoCloseable {
    * reached.
    */
   public List<String> warnings() {
-    return List.copyOf(warnings);
+    return stream.warnings();
   }
 
   @Override
   public int read(double[][] block) {
-    int want = Math.min(block[0].length, BLOCK_FRAMES) * format.frameBytes();
     try {
-      byte[] target = want == buffer.length ? buffer : new byte[want];
-      int got = bytes.read(target);
-      int count = got / format.frameBytes();
+      int count = stream.read(block);
       if (count == 0) {
         if (frames == 0) {
           throw new Trouble.BadFile(name, "has a header but no samples");
         }
         return -1;
       }
-      format.decode(target, count, block);
       check(block, count);
       frames += count;
       return count;
     } catch (IOException e) {
-      throw new Trouble.BadFile(name, "cannot be read on: " + e.getMessage());
+      throw new Trouble.BadFile(name, "cannot be read on: it " + e.getMessage());
     }
   }
 
@@ -194,7 +192,7 @@ public final class SoundFile implements SampleSource, AutoCloseable {
   @Override
   public void close() {
     try {
-      bytes.close();
+      stream.close();
     } catch (IOException e) {
       throw new Trouble.BadFile(name, "cannot be closed: " + e.getMessage());
     }

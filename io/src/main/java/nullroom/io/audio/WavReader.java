@@ -23,7 +23,7 @@ final class WavReader {
 
   private WavReader() {}
 
-  static SoundFile open(Path file) throws IOException {
+  static SoundStream open(Path file) throws IOException {
     FileChannel channel = FileChannel.open(file);
     try {
       return parse(file.toString(), channel);
@@ -33,7 +33,7 @@ final class WavReader {
     }
   }
 
-  private static SoundFile parse(String name, FileChannel channel) throws IOException {
+  private static SoundStream parse(String name, FileChannel channel) throws IOException {
     long size = channel.size();
     List<String> warnings = new ArrayList<>();
     SampleFormat format = null;
@@ -84,7 +84,7 @@ final class WavReader {
     return length;
   }
 
-  private static SampleFormat format(String name, ByteBuffer fmt) {
+  private static SampleFormat format(String name, ByteBuffer fmt) throws UnknownCoding {
     int tag = fmt.getShort(0) & 0xFFFF;
     int channels = fmt.getShort(2) & 0xFFFF;
     double rate = fmt.getInt(4) & UNKNOWN_SIZE;
@@ -110,13 +110,7 @@ final class WavReader {
     boolean pcm = tag == PCM && (bits == 8 || bits == 16 || bits == 24 || bits == 32);
     boolean floating = tag == FLOAT && (bits == 32 || bits == 64);
     if (!pcm && !floating) {
-      throw new Trouble.BadFile(
-          name,
-          "is a WAV file with a coding we do not read (tag "
-              + tag
-              + ", "
-              + bits
-              + " bits); convert it to plain WAV");
+      throw new UnknownCoding("WAV tag " + tag + " of " + bits + " bits");
     }
     if (valid < 1 || valid > bits) {
       valid = bits;
@@ -128,7 +122,7 @@ final class WavReader {
     return new SampleFormat(rate, channels, bits, valid, kind);
   }
 
-  private static SoundFile data(
+  private static SoundStream data(
       String name,
       FileChannel channel,
       SampleFormat format,
@@ -139,15 +133,14 @@ final class WavReader {
       throw new Trouble.BadFile(name, "has a header but no samples");
     }
     long end = from + length - length % format.frameBytes();
-    return new SoundFile(
-        name,
+    return new PcmStream(
         format,
-        new SoundFile.ByteReader() {
+        new PcmStream.ByteReader() {
           private long at = from;
 
           @Override
-          public int read(byte[] buffer) throws IOException {
-            ByteBuffer target = ByteBuffer.wrap(buffer, 0, (int) Math.min(buffer.length, end - at));
+          public int read(byte[] buffer, int count) throws IOException {
+            ByteBuffer target = ByteBuffer.wrap(buffer, 0, (int) Math.min(count, end - at));
             while (target.hasRemaining()) {
               int got = channel.read(target, at);
               if (got < 0) {

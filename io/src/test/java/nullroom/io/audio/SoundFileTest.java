@@ -101,7 +101,7 @@ class SoundFileTest {
     byte[] bytes = Files.readAllBytes(good());
     refuses(folder.resolve("missing.wav"), "does not exist");
     refuses(Files.write(folder.resolve("empty.wav"), new byte[0]), "is empty");
-    refuses(Files.writeString(folder.resolve("text.wav"), "dear diary"), "no WAV or AIFF");
+    refuses(Files.writeString(folder.resolve("text.wav"), "dear diary"), "no sound file");
     refuses(Files.write(folder.resolve("head.wav"), Arrays.copyOf(bytes, 44)), "no samples");
     refuses(folder, "is a folder");
     byte[] channels = bytes.clone();
