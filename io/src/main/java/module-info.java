@@ -12,4 +12,5 @@ module nullroom.io {
   exports nullroom.io.audio;
   exports nullroom.io.book;
   exports nullroom.io.device;
+  exports nullroom.io.survey;
 }

@@ -55,7 +55,7 @@ class StationModelsTest {
 
   @Test
   void listenGuessesFirstAndKnowsAfterListening() {
-    ListenModel model = Fx.on(() -> new ListenModel(desk));
+    ListenModel model = Fx.on(() -> new ListenModel(desk, Runnable::run));
     assertThat(words(model.say().answer())).contains("guess until you listen");
     assertThat(words(model.say().figure())).isEqualTo("not heard yet");
     assertThat(words(model.say().meaning())).contains("listen for ten seconds");
@@ -73,7 +73,7 @@ class StationModelsTest {
 
   @Test
   void aDroppedRecordingIsKeptUnchanged() throws Exception {
-    ListenModel model = Fx.on(() -> new ListenModel(desk));
+    ListenModel model = Fx.on(() -> new ListenModel(desk, Runnable::run));
     after(model::listen);
     Path mine = folder.resolve("my room.wav");
     Files.copy(desk.session().folder().sound("simulated-noise-1.wav"), mine);
@@ -86,7 +86,7 @@ class StationModelsTest {
 
   @Test
   void listenNamesTheHumTheToneAndTheKnock() {
-    ListenModel model = Fx.on(() -> new ListenModel(desk));
+    ListenModel model = Fx.on(() -> new ListenModel(desk, Runnable::run));
     java.util.Random random = new java.util.Random(9);
     double[] x = new double[48_000 * 12];
     for (int i = 0; i < x.length; i++) {
@@ -123,7 +123,7 @@ class StationModelsTest {
 
   @Test
   void aRecordingWithoutClapsChangesNothing() {
-    ListenModel listen = Fx.on(() -> new ListenModel(desk));
+    ListenModel listen = Fx.on(() -> new ListenModel(desk, Runnable::run));
     RingModel model = Fx.on(() -> new RingModel(desk));
     after(listen::listen);
     var before = desk.session().book();
@@ -255,7 +255,7 @@ class StationModelsTest {
   @CsvSource({"SPOKEN_CLOSE", "SUNG_DRY", "SUNG_SOME_ROOM"})
   void everyStationFollowsTheGoal(Goal goal) {
     RingModel ring = Fx.on(() -> new RingModel(desk));
-    ListenModel listen = Fx.on(() -> new ListenModel(desk));
+    ListenModel listen = Fx.on(() -> new ListenModel(desk, Runnable::run));
     Fx.run(() -> desk.session().edit("Change the goal", b -> b.with(goal)));
     String label = goal.label().toLowerCase(java.util.Locale.ROOT);
     assertThat(words(ring.say().answer())).contains(label);

@@ -11,6 +11,7 @@ import nullroom.app.desktop.FirstRoom;
 import nullroom.app.shell.BookSession;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.Inputs;
+import nullroom.app.shell.Live;
 import nullroom.app.shell.Work;
 import nullroom.core.predict.Heard;
 import nullroom.io.book.BookFolder;
@@ -43,6 +44,7 @@ public final class TestBooks {
         session,
         new Work(Runnable::run),
         new Inputs(() -> new SimulatedDevice(Heard.of(session.book().room()), 343.2, 3)),
+        new Live(task -> Thread.ofPlatform().daemon().start(task)),
         CLOCK);
   }
 }

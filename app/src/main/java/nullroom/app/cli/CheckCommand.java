@@ -8,7 +8,10 @@ import java.util.concurrent.Callable;
 import nullroom.core.Trouble;
 import nullroom.io.audio.SoundFile;
 import nullroom.io.book.BookFolder;
+import nullroom.io.book.Listening;
 import nullroom.io.book.RoomBook;
+import nullroom.io.book.Suspect;
+import nullroom.io.survey.SurveyFile;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -31,7 +34,8 @@ final class CheckCommand implements Callable<Integer> {
     try {
       RoomBook book = BookFolder.readBook(path);
       name = book.name();
-      book.noise().ifPresent(n -> checkSound(n.sound(), wrong));
+      sounds(book.listening()).forEach(sound -> checkSound(sound, wrong));
+      book.listening().surveys().forEach(survey -> checkSurvey(survey.file(), wrong));
       book.decay().ifPresent(d -> checkSound(d.sound(), wrong));
     } catch (Trouble e) {
       wrong.add(e.line());
@@ -49,6 +53,31 @@ final class CheckCommand implements Callable<Integer> {
       wrong.forEach(w -> System.err.println("nullroom: " + w));
     }
     return wrong.isEmpty() ? 0 : 1;
+  }
+
+  private static List<String> sounds(Listening listening) {
+    List<String> sounds = new ArrayList<>();
+    listening.noise().ifPresent(n -> sounds.add(n.sound()));
+    listening.spots().forEach(spot -> sounds.add(spot.sound()));
+    for (Suspect suspect : listening.suspects()) {
+      suspect.on().ifPresent(on -> sounds.add(on.sound()));
+      suspect.off().ifPresent(off -> sounds.add(off.sound()));
+    }
+    return sounds.stream().distinct().toList();
+  }
+
+  private void checkSurvey(String name, List<String> wrong) {
+    if (!Files.isDirectory(path)) {
+      return;
+    }
+    try {
+      int torn = SurveyFile.read(new BookFolder(path).survey(name)).torn();
+      if (torn > 0) {
+        wrong.add(name + ": " + torn + " rows cannot be read; the others are whole");
+      }
+    } catch (Trouble e) {
+      wrong.add(e.line());
+    }
   }
 
   private void checkSound(String name, List<String> wrong) {

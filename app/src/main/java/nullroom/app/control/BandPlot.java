@@ -8,10 +8,11 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.TextAlignment;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.signal.Band;
 
 /**
- * Bars over the eight octaves, side by side for several series, with a stepped line or a band to
- * hold them against.
+ * Bars over bands, the eight octaves unless others are given, side by side for several series, with
+ * a stepped line or a band to hold them against.
  */
 public final class BandPlot extends PlotPane {
   /** How a figure was come by; decides its pattern everywhere. */
@@ -31,18 +32,22 @@ public final class BandPlot extends PlotPane {
    *
    * @param label in the legend
    * @param origin decides the pattern
-   * @param figures one per octave; NaN leaves the place empty
+   * @param figures one per band; NaN leaves the place empty
    * @param emphasis style of the bars: now, before or noise
    */
   public record Series(String label, Origin origin, double[] figures, String emphasis) {}
 
-  /** A line across the octaves, or with {@code low} a band between two. */
+  /** A line across the bands, or with {@code low} a band between two. */
   public record Reference(String label, double[] high, Optional<double[]> low) {}
+
+  /** In slots narrower than this only every third name fits. */
+  private static final double LEAST_LABEL = 34;
 
   private static final double LEFT = 44;
   private static final double BOTTOM = 26;
   private static final double TOP = 24;
 
+  private final List<Band> bands;
   private final String axisLabel;
   private final DoubleFunction<String> format;
   private List<Series> series = List.of();
@@ -51,9 +56,15 @@ public final class BandPlot extends PlotPane {
   private double to;
   private double step;
 
-  /** An empty plot with an axis. */
+  /** An empty plot of octaves with an axis. */
   public BandPlot(String axisLabel, DoubleFunction<String> format) {
+    this(axisLabel, format, Octave.ALL);
+  }
+
+  /** An empty plot of any bands with an axis. */
+  public BandPlot(String axisLabel, DoubleFunction<String> format, List<Band> bands) {
     super("band-plot");
+    this.bands = List.copyOf(bands);
     this.axisLabel = axisLabel;
     this.format = format;
     setAxis(0, 60, 10);
@@ -81,26 +92,28 @@ public final class BandPlot extends PlotPane {
 
   @Override
   protected void draw(double width, double height) {
-    double slot = (width - LEFT - 8) / Octave.COUNT;
+    double slot = (width - LEFT - 8) / bands.size();
     for (double tick = from; tick <= to + 1e-9; tick += step) {
       line(LEFT, y(tick, height), width - 8, y(tick, height), "grid");
       text(format.apply(tick), LEFT - 6, y(tick, height), TextAlignment.RIGHT, "axis");
     }
     reference.ifPresent(r -> drawBandBehind(r, slot, height));
-    for (int i = 0; i < Octave.COUNT; i++) {
+    for (int i = 0; i < bands.size(); i++) {
       double x = LEFT + i * slot;
-      text(octaveName(i), x + slot / 2, height - BOTTOM + 13, TextAlignment.CENTER, "axis");
+      if (slot > LEAST_LABEL || i % 3 == 1) {
+        text(bandName(i), x + slot / 2, height - BOTTOM + 13, TextAlignment.CENTER, "axis");
+      }
       drawBars(i, x, slot, height);
     }
     reference.ifPresent(r -> drawLine(r, slot, height));
     drawLegend(width);
   }
 
-  private void drawBars(int octave, double x, double slot, double height) {
+  private void drawBars(int band, double x, double slot, double height) {
     double bar = slot * 0.72 / Math.max(1, series.size());
     for (int s = 0; s < series.size(); s++) {
       Series one = series.get(s);
-      double figure = one.figures()[octave];
+      double figure = one.figures()[band];
       if (Double.isFinite(figure)) {
         double top = y(figure, height);
         Rectangle r =
@@ -113,8 +126,7 @@ public final class BandPlot extends PlotPane {
                 one.emphasis(),
                 one.origin().style());
         Tooltip.install(
-            r,
-            new Tooltip(one.label() + ", " + octaveName(octave) + " Hz: " + format.apply(figure)));
+            r, new Tooltip(one.label() + ", " + bandName(band) + " Hz: " + format.apply(figure)));
         if (bar > 24) {
           text(
               format.apply(figure),
@@ -137,7 +149,7 @@ public final class BandPlot extends PlotPane {
   private void drawBandBehind(Reference r, double slot, double height) {
     r.low()
         .ifPresent(low -> {
-          for (int i = 0; i < Octave.COUNT; i++) {
+          for (int i = 0; i < bands.size(); i++) {
             double top = y(r.high()[i], height);
             rectangle(LEFT + i * slot, top, slot, y(low[i], height) - top, "goal-band");
           }
@@ -146,8 +158,8 @@ public final class BandPlot extends PlotPane {
 
   private void drawLine(Reference r, double slot, double height) {
     if (r.low().isEmpty()) {
-      double[] points = new double[4 * Octave.COUNT];
-      for (int i = 0; i < Octave.COUNT; i++) {
+      double[] points = new double[4 * bands.size()];
+      for (int i = 0; i < bands.size(); i++) {
         points[4 * i] = LEFT + i * slot;
         points[4 * i + 1] = y(r.high()[i], height);
         points[4 * i + 2] = LEFT + (i + 1) * slot;
@@ -175,6 +187,9 @@ public final class BandPlot extends PlotPane {
       x -= 14;
     }
     for (int s = series.size() - 1; s >= 0; s--) {
+      if (series.get(s).label().isEmpty()) {
+        continue;
+      }
       x -=
           text(series.get(s).label(), x, 9, TextAlignment.RIGHT, "axis")
                   .getLayoutBounds()
@@ -185,9 +200,15 @@ public final class BandPlot extends PlotPane {
     }
   }
 
-  /** "63", "1k". */
-  static String octaveName(int octave) {
-    double hz = Octave.nominalHz(octave);
-    return hz >= 1000 ? Math.round(hz / 1000) + "k" : String.valueOf(Math.round(hz));
+  private String bandName(int band) {
+    return name(bands.get(band).nominalHz());
+  }
+
+  /** "63", "1k", "1.25k". */
+  static String name(double hz) {
+    double shown = hz >= 1000 ? hz / 1000 : hz;
+    String digits =
+        shown == Math.rint(shown) ? String.valueOf(Math.round(shown)) : String.valueOf(shown);
+    return hz >= 1000 ? digits + "k" : digits;
   }
 }

@@ -137,6 +137,15 @@ public final class Ladder extends PlotPane {
             noiseMeasured
                 ? "The room's noise through the microphone's pattern, from your recording, A-weighted."
                 : "No noise measured yet; a quiet bedroom is assumed."));
+    for (Heard.SourceNoise source : h.sources()) {
+      rungs.add(
+          new Rung(
+              source.name(),
+              h.dbfs(Octave.aWeightedSum(source.levelDbSpl())),
+              Origin.PREDICTED,
+              "noise",
+              "From its own level, its distance and the microphone's pattern, A-weighted."));
+    }
     rungs.add(
         new Rung(
             "mic self-noise",

@@ -27,6 +27,7 @@ import nullroom.app.room.RoomView;
 import nullroom.app.shell.BookSession;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.Inputs;
+import nullroom.app.shell.Live;
 import nullroom.app.shell.Say;
 import nullroom.app.shell.Shell;
 import nullroom.app.shell.Station;
@@ -49,6 +50,7 @@ public final class Composition {
   private final BookSession session;
   private final Work work;
   private final Shell shell;
+  private final Live live;
   private final ListenModel listen;
   private final RingModel ring;
 
@@ -72,8 +74,9 @@ public final class Composition {
       // once the window stands: looking for inputs loads what it could be waiting for
       Platform.runLater(() -> inputs.look(background, JavaSoundDevice::list));
     }
-    Desk desk = new Desk(session, work, inputs, Clock.systemDefaultZone());
-    listen = new ListenModel(desk);
+    live = new Live(background);
+    Desk desk = new Desk(session, work, inputs, live, Clock.systemDefaultZone());
+    listen = new ListenModel(desk, background);
     ring = new RingModel(desk);
     RoomModel room = new RoomModel(desk);
     DressModel dress = new DressModel(desk);
@@ -93,7 +96,7 @@ public final class Composition {
     words.put(Station.DRESS, dress.say());
     words.put(Station.MIC, mic.say());
     words.put(Station.LEVEL, level.say());
-    shell = new Shell(desk, views, words, listen::listen, this::open, background);
+    shell = new Shell(desk, views, words, listen::space, this::open, background);
   }
 
   /** A scene of this book. */
@@ -104,6 +107,11 @@ public final class Composition {
   /** The window's content. */
   public Shell shell() {
     return shell;
+  }
+
+  /** The noise station, to show a page of it. */
+  public ListenModel listen() {
+    return listen;
   }
 
   /** The open book. */
@@ -140,6 +148,8 @@ public final class Composition {
   /** Ends work and waits until the newest state is saved. */
   public void close() {
     work.cancel();
+    listen.night().stop();
+    live.stop();
     saver.shutdown();
     try {
       if (!saver.awaitTermination(FLUSH_SECONDS, TimeUnit.SECONDS)) {

@@ -26,9 +26,11 @@ import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.Talker;
+import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
 import nullroom.io.book.BookFolder;
 import nullroom.io.book.DecayMeasurement;
+import nullroom.io.book.Listening;
 import nullroom.io.book.NoiseMeasurement;
 import nullroom.io.book.RoomBook;
 import nullroom.io.device.AudioDevice;
@@ -86,23 +88,24 @@ public final class DemoBook {
   /** Makes a fresh copy of the demo in a folder: records, measures, saves. */
   public static RoomBook create(Path folder) {
     BookFolder place = new BookFolder(folder);
-    RoomBook bare =
-        new RoomBook(
-            "The loft over the bakery",
-            Goal.SPOKEN_ON_CAMERA,
-            room(),
-            Optional.empty(),
-            Optional.empty());
+    RoomBook bare = new RoomBook("The loft over the bakery", Goal.SPOKEN_ON_CAMERA, room());
     AudioDevice device = device(bare);
     CompletableFuture<NoiseMeasurement> noise =
         CompletableFuture.supplyAsync(() -> {
           Samples quiet = device.record(AudioDevice.Prompt.QUIET, NOISE_SECONDS, Progress.NONE);
-          return NoiseMeasurement.of(place.keep("noise", quiet), NOISE_TAKEN, quiet, bare.heard());
+          return NoiseMeasurement.of(
+              place.keep("noise", quiet),
+              new NoiseMeasurement.Taken(NOISE_TAKEN, true, "", List.of()),
+              SampleSource.of(quiet),
+              bare.heard(),
+              bare.listening().calibration().scale(bare.room().requireMicrophone().capture()));
         });
     Samples claps = device.record(AudioDevice.Prompt.CLAPS, CLAP_SECONDS, Progress.NONE);
+    CompletableFuture<Listening> listened =
+        CompletableFuture.supplyAsync(() -> DemoListening.addTo(bare, place).listening());
     RoomBook book =
         bare.with(DecayMeasurement.of(place.keep("claps", claps), DECAY_TAKEN, claps, bare.room()))
-            .with(noise.join());
+            .with(listened.join().withNoise(noise.join()));
     place.save(book);
     return book;
   }

@@ -8,6 +8,7 @@ import nullroom.core.plan.Adviser;
 import nullroom.core.plan.Move;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
+import nullroom.io.book.NoiseMeasurement;
 import nullroom.io.book.RoomBook;
 
 /** A book's verdict in a few lines of text, for a terminal. */
@@ -22,8 +23,12 @@ final class DemoText {
     List<String> lines = new ArrayList<>();
     lines.add(book.name() + ", " + lower(book.goal().label()));
     book.noise()
-        .ifPresent(
-            n -> lines.add(say("noise   %.0f dBA, NC-%d (measured)", n.laeqDbSpl(), n.nc())));
+        .flatMap(NoiseMeasurement::nc)
+        .ifPresent(nc ->
+            lines.add(
+                say(
+                    "noise   %.0f dBA, NC-%d (measured)",
+                    book.noise().get().laeqDbSpl().orElseThrow(), nc.rating())));
     book.decay()
         .ifPresent(d ->
             d.report()

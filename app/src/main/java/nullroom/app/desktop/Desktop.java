@@ -92,8 +92,7 @@ public final class Desktop {
 
   /** A book about a room in which nothing was measured yet. */
   public static RoomBook newBook(Room room) {
-    return new RoomBook(
-        room.name(), Goal.SPOKEN_ON_CAMERA, room, Optional.empty(), Optional.empty());
+    return new RoomBook(room.name(), Goal.SPOKEN_ON_CAMERA, room);
   }
 
   /** The simulated device in a book's room exactly as it is described. */

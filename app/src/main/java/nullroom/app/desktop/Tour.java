@@ -13,6 +13,7 @@ import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import javafx.stage.Stage;
 import javax.imageio.ImageIO;
+import nullroom.app.listen.Page;
 import nullroom.app.shell.Station;
 import nullroom.core.Trouble;
 import nullroom.io.book.BookFolder;
@@ -20,6 +21,9 @@ import nullroom.io.book.RoomBook;
 
 /** Pictures of every main view of the demo book; needs no monitor. */
 public final class Tour {
+  /** The meter listens this long before its picture. */
+  private static final long LIVE_NANOS = 2_500_000_000L;
+
   private Tour() {}
 
   /**
@@ -48,8 +52,11 @@ public final class Tour {
     for (Station station : Station.values()) {
       Toolkit.onFx(() -> window.shell().stationProperty().set(station));
       settle();
-      String name = station.label().toLowerCase(Locale.ROOT);
-      pictures.add(picture(stage.getScene(), folder, (station.ordinal() + 1) + "-" + name));
+      String name = (station.ordinal() + 1) + "-" + station.label().toLowerCase(Locale.ROOT);
+      pictures.add(picture(stage.getScene(), folder, name));
+      if (station == Station.LISTEN) {
+        pages(window, stage, folder, name, pictures);
+      }
     }
     Toolkit.onFx(() -> window.shell().setLampOff(true));
     settle();
@@ -60,6 +67,24 @@ public final class Tour {
     Toolkit.onFx(stage::close);
     window.close();
     return pictures;
+  }
+
+  private static void pages(
+      Composition window, Stage stage, Path folder, String name, List<Path> pictures) {
+    Toolkit.onFx(() -> window.listen().toggleLive());
+    for (Page page : Page.values()) {
+      if (page != Page.REPORT) {
+        Toolkit.onFx(() -> window.listen().pageProperty().set(page));
+        if (page == Page.LIVE) {
+          LockSupport.parkNanos(LIVE_NANOS);
+        }
+        settle();
+        String label = page.label().toLowerCase(Locale.ROOT);
+        pictures.add(picture(stage.getScene(), folder, name + "-" + label));
+      }
+    }
+    Toolkit.onFx(() -> window.listen().toggleLive());
+    Toolkit.onFx(() -> window.listen().pageProperty().set(Page.REPORT));
   }
 
   /**

@@ -5,29 +5,61 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.concurrent.Executor;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.shell.Desk;
+import nullroom.app.shell.Inputs;
 import nullroom.app.shell.Say;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.measure.Intrusion;
-import nullroom.core.measure.MainsHum;
+import nullroom.core.measure.NoiseReport;
+import nullroom.core.measure.Scale;
 import nullroom.core.measure.Tone;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
+import nullroom.core.signal.SampleSource;
 import nullroom.io.book.NoiseMeasurement;
 import nullroom.io.book.RoomBook;
 import nullroom.io.device.AudioDevice;
 
-/** What the noise station knows and can do. */
+/** What the noise station knows and can do; its pages have models of their own. */
 public final class ListenModel {
   private static final double SECONDS = 10;
 
   private final Desk desk;
+  private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.REPORT);
+  private final CulpritModel culprits;
+  private final NightModel night;
+  private final SpotModel spots;
+  private final CalibrationModel calibration;
+  private final HumModel hum;
   private final Say say;
 
-  /** A model on a desk. */
-  public ListenModel(Desk desk) {
+  /**
+   * A model on a desk.
+   *
+   * @param executor for what takes long
+   */
+  public ListenModel(Desk desk, Executor executor) {
     this.desk = desk;
-    say = Say.of(desk.session(), this::sayAnswer, this::sayMeaning, this::sayFigure);
+    culprits = new CulpritModel(desk);
+    night = new NightModel(desk, executor);
+    spots = new SpotModel(desk);
+    calibration = new CalibrationModel(desk);
+    hum = new HumModel(desk);
+    say =
+        Say.of(
+            desk.session(),
+            this::sayAnswer,
+            this::sayMeaning,
+            this::sayFigure,
+            page,
+            night.nightProperty(),
+            night.runningProperty(),
+            desk.live().runningProperty(),
+            desk.live().troubleProperty());
   }
 
   /** The station's words. */
@@ -35,29 +67,68 @@ public final class ListenModel {
     return say;
   }
 
+  /** The page shown. */
+  public ObjectProperty<Page> pageProperty() {
+    return page;
+  }
+
+  /** The culprit board. */
+  public CulpritModel culprits() {
+    return culprits;
+  }
+
+  /** The watch over hours. */
+  public NightModel night() {
+    return night;
+  }
+
+  /** Candidate places. */
+  public SpotModel spots() {
+    return spots;
+  }
+
+  /** What levels mean. */
+  public CalibrationModel calibration() {
+    return calibration;
+  }
+
+  /** The path of a hum. */
+  public HumModel hum() {
+    return hum;
+  }
+
   private RoomBook book() {
     return desk.session().book();
   }
 
+  /** The room's noise measured last. */
+  public Optional<NoiseMeasurement> measurement() {
+    return book().noise();
+  }
+
+  private Optional<NoiseMeasurement> inAir() {
+    return measurement().filter(n -> n.roomDbSpl().isPresent());
+  }
+
   /** Room noise as measured, or as assumed before. */
   public Bands noise() {
-    return book()
-        .noise()
-        .map(NoiseMeasurement::octaveDbSpl)
+    return inAir()
+        .flatMap(NoiseMeasurement::roomDbSpl)
         .orElse(book().room().noiseDbSpl().orElse(Heard.ASSUMED_NOISE_DB_SPL));
   }
 
   /** measured, simulated or assumed, for people. */
   public String origin() {
-    return book()
-        .noise()
-        .map(n -> Desk.howKnown(n.sound()).toLowerCase(Locale.ROOT))
-        .orElse("assumed");
+    return inAir().map(n -> howKnown(n).toLowerCase(Locale.ROOT)).orElse("assumed");
+  }
+
+  private static String howKnown(NoiseMeasurement n) {
+    return n.simulated() ? "Simulated" : "Measured";
   }
 
   /** Whether it was measured. */
   public boolean measured() {
-    return book().noise().isPresent();
+    return inAir().isPresent();
   }
 
   /** The highest spectrum of this shape at which Quiet still holds. */
@@ -68,14 +139,26 @@ public final class ListenModel {
         .quietLine(noise(), book().goal().targets().quietDb());
   }
 
+  /** The A-level at the microphone under which the room is quiet enough for the goal, dB SPL. */
+  public OptionalDouble quietEnoughDbA() {
+    return desk.session()
+        .heardProperty()
+        .get()
+        .allowedRoomNoiseDbA(book().goal().targets().quietDb());
+  }
+
   private String sayAnswer() {
+    if (measurement().isPresent() && !measured()) {
+      return "Nobody knows yet: levels are relative until the scale is set. Comparing works all the same.";
+    }
     Margins margins = book().heard().margins();
     double over = margins.over(book().goal().targets(), Margins.Kind.QUIET);
     String verdict =
         over >= 0
-            ? "Yes, with " + decibels(over) + " to spare"
-            : "Not yet: " + decibels(-over) + " too loud";
+            ? "Yes, with " + Words.decibels(over) + " to spare"
+            : "Not yet: " + Words.decibels(-over) + " too loud";
     return verdict
+        + inAir().map(n -> Words.giveOrTake(n.scale())).orElse("")
         + String.format(
             Locale.ROOT,
             " for “%s” with this microphone here.",
@@ -83,74 +166,117 @@ public final class ListenModel {
         + (measured() ? "" : " This is a guess until you listen.");
   }
 
-  /** Whole decibels, but never nought of them. */
-  private static String decibels(double amount) {
-    return String.format(Locale.ROOT, amount < 2 ? "%.1f dB" : "%.0f dB", amount);
-  }
-
-  private static String band(double hz) {
-    return hz >= 1000 ? Math.round(hz / 1000) + " kHz" : Math.round(hz) + " Hz";
-  }
-
   private String sayMeaning() {
-    return book()
-        .noise()
-        .map(n ->
-            String.format(
-                    Locale.ROOT,
-                    "%.0f dBA, NC-%d decided at %s. %s %s. Bars under the quiet line are no trouble; a bar that"
-                        + " reaches it is what a listener hears in the pauses.",
-                    n.laeqDbSpl(),
-                    n.nc(),
-                    band(n.ncBandHz()),
-                    Desk.howKnown(n.sound()),
-                    n.taken().replace('T', ' '))
-                + found(n))
+    return switch (page.get()) {
+      case LIVE -> live();
+      case REPORT -> report();
+      case CULPRITS -> culprits.meaning();
+      case NIGHT -> night.meaning();
+      case SPOTS -> spots.meaning();
+      case CALIBRATION -> calibration.meaning();
+    };
+  }
+
+  private String live() {
+    String gone = desk.live().troubleProperty().get();
+    if (!gone.isEmpty()) {
+      return gone;
+    }
+    return desk.live().runningProperty().get()
+        ? "What the input hears now. Nothing is kept; move, switch off, cover, and watch the level."
+        : "Start the meter, then move the microphone, switch things off, cover the window, and watch the level.";
+  }
+
+  private String report() {
+    return measurement()
+        .map(
+            n -> level(n) + ". " + howKnown(n) + " " + n.taken().replace('T', ' ') + "." + found(n))
         .orElse(
             "Switch off what you can, keep still, and listen for ten seconds, or drop a recording of the quiet room here.");
   }
 
+  private static String level(NoiseMeasurement n) {
+    OptionalDouble inAir = n.laeqDbSpl();
+    if (inAir.isEmpty()) {
+      return Words.level(n.report().laeqDbfs().orElseThrow(), Optional.empty()) + ", relative only";
+    }
+    return Words.say("%.0f dBA%s", inAir.getAsDouble(), Words.giveOrTake(n.scale()))
+        + n.nc()
+            .map(nc ->
+                Words.say(", NC-%d decided at %s", nc.rating(), Words.band(nc.decidingBandHz())))
+            .orElse("");
+  }
+
   /** What stands out of the noise, each with where to look for it. */
-  private static String found(NoiseMeasurement n) {
+  private String found(NoiseMeasurement n) {
     StringBuilder found = new StringBuilder();
-    MainsHum.among(n.tones())
-        .ifPresent(hum ->
-            found.append(
-                String.format(
-                    Locale.ROOT,
-                    " It hums with the %.0f Hz mains, %.0f dB over the noise around: try another socket, a shorter or balanced"
-                        + " cable, no dimmer.",
-                    hum.fundamentalHz(),
-                    hum.prominenceDb())));
-    n.tones().stream()
+    NoiseReport r = n.report();
+    if (r.rumbles()) {
+      found.append(
+          Words.say(
+              " Most of it is rumble: C is %.0f dB over A. Look for traffic, a fan, a stand on boards; the microphone's low cut takes it.",
+              r.cMinusADb().orElseThrow()));
+    }
+    found.append(hum.words());
+    r.tones().stream()
         .filter(t -> !t.mains())
         .max(Comparator.comparingDouble(Tone::prominenceDb))
         .ifPresent(t ->
             found.append(
-                String.format(
-                    Locale.ROOT,
+                Words.say(
                     " A tone at %.0f Hz stands out by %.0f dB: look for a fan, a pump or a charger.",
-                    t.frequencyHz(),
-                    t.prominenceDb())));
-    if (!n.intrusions().isEmpty()) {
+                    t.frequencyHz(), t.prominenceDb())));
+    if (!r.intrusions().isEmpty()) {
       Intrusion worst =
-          Collections.max(n.intrusions(), Comparator.comparingDouble(Intrusion::riseDb));
+          Collections.max(r.intrusions(), Comparator.comparingDouble(Intrusion::riseDb));
       found.append(
-          String.format(
-              Locale.ROOT,
+          Words.say(
               " %s broke in, the worst after %.1f s by %.0f dB: listen again without it.",
-              n.intrusions().size() == 1 ? "One sound" : n.intrusions().size() + " sounds",
+              r.intrusions().size() == 1 ? "One sound" : r.intrusions().size() + " sounds",
               worst.startSeconds(),
               worst.riseDb()));
+    }
+    if (r.clippedSamples() > 0) {
+      found.append(" It clips: turn the gain down and listen again.");
     }
     return found.toString();
   }
 
   private String sayFigure() {
-    return book()
-        .noise()
-        .map(n -> String.format(Locale.ROOT, "%.0f dBA", n.laeqDbSpl()))
+    if (!culprits.owed().isEmpty()) {
+      return culprits.owed().getFirst().name() + " still off";
+    }
+    return measurement()
+        .map(n ->
+            n.laeqDbSpl().isPresent()
+                ? Words.say("%.0f dBA", n.laeqDbSpl().getAsDouble())
+                : "relative only")
         .orElse("not heard yet");
+  }
+
+  /** What the space bar does: starts or stops the meter on its page, listens elsewhere. */
+  public void space() {
+    if (page.get() == Page.LIVE) {
+      toggleLive();
+    } else if (page.get() == Page.NIGHT) {
+      if (night.runningProperty().get()) {
+        night.stop();
+      } else {
+        night.start();
+      }
+    } else {
+      listen();
+    }
+  }
+
+  /** Starts or stops the meter. */
+  public void toggleLive() {
+    if (desk.live().runningProperty().get()) {
+      desk.live().stop();
+    } else {
+      Inputs.Input input = desk.inputs().chosenProperty().get();
+      desk.live().start(input.device().get());
+    }
   }
 
   /** Listens for ten seconds and keeps the result. */
@@ -170,7 +296,15 @@ public final class ListenModel {
   }
 
   private NoiseMeasurement measure(Desk.Kept sound) {
-    return NoiseMeasurement.of(sound.name(), desk.now(), sound.samples(), book().heard());
+    RoomBook book = book();
+    Optional<Scale> scale =
+        book.listening().calibration().scale(book.room().requireMicrophone().capture());
+    return NoiseMeasurement.of(
+        sound.name(),
+        new NoiseMeasurement.Taken(desk.now(), sound.simulated(), "", SpotModel.off(book)),
+        SampleSource.of(sound.samples()),
+        book.heard(),
+        scale);
   }
 
   private void keep(NoiseMeasurement measured) {

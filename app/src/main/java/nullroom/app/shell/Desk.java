@@ -4,12 +4,16 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.SoundFile;
 import nullroom.io.device.AudioDevice;
+import nullroom.io.device.Recording;
 
 /**
  * What every station works with.
@@ -17,19 +21,31 @@ import nullroom.io.device.AudioDevice;
  * @param session the open book
  * @param work the one long task
  * @param inputs what can record
+ * @param live the input as it is heard now
  * @param clock dates measurements
  */
-public record Desk(BookSession session, Work work, Inputs inputs, Clock clock) {
+public record Desk(BookSession session, Work work, Inputs inputs, Live live, Clock clock) {
 
   private static final String SIMULATED = "simulated-";
+
+  /** Less than this missing at the end of a recording is no loss. */
+  private static final double LOST_SECONDS = 0.05;
 
   /** "Measured" or, where a simulated input made the sound, "Simulated". */
   public static String howKnown(String sound) {
     return sound.startsWith(SIMULATED) ? "Simulated" : "Measured";
   }
 
-  /** A sound kept in the book: the file's name under sound/ and its samples. */
-  public record Kept(String name, Samples samples) {}
+  /**
+   * A sound kept in the book.
+   *
+   * @param name file name under sound/
+   * @param samples of it
+   * @param simulated whether an acted room was recorded
+   */
+  public record Kept(String name, Samples samples, boolean simulated) {}
+
+  private record Measured<T>(T result, double missingSeconds) {}
 
   /**
    * Records, keeps the recording and measures it off the FX thread.
@@ -52,10 +68,39 @@ public record Desk(BookSession session, Work work, Inputs inputs, Clock clock) {
     work.start(
         name,
         progress -> {
-          Samples recording = input.record(prompt, seconds, progress);
-          return measure.apply(new Kept(session.folder().keep(keptStem, recording), recording));
+          Samples recording = record(chosen, input, prompt, seconds, progress);
+          String kept = session.folder().keep(keptStem, recording);
+          return new Measured<>(
+              measure.apply(new Kept(kept, recording, chosen.simulated())),
+              seconds - recording.seconds());
         },
-        done);
+        measured -> {
+          done.accept(measured.result());
+          if (measured.missingSeconds() > LOST_SECONDS) {
+            work.say(
+                String.format(
+                    Locale.ROOT,
+                    "%s went away %.1f s early; what was heard until then is kept and measured.",
+                    chosen.name(),
+                    measured.missingSeconds()));
+          }
+        });
+  }
+
+  /** A real input that is heard already cannot be opened twice: what it hears is recorded. */
+  private Samples record(
+      Inputs.Input chosen,
+      AudioDevice input,
+      AudioDevice.Prompt prompt,
+      double seconds,
+      Progress progress) {
+    Optional<Double> rate = live.sampleRateHz();
+    if (chosen.simulated() || rate.isEmpty()) {
+      return input.record(prompt, seconds, progress);
+    }
+    try (TapStream stream = new TapStream(live, rate.get())) {
+      return Recording.of(stream, chosen.name(), seconds, progress);
+    }
   }
 
   /** Reads a sound file, keeps an unchanged copy and measures it off the FX thread. */
@@ -68,7 +113,7 @@ public record Desk(BookSession session, Work work, Inputs inputs, Clock clock) {
           progress.step(1, 3);
           String kept = session.folder().keepCopy(stem, file);
           try {
-            return measure.apply(new Kept(kept, sound));
+            return measure.apply(new Kept(kept, sound, false));
           } catch (Trouble.BadSound e) {
             session.folder().forget(kept);
             throw new Trouble.BadSound(

@@ -1,5 +1,6 @@
 package nullroom.app.shell;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Executor;
 import java.util.function.Supplier;
@@ -42,20 +43,33 @@ public final class Inputs {
   }
 
   /**
-   * Looks for inputs of this computer; the first one found is chosen.
+   * Looks for inputs of this computer. The first one ever found is chosen; one that is chosen and
+   * gone gives way to the simulated room.
    *
    * @param look may take its time; not on the FX thread
    */
   public void look(Executor executor, Supplier<List<AudioDevice>> look) {
     executor.execute(() -> {
-      List<Input> found =
-          look.get().stream().map(device -> new Input(device.name(), false, () -> device)).toList();
-      Platform.runLater(() -> {
-        all.addAll(found);
-        if (!found.isEmpty()) {
-          chosen.set(found.getFirst());
-        }
-      });
+      List<AudioDevice> found = look.get();
+      Platform.runLater(() -> show(found));
     });
+  }
+
+  private void show(List<AudioDevice> found) {
+    List<String> names = found.stream().map(AudioDevice::name).toList();
+    boolean first = all.size() == 1;
+    if (all.stream().skip(1).map(Input::name).toList().equals(names)) {
+      return;
+    }
+    Input before = chosen.get();
+    List<Input> now = new ArrayList<>(List.of(all.getFirst()));
+    found.forEach(device -> now.add(new Input(device.name(), false, () -> device)));
+    all.setAll(now);
+    chosen.set(
+        now.stream()
+            .filter(input -> input.name().equals(before.name()))
+            .findFirst()
+            .filter(input -> !(first && input.simulated()))
+            .orElse(first ? now.get(1) : now.getFirst()));
   }
 }

@@ -2,11 +2,16 @@ package nullroom.app.shell;
 
 import java.nio.file.Path;
 import java.util.EnumMap;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.function.BiConsumer;
 import java.util.function.Supplier;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
 import javafx.beans.binding.Bindings;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.value.ObservableValue;
@@ -21,6 +26,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import nullroom.app.control.Choice;
 import nullroom.app.control.Ladder;
 import nullroom.io.book.RoomBook;
@@ -86,7 +92,7 @@ public final class Shell {
               desk.session().heardProperty().get(),
               desk.session().beforeProperty().get(),
               book.goal().targets(),
-              book.noise().isPresent(),
+              book.noise().flatMap(n -> n.roomDbSpl()).isPresent(),
               book.decay().isPresent());
         };
     desk.session().bookProperty().subscribe(refresh);
@@ -128,9 +134,48 @@ public final class Shell {
       setLampOff(off);
       lamp.setText(off ? "Lamp on" : "Lamp off");
     });
-    HBox box = new HBox(records, input, keys, gap, undo, redo, lamp);
+    HBox box = new HBox(records, input, level(desk), keys, gap, undo, redo, lamp);
     box.getStyleClass().add("status");
     return box;
+  }
+
+  /** What the input hears now, where it is heard: twice a second, to be read. */
+  private static Label level(Desk desk) {
+    Label level = new Label("not heard now");
+    level.setId("live-level");
+    level.getStyleClass().add("soft");
+    Timeline clock =
+        new Timeline(
+            new KeyFrame(
+                Duration.millis(500),
+                e ->
+                    level.setText(
+                        desk.live()
+                            .reading()
+                            .flatMap(r ->
+                                r.silent()
+                                    ? Optional.of("silent: muted?")
+                                    : r.aDbfs().isPresent()
+                                        ? Optional.of(
+                                            String.format(
+                                                    Locale.ROOT,
+                                                    "%.0f dBFS A",
+                                                    r.aDbfs().getAsDouble())
+                                                .replace('-', '−'))
+                                        : Optional.<String>empty())
+                            .orElse("…"))));
+    clock.setCycleCount(Animation.INDEFINITE);
+    desk.live()
+        .runningProperty()
+        .subscribe(on -> {
+          if (on) {
+            clock.play();
+          } else {
+            clock.stop();
+            level.setText("not heard now");
+          }
+        });
+    return level;
   }
 
   private static Button step(String verb, ObservableValue<String> name, Runnable action) {

@@ -47,13 +47,7 @@ class WindowTest {
         Files.copy(
             new BookFolder(folder.resolve("demo")).sound("claps-1.wav"),
             folder.resolve("my claps.wav"));
-    RoomBook bare =
-        new RoomBook(
-            "mine",
-            made.goal(),
-            made.room(),
-            java.util.Optional.empty(),
-            java.util.Optional.empty());
+    RoomBook bare = new RoomBook("mine", made.goal(), made.room());
     BookFolder place = new BookFolder(folder.resolve("my book"));
     Composition window = onFx(() -> new Composition(place, bare, Desktop::simulated, false));
     Scene scene = onFx(() -> shown(window));

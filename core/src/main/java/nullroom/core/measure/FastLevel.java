@@ -69,6 +69,11 @@ final class FastLevel {
     return seconds > SETTLED_SECONDS ? 1 : 1 - Math.exp(-seconds / TIME_CONSTANT_SECONDS);
   }
 
+  /** The mean square of now. */
+  double meanSquare() {
+    return count == 0 ? 0 : mean / seen();
+  }
+
   /** Largest mean square so far, as a sound level meter that starts at silence shows it. */
   double largestMeanSquare() {
     return largest;

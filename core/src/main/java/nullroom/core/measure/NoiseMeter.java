@@ -11,7 +11,7 @@ import java.util.function.ObjIntConsumer;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Decibels;
 import nullroom.core.signal.Band;
-import nullroom.core.signal.OctaveBank;
+import nullroom.core.signal.FilterBank;
 import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.SpectrumMeter;
 import nullroom.core.signal.Weighting;
@@ -32,7 +32,7 @@ public final class NoiseMeter {
   private final SpectrumMeter spectrum;
   private final Weighting.Filter aWeighting;
   private final FastLevel aLevel;
-  private final OctaveBank bank;
+  private final FilterBank bank;
   private final List<FastLevel> octaveLevels = new ArrayList<>();
   private final ClipCounter clips;
   private final Intrusions intrusions;
@@ -47,7 +47,7 @@ public final class NoiseMeter {
     spectrum = new SpectrumMeter(sampleRateHz);
     aWeighting = Weighting.A.filter(sampleRateHz);
     aLevel = new FastLevel(sampleRateHz);
-    bank = new OctaveBank(sampleRateHz);
+    bank = new FilterBank(Band.OCTAVES, sampleRateHz);
     for (int i = 0; i < bank.bands().size(); i++) {
       octaveLevels.add(new FastLevel(bank.rateHz(i)));
     }

@@ -51,6 +51,21 @@ public record NoiseReport(
   /** The level of a band; {@code l90Dbfs} only for octaves. */
   public record BandLevel(double centreHz, OptionalDouble leqDbfs, OptionalDouble l90Dbfs) {}
 
+  /** C minus A from here on is rumble that A hides (common practice). */
+  private static final double RUMBLE_DB = 20;
+
+  /** C-weighted less A-weighted level: how much of the noise is low. */
+  public OptionalDouble cMinusADb() {
+    return lceqDbfs.isPresent() && laeqDbfs.isPresent()
+        ? OptionalDouble.of(lceqDbfs.getAsDouble() - laeqDbfs.getAsDouble())
+        : OptionalDouble.empty();
+  }
+
+  /** Whether most of the noise is low rumble. */
+  public boolean rumbles() {
+    return cMinusADb().orElse(0) >= RUMBLE_DB;
+  }
+
   /** Hum from the mains, where the tones hold one. */
   public Optional<MainsHum> mains() {
     return MainsHum.among(tones);

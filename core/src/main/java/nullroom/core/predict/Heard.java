@@ -1,5 +1,8 @@
 package nullroom.core.predict;
 
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Decibels;
@@ -25,6 +28,7 @@ import nullroom.core.room.Talker;
  * @param earlyDbSpl reply of the room in the first 50 ms
  * @param lateDbSpl reply of the room after 50 ms
  * @param roomNoiseDbSpl diffuse noise of the room
+ * @param sources noise from places in the room, direct and by the room's reply
  * @param selfNoiseDbSpl of the capsule
  * @param preampNoiseDbSpl of the input
  * @param converterNoiseDbSpl of the word length
@@ -38,6 +42,7 @@ public record Heard(
     Bands earlyDbSpl,
     Bands lateDbSpl,
     Bands roomNoiseDbSpl,
+    List<SourceNoise> sources,
     Bands selfNoiseDbSpl,
     Bands preampNoiseDbSpl,
     Bands converterNoiseDbSpl,
@@ -45,6 +50,18 @@ public record Heard(
     Capture capture,
     double distanceMetres,
     double peakDbSpl) {
+
+  /**
+   * The noise of one source at the microphone, through its pattern.
+   *
+   * @param name of the source
+   * @param levelDbSpl per octave
+   */
+  public record SourceNoise(String name, Bands levelDbSpl) {}
+
+  public Heard {
+    sources = List.copyOf(sources);
+  }
 
   /** Nearer than this a mouth is no point and the level stops rising (near field limit). */
   public static final double NEAREST_METRES = 0.03;
@@ -101,6 +118,14 @@ public record Heard(
         early,
         late,
         noise,
+        room.sources().stream()
+            .map(s ->
+                new SourceNoise(
+                    s.name(),
+                    s.dbSplAtMetre()
+                        .with(
+                            sourceGainDb(room, decaySeconds, s.at()), (at1m, gain) -> at1m + gain)))
+            .toList(),
         capture.selfNoiseDbSpl(),
         capture.preampNoiseDbSpl(),
         capture.converterNoiseDbSpl(),
@@ -132,14 +157,34 @@ public record Heard(
    */
   private static double reply(
       Room room, Talker talker, double seconds, int octave, double arrivalSeconds) {
-    double power =
-        talker.effort().levelsDbSpl().get(octave)
-            - talker.directivity().indexDb().get(octave)
-            + Decibels.ofEnergy(4 * Math.PI);
-    double absorption = 4 * DECAY_60_DB * room.volume() / (room.air().speedOfSound() * seconds);
-    return power
-        + Decibels.ofEnergy(4 / absorption)
+    return talker.effort().levelsDbSpl().get(octave)
+        - talker.directivity().indexDb().get(octave)
+        + diffuseGainDb(room, seconds)
         + Decibels.ofEnergy(Math.exp(-DECAY_60_DB * arrivalSeconds / seconds));
+  }
+
+  /** Level of the diffuse field, 4/A, over that at 1 m of a source alike in all directions. */
+  private static double diffuseGainDb(Room room, double seconds) {
+    double absorption = 4 * DECAY_60_DB * room.volume() / (room.air().speedOfSound() * seconds);
+    return Decibels.ofEnergy(4 * Math.PI) + Decibels.ofEnergy(4 / absorption);
+  }
+
+  /**
+   * Level at the room's microphone, through its pattern, over that at 1 m of a steady source alike
+   * in all directions: straight by 1/r, and by the whole diffuse field.
+   *
+   * @param at where the source is
+   * @throws Trouble.BadField if the microphone is missing
+   */
+  public static Bands sourceGainDb(Room room, Bands decaySeconds, Point at) {
+    PlacedMicrophone microphone = room.requireMicrophone();
+    Pattern pattern = microphone.capture().pattern();
+    Point toSource = at.minus(microphone.at());
+    double straight =
+        pattern.gainDb(microphone.aim().angleTo(toSource))
+            - Decibels.ofAmplitude(Math.max(NEAREST_METRES, toSource.length()));
+    double pickup = Decibels.ofEnergy(pattern.randomEnergyEfficiency());
+    return decaySeconds.map(t -> Decibels.sum(straight, diffuseGainDb(room, t) + pickup));
   }
 
   /** Active speech level of the useful sound (direct and early), unweighted, dB SPL. */
@@ -149,10 +194,19 @@ public record Heard(
 
   /** All noise together, per octave. */
   public Bands noiseDbSpl() {
-    return roomNoiseDbSpl
+    return placeNoiseDbSpl()
         .energySum(selfNoiseDbSpl)
         .energySum(preampNoiseDbSpl)
         .energySum(converterNoiseDbSpl);
+  }
+
+  /** The room's noise, diffuse and from places, per octave. */
+  public Bands placeNoiseDbSpl() {
+    Bands sum = roomNoiseDbSpl;
+    for (SourceNoise source : sources) {
+      sum = sum.energySum(source.levelDbSpl());
+    }
+    return sum;
   }
 
   /** Direct and early over late, per octave. */
@@ -190,18 +244,27 @@ public record Heard(
    *
    * @param roomNoiseDbSpl noise at an omni microphone, whose shape is kept
    */
-  public java.util.Optional<Bands> quietLine(Bands roomNoiseDbSpl, double targetDb) {
+  public Optional<Bands> quietLine(Bands roomNoiseDbSpl, double targetDb) {
+    OptionalDouble allowed = allowedRoomNoiseDbA(targetDb);
+    if (allowed.isEmpty()) {
+      return Optional.empty();
+    }
+    double pickup = Decibels.ofEnergy(capture.pattern().randomEnergyEfficiency());
+    double lift = allowed.getAsDouble() - pickup - Octave.aWeightedSum(roomNoiseDbSpl);
+    return Optional.of(roomNoiseDbSpl.map(level -> level + lift));
+  }
+
+  /**
+   * The highest A-weighted level of the room's noise, at the microphone through its pattern, at
+   * which the quiet margin meets a target. Empty where the chain's own noise uses it up.
+   */
+  public OptionalDouble allowedRoomNoiseDbA(double targetDb) {
     double allowed =
         Decibels.toEnergy(Octave.aWeightedSum(directDbSpl.energySum(earlyDbSpl)) - targetDb)
             - Decibels.toEnergy(
                 Octave.aWeightedSum(
                     selfNoiseDbSpl.energySum(preampNoiseDbSpl).energySum(converterNoiseDbSpl)));
-    if (allowed <= 0) {
-      return java.util.Optional.empty();
-    }
-    double pickup = Decibels.ofEnergy(capture.pattern().randomEnergyEfficiency());
-    double lift = Decibels.ofEnergy(allowed) - pickup - Octave.aWeightedSum(roomNoiseDbSpl);
-    return java.util.Optional.of(roomNoiseDbSpl.map(level -> level + lift));
+    return allowed > 0 ? OptionalDouble.of(Decibels.ofEnergy(allowed)) : OptionalDouble.empty();
   }
 
   /**

@@ -23,6 +23,7 @@ import nullroom.core.acoustics.Bands;
  * @param talker who speaks, where known
  * @param microphone what listens, where known
  * @param noiseDbSpl diffuse room noise in octaves, where known
+ * @param sources what makes noise in a place of its own, besides
  */
 public record Room(
     String name,
@@ -34,12 +35,40 @@ public record Room(
     List<LooseObject> objects,
     Optional<Talker> talker,
     Optional<PlacedMicrophone> microphone,
-    Optional<Bands> noiseDbSpl) {
+    Optional<Bands> noiseDbSpl,
+    List<NoiseSource> sources) {
+
+  /** A room without noise sources of a place of their own. */
+  public Room(
+      String name,
+      Outline outline,
+      Ceiling ceiling,
+      Air air,
+      Map<String, Finish> finishes,
+      List<Patch> patches,
+      List<LooseObject> objects,
+      Optional<Talker> talker,
+      Optional<PlacedMicrophone> microphone,
+      Optional<Bands> noiseDbSpl) {
+    this(
+        name,
+        outline,
+        ceiling,
+        air,
+        finishes,
+        patches,
+        objects,
+        talker,
+        microphone,
+        noiseDbSpl,
+        List.of());
+  }
 
   public Room {
     finishes = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(finishes));
     patches = List.copyOf(patches);
     objects = List.copyOf(objects);
+    sources = List.copyOf(sources);
     List<String> names = surfaceNames(outline);
     for (String surface : finishes.keySet()) {
       if (!surface.equals("walls") && !names.contains(surface)) {
@@ -56,6 +85,9 @@ public record Room(
     checkPatches(outline, planes, names, patches);
     talker.ifPresent(t -> checkInside(outline, planes, "talker.at", t.at()));
     microphone.ifPresent(m -> checkInside(outline, planes, "microphone.at", m.at()));
+    for (int i = 0; i < sources.size(); i++) {
+      checkInside(outline, planes, "noise.sources[" + i + "].at", sources.get(i).at());
+    }
     if (talker.isPresent()
         && microphone.isPresent()
         && talker.get().at().distanceTo(microphone.get().at()) < 0.005) {
@@ -255,8 +287,7 @@ public record Room(
       Map<String, Finish> newFinishes,
       List<Patch> newPatches,
       Optional<Talker> newTalker,
-      Optional<PlacedMicrophone> newMicrophone,
-      Optional<Bands> newNoise) {
+      Optional<PlacedMicrophone> newMicrophone) {
     return new Room(
         name,
         outline,
@@ -267,12 +298,13 @@ public record Room(
         objects,
         newTalker,
         newMicrophone,
-        newNoise);
+        noiseDbSpl,
+        sources);
   }
 
   /** A copy with other patches. */
   public Room withPatches(List<Patch> other) {
-    return with(finishes, other, talker, microphone, noiseDbSpl);
+    return with(finishes, other, talker, microphone);
   }
 
   /** A copy with one more patch. */
@@ -284,24 +316,40 @@ public record Room(
 
   /** A copy with another microphone. */
   public Room withMicrophone(PlacedMicrophone other) {
-    return with(finishes, patches, talker, Optional.of(other), noiseDbSpl);
+    return with(finishes, patches, talker, Optional.of(other));
   }
 
   /** A copy with another talker. */
   public Room withTalker(Talker other) {
-    return with(finishes, patches, Optional.of(other), microphone, noiseDbSpl);
+    return with(finishes, patches, Optional.of(other), microphone);
   }
 
-  /** A copy with other room noise. */
+  /** A copy with other room noise, diffuse alone. */
   public Room withNoise(Bands levelsDbSpl) {
-    return with(finishes, patches, talker, microphone, Optional.of(levelsDbSpl));
+    return withNoise(levelsDbSpl, sources);
+  }
+
+  /** A copy with other room noise: diffuse, and from places. */
+  public Room withNoise(Bands levelsDbSpl, List<NoiseSource> otherSources) {
+    return new Room(
+        name,
+        outline,
+        ceiling,
+        air,
+        finishes,
+        patches,
+        objects,
+        talker,
+        microphone,
+        Optional.of(levelsDbSpl),
+        otherSources);
   }
 
   /** A copy with another finish on one surface. */
   public Room withFinish(String surface, Finish finish) {
     Map<String, Finish> other = new LinkedHashMap<>(finishes);
     other.put(surface, finish);
-    return with(other, patches, talker, microphone, noiseDbSpl);
+    return with(other, patches, talker, microphone);
   }
 
   /**
@@ -331,7 +379,10 @@ public record Room(
         objects,
         talker.map(t -> t.movedTo(stretched(t.at(), x, y, z))),
         microphone.map(m -> m.movedBy(stretched(m.at(), x, y, z).minus(m.at()))),
-        noiseDbSpl);
+        noiseDbSpl,
+        sources.stream()
+            .map(s -> new NoiseSource(s.name(), stretched(s.at(), x, y, z), s.dbSplAtMetre()))
+            .toList());
   }
 
   private static Point stretched(Point p, double x, double y, double z) {

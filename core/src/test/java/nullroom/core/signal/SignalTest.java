@@ -122,9 +122,9 @@ class SignalTest {
       "each octave of the bank passes a tone at its exact centre, whatever the rate and the blocks")
   @ValueSource(doubles = {44_100, 48_000, 96_000, 192_000})
   void octaveBank(double rate) {
-    OctaveBank bank = new OctaveBank(rate);
+    FilterBank bank = new FilterBank(Band.OCTAVES, rate);
     for (int o = 2; o < bank.bands().size(); o++) {
-      OctaveBank fresh = new OctaveBank(rate);
+      FilterBank fresh = new FilterBank(Band.OCTAVES, rate);
       double hz = fresh.bands().get(o).centreHz();
       int wanted = o;
       double[] squares = new double[fresh.bands().size()];

@@ -181,6 +181,26 @@ public final class BookFolder {
     return stem + "-" + number + ending;
   }
 
+  /** Path of a survey's seconds; its folder is there. */
+  public Path survey(String name) {
+    Path surveys = folder.resolve("survey");
+    try {
+      Files.createDirectories(surveys);
+    } catch (IOException e) {
+      throw new Trouble.BadFile(surveys.toString(), "cannot be written: " + e.getMessage());
+    }
+    return surveys.resolve(name);
+  }
+
+  /** A survey file name that is not taken yet. */
+  public String freshSurvey(String stem) {
+    int number = 1;
+    while (Files.exists(survey(stem + "-" + number + ".csv"))) {
+      number++;
+    }
+    return stem + "-" + number + ".csv";
+  }
+
   /** Path of a kept recording. */
   public Path sound(String name) {
     return folder.resolve("sound").resolve(name);
@@ -206,12 +226,7 @@ public final class BookFolder {
         return BookJson.read(node);
       }
       Room room = RoomJson.read(node);
-      return new RoomBook(
-          room.name(),
-          nullroom.core.predict.Goal.SPOKEN_ON_CAMERA,
-          room,
-          java.util.Optional.empty(),
-          java.util.Optional.empty());
+      return new RoomBook(room.name(), nullroom.core.predict.Goal.SPOKEN_ON_CAMERA, room);
     } catch (Trouble.BadField e) {
       throw new Trouble.BadFile(path.toString(), e.line());
     }

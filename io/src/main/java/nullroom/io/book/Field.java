@@ -3,6 +3,7 @@ package nullroom.io.book;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import nullroom.core.Trouble;
@@ -54,6 +55,28 @@ record Field(String path, JsonNode node) {
       throw bad("must be a text in quotes, not " + node);
     }
     return node.stringValue();
+  }
+
+  boolean flag() {
+    if (!node.isBoolean()) {
+      throw bad("must be true or false, not " + node);
+    }
+    return node.booleanValue();
+  }
+
+  /** A number that may be missing. */
+  OptionalDouble figure(String name) {
+    Optional<Field> figure = optional(name);
+    return figure.isPresent() ? OptionalDouble.of(figure.get().number()) : OptionalDouble.empty();
+  }
+
+  /** A plain file name, which cannot lead out of its folder. */
+  String soundName() {
+    String name = text();
+    if (!name.matches("[\\w. -]+") || name.contains("..")) {
+      throw bad("must be a plain file name");
+    }
+    return name;
   }
 
   boolean isText(String text) {

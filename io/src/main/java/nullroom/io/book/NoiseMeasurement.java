@@ -1,45 +1,56 @@
 package nullroom.io.book;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.NoiseRating;
 import nullroom.core.acoustics.Octave;
-import nullroom.core.measure.Intrusion;
 import nullroom.core.measure.NoiseMeter;
 import nullroom.core.measure.NoiseReport;
-import nullroom.core.measure.Tone;
+import nullroom.core.measure.Scale;
 import nullroom.core.predict.Heard;
 import nullroom.core.signal.SampleSource;
-import nullroom.core.signal.Samples;
 
 /**
  * A room noise measurement kept in the book.
  *
  * @param sound file name under sound/
  * @param taken local date and time, ISO 8601
- * @param laeqDbSpl A-weighted level at the microphone's place
- * @param octaveDbSpl octave levels
- * @param nc noise criterion
- * @param ncBandHz the octave that decides it
- * @param tones steady tones in it, by frequency
- * @param intrusions what rose over the background, by time
+ * @param simulated whether an acted room was heard
+ * @param spot name of the place, empty for the spot of now
+ * @param report what the microphone gave
+ * @param scale what its levels mean in the air; empty where that is not known
+ * @param roomDbSpl octaves of the room's own noise behind it, where its levels mean something
+ * @param without suspects that were switched off then
  */
 public record NoiseMeasurement(
     String sound,
     String taken,
-    double laeqDbSpl,
-    Bands octaveDbSpl,
-    int nc,
-    double ncBandHz,
-    List<Tone> tones,
-    List<Intrusion> intrusions) {
+    boolean simulated,
+    String spot,
+    NoiseReport report,
+    Optional<Scale> scale,
+    Optional<Bands> roomDbSpl,
+    List<String> without) {
 
   public NoiseMeasurement {
-    tones = List.copyOf(tones);
-    intrusions = List.copyOf(intrusions);
+    without = List.copyOf(without);
   }
+
+  /**
+   * The circumstances of a recording.
+   *
+   * @param taken local date and time, ISO 8601
+   * @param simulated whether an acted room was heard
+   * @param spot name of the place
+   * @param without suspects switched off
+   */
+  public record Taken(String taken, boolean simulated, String spot, List<String> without) {}
 
   /**
    * Measures the quiet room from a recording through the microphone that {@code heard} describes,
@@ -48,23 +59,23 @@ public record NoiseMeasurement(
    * @throws Trouble.BadSound if the recording is too short, silent, or sampled too slowly for the 8
    *     kHz octave
    */
-  public static NoiseMeasurement of(String sound, String taken, Samples recording, Heard heard) {
-    NoiseReport report = NoiseMeter.measure(SampleSource.of(recording), Progress.NONE).getFirst();
-    Bands atMicrophone =
-        report
-            .octaveDbSpl(heard.capture().fullScaleDbSpl())
-            .orElseThrow(() -> new Trouble.BadSound(sound, why(report)));
-    Bands room = heard.roomNoiseBehind(atMicrophone);
-    NoiseRating nc = NoiseRating.nc(room);
+  public static NoiseMeasurement of(
+      String sound, Taken taken, SampleSource recording, Heard heard, Optional<Scale> scale) {
+    NoiseReport report = NoiseMeter.measure(recording, Progress.NONE).getFirst();
+    if (report.octaveDbSpl(0).isEmpty()) {
+      throw new Trouble.BadSound(sound, why(report));
+    }
+    Optional<Bands> room =
+        scale.flatMap(s -> report.octaveDbSpl(s.fullScaleDbSpl())).map(heard::roomNoiseBehind);
     return new NoiseMeasurement(
         sound,
-        taken,
-        Octave.aWeightedSum(room),
+        taken.taken(),
+        taken.simulated(),
+        taken.spot(),
+        report,
+        scale,
         room,
-        nc.rating(),
-        nc.decidingBandHz(),
-        report.tones(),
-        report.intrusions());
+        taken.without());
   }
 
   private static String why(NoiseReport report) {
@@ -74,5 +85,28 @@ public record NoiseMeasurement(
     return report.laeqDbfs().isEmpty()
         ? "holds digital silence; is the microphone muted?"
         : "is sampled too slowly to hold the 8 kHz octave; record at 44.1 kHz or more";
+  }
+
+  /** A-weighted level of the room, where levels mean something. */
+  public OptionalDouble laeqDbSpl() {
+    return roomDbSpl.isPresent()
+        ? OptionalDouble.of(Octave.aWeightedSum(roomDbSpl.get()))
+        : OptionalDouble.empty();
+  }
+
+  /** Noise criterion of the room, where levels mean something. */
+  public Optional<NoiseRating> nc() {
+    return roomDbSpl.map(NoiseRating::nc);
+  }
+
+  /** Noise rating of the room over 63 Hz to 8 kHz, where levels mean something. */
+  public Optional<NoiseRating> nr() {
+    return roomDbSpl.map(room -> {
+      Map<Double, Double> levels = new HashMap<>();
+      for (int i = 0; i < Octave.COUNT; i++) {
+        levels.put(Octave.nominalHz(i), room.get(i));
+      }
+      return NoiseRating.nr(levels);
+    });
   }
 }

@@ -16,15 +16,21 @@ import nullroom.core.room.Room;
  * @param name for people
  * @param goal what the recording is for
  * @param room the room with talker and microphone
- * @param noise the noise measured last
+ * @param listening all that is known about the noise
  * @param decay the decay measured last
  */
 public record RoomBook(
-    String name,
-    Goal goal,
-    Room room,
-    Optional<NoiseMeasurement> noise,
-    Optional<DecayMeasurement> decay) {
+    String name, Goal goal, Room room, Listening listening, Optional<DecayMeasurement> decay) {
+
+  /** A book in which nothing was measured yet. */
+  public RoomBook(String name, Goal goal, Room room) {
+    this(name, goal, room, Listening.NOTHING, Optional.empty());
+  }
+
+  /** The noise measured last. */
+  public Optional<NoiseMeasurement> noise() {
+    return listening.noise();
+  }
 
   /**
    * Adjustments of the prediction to the measurement are held within this factor: beyond, the
@@ -42,8 +48,7 @@ public record RoomBook(
 
   /** What the microphone would hear in a changed room. */
   public Heard heard(Room changed) {
-    Room known = noise.map(n -> changed.withNoise(n.octaveDbSpl())).orElse(changed);
-    return Heard.of(known, decaySeconds(changed));
+    return Heard.of(SuspectNoise.in(changed, listening), decaySeconds(changed));
   }
 
   /** Reverberation times of a changed room, by the measurement where there is one. */
@@ -71,21 +76,26 @@ public record RoomBook(
 
   /** With another room. */
   public RoomBook with(Room other) {
-    return new RoomBook(name, goal, other, noise, decay);
+    return new RoomBook(name, goal, other, listening, decay);
   }
 
   /** With another goal. */
   public RoomBook with(Goal other) {
-    return new RoomBook(name, other, room, noise, decay);
+    return new RoomBook(name, other, room, listening, decay);
+  }
+
+  /** With other knowledge of the noise. */
+  public RoomBook with(Listening other) {
+    return new RoomBook(name, goal, room, other, decay);
   }
 
   /** With a new noise measurement. */
   public RoomBook with(NoiseMeasurement measured) {
-    return new RoomBook(name, goal, room, Optional.of(measured), decay);
+    return with(listening.withNoise(measured));
   }
 
   /** With a new decay measurement. */
   public RoomBook with(DecayMeasurement measured) {
-    return new RoomBook(name, goal, room, noise, Optional.of(measured));
+    return new RoomBook(name, goal, room, listening, Optional.of(measured));
   }
 }

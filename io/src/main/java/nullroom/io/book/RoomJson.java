@@ -18,6 +18,7 @@ import nullroom.core.room.Aim;
 import nullroom.core.room.Ceiling;
 import nullroom.core.room.Finish;
 import nullroom.core.room.LooseObject;
+import nullroom.core.room.NoiseSource;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
 import nullroom.core.room.PlacedMicrophone;
@@ -57,7 +58,25 @@ public final class RoomJson {
         f.elements("objects").stream().map(RoomJson::object).toList(),
         f.optional("talker").map(RoomJson::talker),
         f.optional("microphone").map(RoomJson::microphone),
-        f.optional("noise").map(n -> n.object().required("octaveDbSpl").bands()));
+        f.optional("noise").map(n -> n.object().required("octaveDbSpl").bands()),
+        f.optional("noise").map(RoomJson::sources).orElse(List.of()));
+  }
+
+  private static List<NoiseSource> sources(Field noise) {
+    return noise.elements("sources").stream().map(RoomJson::source).toList();
+  }
+
+  static NoiseSource source(Field f) {
+    return new NoiseSource(
+        f.required("name").text(),
+        point(f.required("at")),
+        f.required("octaveDbSplAtMetre").bands());
+  }
+
+  static void write(NoiseSource source, ObjectNode out) {
+    out.put("name", source.name());
+    out.set("at", numbers(source.at().x(), source.at().y(), source.at().z()));
+    out.set("octaveDbSplAtMetre", numbers(source.dbSplAtMetre().toArray()));
   }
 
   private static Outline outline(Field f) {
@@ -223,9 +242,16 @@ public final class RoomJson {
     }
     room.talker().ifPresent(t -> write(t, out.putObject("talker")));
     room.microphone().ifPresent(m -> write(m, out.putObject("microphone")));
-    room.noiseDbSpl()
-        .ifPresent(n -> out.putObject("noise").set("octaveDbSpl", numbers(n.toArray())));
+    room.noiseDbSpl().ifPresent(n -> writeNoise(n, room.sources(), out.putObject("noise")));
     return out;
+  }
+
+  private static void writeNoise(Bands diffuse, List<NoiseSource> sources, ObjectNode out) {
+    out.set("octaveDbSpl", numbers(diffuse.toArray()));
+    if (!sources.isEmpty()) {
+      ArrayNode all = out.putArray("sources");
+      sources.forEach(s -> write(s, all.addObject()));
+    }
   }
 
   static ArrayNode numbers(double... numbers) {

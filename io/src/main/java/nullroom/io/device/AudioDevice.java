@@ -30,6 +30,13 @@ public interface AudioDevice {
   java.util.OptionalDouble fullScaleDbSpl();
 
   /**
+   * Begins to listen.
+   *
+   * @throws nullroom.core.Trouble if the device is gone or refuses
+   */
+  AudioStream open(Prompt prompt);
+
+  /**
    * Records one channel.
    *
    * @param seconds how long

@@ -51,29 +51,21 @@ public final class JavaSoundDevice implements AudioDevice {
   }
 
   @Override
-  public Samples record(Prompt prompt, double seconds, Progress progress) {
-    double[] samples = new double[(int) Math.round(seconds * sampleRateHz())];
-    int count = 0;
-    try (TargetDataLine line = (TargetDataLine) AudioSystem.getMixer(mixer).getLine(LINE)) {
+  public AudioStream open(Prompt prompt) {
+    try {
+      TargetDataLine line = (TargetDataLine) AudioSystem.getMixer(mixer).getLine(LINE);
       line.open(FORMAT);
       line.start();
-      byte[] block = new byte[960];
-      while (count < samples.length) {
-        int got = line.read(block, 0, block.length);
-        if (got <= 0) {
-          break; // unplugged: what was heard is kept
-        }
-        for (int i = 0; i + 1 < got && count < samples.length; i += 2) {
-          samples[count++] = ((block[i + 1] << 8) | (block[i] & 0xff)) / 32768.0;
-        }
-        progress.step(count, samples.length);
-      }
+      return new LineStream(line, FORMAT);
     } catch (LineUnavailableException | IllegalArgumentException e) {
       throw new Trouble.BadSound(name(), "cannot be opened; is it in use by another program?");
     }
-    if (count == 0) {
-      throw new Trouble.BadSound(name(), "delivered no sound; is it still plugged in?");
+  }
+
+  @Override
+  public Samples record(Prompt prompt, double seconds, Progress progress) {
+    try (AudioStream stream = open(prompt)) {
+      return Recording.of(stream, name(), seconds, progress);
     }
-    return new Samples(java.util.Arrays.copyOf(samples, count), sampleRateHz());
   }
 }

@@ -19,6 +19,9 @@ import nullroom.core.signal.Sweep;
 public final class SimulatedDevice implements AudioDevice {
   private static final double RATE_HZ = 48_000;
 
+  /** Shaped as a whole in frequency, noise of a power of two samples repeats without a seam. */
+  private static final int LOOP = 1 << 20;
+
   /** Between two claps; long enough for any home room to fall silent. */
   private static final double CLAP_GAP_SECONDS = 2.4;
 
@@ -59,6 +62,27 @@ public final class SimulatedDevice implements AudioDevice {
   @Override
   public OptionalDouble fullScaleDbSpl() {
     return OptionalDouble.of(heard.capture().fullScaleDbSpl());
+  }
+
+  /**
+   * The room's noise without end, as its claps, sweep or voice would be of no use there.
+   *
+   * @param prompt taken for {@code QUIET}
+   */
+  @Override
+  public AudioStream open(Prompt prompt) {
+    return open(Double.POSITIVE_INFINITY, 1);
+  }
+
+  /**
+   * The room's noise until the device is pulled out.
+   *
+   * @param goneAfterSeconds when that happens
+   * @param speed times real time, 1 but for tests
+   */
+  public AudioStream open(double goneAfterSeconds, double speed) {
+    double[] loop = convert(SyntheticRoom.noise(heard.noiseDbSpl(), RATE_HZ, LOOP, seed));
+    return new PacedStream(loop, RATE_HZ, goneAfterSeconds, speed);
   }
 
   @Override

@@ -7,17 +7,11 @@ import static org.assertj.core.api.Assertions.within;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Optional;
-import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.predict.Goal;
-import nullroom.core.predict.Heard;
 import nullroom.core.predict.Statistics;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Room;
-import nullroom.core.signal.Samples;
-import nullroom.io.device.AudioDevice;
-import nullroom.io.device.SimulatedDevice;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -42,22 +36,10 @@ class BookFolderTest {
     return BookFolder.readRoom(Files.writeString(folder.resolve("room.json"), ROOM));
   }
 
-  private static RoomBook measured(BookFolder place, Room room) {
-    SimulatedDevice device = new SimulatedDevice(Heard.of(room), 343.2, 4);
-    Samples quiet = device.record(AudioDevice.Prompt.QUIET, 5, Progress.NONE);
-    Samples claps = device.record(AudioDevice.Prompt.CLAPS, 7.5, Progress.NONE);
-    RoomBook bare =
-        new RoomBook("box", Goal.SPOKEN_CLOSE, room, Optional.empty(), Optional.empty());
-    return bare.with(
-            NoiseMeasurement.of(
-                place.keep("noise", quiet), "2026-01-01T20:00", quiet, bare.heard()))
-        .with(DecayMeasurement.of(place.keep("claps", claps), "2026-01-01T20:05", claps, room));
-  }
-
   @Test
   void whatIsSavedComesBackAsItWas() throws IOException {
     BookFolder place = new BookFolder(folder.resolve("a book"));
-    RoomBook book = measured(place, room());
+    RoomBook book = MeasuredBook.listened(place, room());
     place.save(book);
     assertThat(place.load()).isEqualTo(book);
   }
@@ -65,8 +47,9 @@ class BookFolderTest {
   @Test
   void theSimulatedRoomIsMeasuredAsItWasMade() throws IOException {
     Room room = room();
-    RoomBook book = measured(new BookFolder(folder.resolve("b")), room);
-    assertThat(book.noise().orElseThrow().octaveDbSpl().get(2)).isCloseTo(28, within(1.0));
+    RoomBook book = MeasuredBook.of(new BookFolder(folder.resolve("b")), room);
+    assertThat(book.noise().orElseThrow().roomDbSpl().orElseThrow().get(2))
+        .isCloseTo(28, within(1.0));
     assertThat(book.decay().orElseThrow().report().tMidSeconds().orElseThrow())
         .isCloseTo(
             Statistics.of(room).midSeconds(), within(0.12 * Statistics.of(room).midSeconds()));
@@ -76,7 +59,7 @@ class BookFolderTest {
   @Test
   void aDamagedBookNamesThePlaceAndTheLastGoodOne() throws IOException {
     BookFolder place = new BookFolder(folder.resolve("c"));
-    RoomBook first = new RoomBook("c", Goal.SUNG_DRY, room(), Optional.empty(), Optional.empty());
+    RoomBook first = new RoomBook("c", Goal.SUNG_DRY, room());
     place.save(first);
     place.save(
         first.with(

@@ -13,15 +13,9 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Optional;
-import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.predict.Goal;
-import nullroom.core.predict.Heard;
 import nullroom.core.room.Room;
-import nullroom.core.signal.Samples;
-import nullroom.io.device.AudioDevice;
-import nullroom.io.device.SimulatedDevice;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -76,20 +70,13 @@ class BookSchemaTest {
   void aMeasuredBookKeepsItsSchema() {
     BookFolder place = new BookFolder(folder);
     Room room = room(ROOM);
-    SimulatedDevice device = new SimulatedDevice(Heard.of(room), 343.2, 4);
-    Samples quiet = device.record(AudioDevice.Prompt.QUIET, 3, Progress.NONE);
-    Samples claps = device.record(AudioDevice.Prompt.CLAPS, 7.5, Progress.NONE);
-    RoomBook bare = new RoomBook("box", Goal.SUNG_DRY, room, Optional.empty(), Optional.empty());
-    RoomBook book =
-        bare.with(
-                NoiseMeasurement.of(
-                    place.keep("noise", quiet), "2026-01-01T20:00", quiet, bare.heard()))
-            .with(DecayMeasurement.of(place.keep("claps", claps), "2026-01-01T20:05", claps, room));
+    RoomBook bare = new RoomBook("box", Goal.SUNG_DRY, room);
+    RoomBook book = MeasuredBook.listened(place, room);
     Schema schema = schema(text());
     assertThat(errors(schema, BookJson.write(book))).isEmpty();
     assertThat(errors(schema, BookJson.write(bare))).isEmpty();
     assertThat(errors(schema, BookJson.write(bare).put("goal", "opera"))).isNotEmpty();
-    assertThat(errors(schema, BookJson.write(bare).put("schemaVersion", 2))).isNotEmpty();
+    assertThat(errors(schema, BookJson.write(bare).put("schemaVersion", 3))).isNotEmpty();
     assertThat(BookJson.read(BookJson.write(book))).isEqualTo(book);
   }
 
@@ -124,5 +111,48 @@ class BookSchemaTest {
     assertThat(wrong).isNotEqualTo(ROOM);
     assertThat(errors(roomSchema(), JsonMapper.shared().readTree(wrong))).isNotEmpty();
     assertThatThrownBy(() -> room(wrong)).isInstanceOf(Trouble.class);
+  }
+
+  @Test
+  void aBookOfTheFirstVersionIsStillRead() {
+    RoomBook bare = new RoomBook("box", Goal.SUNG_DRY, room(ROOM));
+    ObjectNode old = BookJson.write(bare);
+    for (String later : List.of("calibration", "suspects", "spots", "surveys")) {
+      old.remove(later);
+    }
+    old.put("schemaVersion", 1);
+    ObjectNode noise = old.putObject("noise");
+    noise.put("sound", "simulated-noise-1.wav").put("taken", "2026-01-01T20:00");
+    noise.put("laeqDbSpl", 27.1).put("nc", 21).put("ncBandHz", 63);
+    noise.set("octaveDbSpl", RoomJson.numbers(44, 38, 32, 26, 20, 15, 11, 9));
+    noise.putArray("tones");
+    noise.putArray("intrusions");
+    NoiseMeasurement read = BookJson.read(old).noise().orElseThrow();
+    assertThat(read.simulated()).isTrue();
+    assertThat(read.roomDbSpl().orElseThrow().get(0)).isEqualTo(44);
+    assertThat(read.laeqDbSpl().orElseThrow()).isBetween(26.0, 29.0);
+    assertThat(BookJson.read(BookJson.write(bare.with(read))).noise()).contains(read);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "suspects[0].needed|\"needed\" : true|\"needed\" : 3",
+        "humTest.way|covered|sung at",
+        "calibration.method|meter|by ear",
+        "surveys[0].file|survey-1.csv|../survey-1.csv",
+        "surveys[0].scale|96.0|960.0"
+      })
+  void whatIsWrongInTheListeningIsNamed(String where, String good, String bad) {
+    String text =
+        BookJson.write(MeasuredBook.listened(new BookFolder(folder), room(ROOM))).toPrettyString();
+    assertThat(text).contains(good);
+    JsonNode wrong = JsonMapper.shared().readTree(text.replace(good, bad));
+    assertThatThrownBy(() -> BookJson.read(wrong))
+        .isInstanceOf(Trouble.BadField.class)
+        .extracting(e -> ((Trouble) e).place())
+        .asString()
+        .startsWith(where);
   }
 }

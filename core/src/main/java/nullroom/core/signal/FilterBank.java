@@ -4,28 +4,29 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Octave bands of a stream in the time domain, for levels that move. Multirate: after an octave is
- * filtered, the stream goes on at half the rate, so that ten octaves cost about twice the top two.
+ * Octaves or third octaves of a stream in the time domain, for levels that move. Multirate: after
+ * the top bands are filtered, the stream goes on at half the rate, so that ten octaves cost about
+ * twice the top two.
  */
-public final class OctaveBank {
+public final class FilterBank {
   /**
    * Class 1 (IEC 61260-1) and the shortest ringing that is; levels over time want that more than
    * steep skirts.
    */
   static final int ORDER = 4;
 
-  /** Receives the squares of one band's block, at that band's own rate. */
+  /** Receives the samples of one band's block, at that band's own rate. */
   @FunctionalInterface
   public interface Receiver {
     /**
-     * @param octave index into {@link #bands()}
-     * @param band filtered samples; valid for this call only
-     * @param count how many, at {@link #rateHz} of this octave
+     * @param band index into {@link #bands()}
+     * @param filtered samples; valid for this call only
+     * @param count how many, at {@link #rateHz} of this band
      */
-    void accept(int octave, double[] band, int count);
+    void accept(int band, double[] filtered, int count);
   }
 
-  private record Stage(List<Integer> octaves, List<Biquads> filters, Halver halver) {}
+  private record Stage(List<Integer> bands, List<Biquads> filters, Halver halver) {}
 
   private final List<Band> bands;
   private final List<Stage> stages = new ArrayList<>();
@@ -33,9 +34,13 @@ public final class OctaveBank {
   private double[] work = new double[0];
   private double[] stream = new double[0];
 
-  /** A bank of all octaves, 31.5 Hz to 16 kHz, that fit the rate. */
-  public OctaveBank(double sampleRateHz) {
-    bands = Band.within(Band.OCTAVES, sampleRateHz);
+  /**
+   * A bank of those bands that fit the rate.
+   *
+   * @param all ascending
+   */
+  public FilterBank(List<Band> all, double sampleRateHz) {
+    bands = Band.within(all, sampleRateHz);
     ratesHz = new double[bands.size()];
     double rate = sampleRateHz;
     int next = bands.size() - 1;
@@ -54,14 +59,14 @@ public final class OctaveBank {
     }
   }
 
-  /** The octaves in ascending order. */
+  /** The bands in ascending order. */
   public List<Band> bands() {
     return bands;
   }
 
-  /** Samples a second in which an octave, an index into {@link #bands()}, comes out. */
-  public double rateHz(int octave) {
-    return ratesHz[octave];
+  /** Samples a second in which a band, an index into {@link #bands()}, comes out. */
+  public double rateHz(int band) {
+    return ratesHz[band];
   }
 
   /** Filters the next block; {@code block} is not modified. */
@@ -74,9 +79,9 @@ public final class OctaveBank {
     int count = length;
     for (int s = 0; s < stages.size(); s++) {
       Stage stage = stages.get(s);
-      for (int i = 0; i < stage.octaves().size(); i++) {
+      for (int i = 0; i < stage.bands().size(); i++) {
         stage.filters().get(i).filter(stream, work, count);
-        receiver.accept(stage.octaves().get(i), work, count);
+        receiver.accept(stage.bands().get(i), work, count);
       }
       if (s < stages.size() - 1) {
         count = stage.halver().halve(stream, count);

@@ -1,0 +1,141 @@
+package nullroom.app.control;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.scene.text.Text;
+import javafx.scene.text.TextAlignment;
+
+/** Levels as bars lying under each other, each with a name, a figure and a remark. */
+public final class LevelRows extends PlotPane {
+  /**
+   * One bar.
+   *
+   * @param name before it
+   * @param level where it ends; minus infinity draws none
+   * @param give how far the level may be off, drawn as a line through its end; 0 for none
+   * @param bound whether the level is only a bound: drawn hatched
+   * @param figure after it
+   * @param remark under it
+   * @param style of the bar
+   */
+  public record Row(
+      String name,
+      double level,
+      double give,
+      boolean bound,
+      String figure,
+      String remark,
+      String style) {}
+
+  /** A line down across all bars. */
+  public record Mark(String label, double level) {}
+
+  private static final double LEAST_LEFT = 110;
+  private static final double MOST_LEFT = 240;
+  private static final double RIGHT = 110;
+  private static final double TOP = 42;
+  private static final double MOST_ROW = 58;
+
+  private final String empty;
+  private String axisLabel = "";
+  private List<Row> rows = List.of();
+  private Optional<Mark> mark = Optional.empty();
+  private double left = LEAST_LEFT;
+  private double markAt = Double.NEGATIVE_INFINITY;
+
+  /**
+   * An empty picture.
+   *
+   * @param empty said while there is no bar
+   */
+  public LevelRows(String empty) {
+    super("level-rows");
+    this.empty = empty;
+  }
+
+  /** What is shown. */
+  public void show(String axis, List<Row> bars, Optional<Mark> line) {
+    axisLabel = axis;
+    rows = List.copyOf(bars);
+    mark = line;
+    redraw();
+  }
+
+  @Override
+  protected double computePrefHeight(double width) {
+    return TOP + Math.max(2, rows.size()) * MOST_ROW + 6;
+  }
+
+  @Override
+  protected void draw(double width, double height) {
+    if (rows.isEmpty()) {
+      text(empty, width / 2, height / 2, TextAlignment.CENTER, "axis");
+      return;
+    }
+    double most = ends(1);
+    double least = ends(-1);
+    double from = Math.floor((Math.max(least, most - 60) - 5) / 10) * 10;
+    double to = Math.ceil((most + 2) / 10) * 10;
+    left = LEAST_LEFT;
+    for (Row r : rows) {
+      Text name = text(r.name(), 0, -40, TextAlignment.LEFT, "row-name");
+      left = Math.clamp(name.getLayoutBounds().getWidth() + 14, left, MOST_LEFT);
+      getChildren().remove(name);
+    }
+    double scale = (width - left - RIGHT) / (to - from);
+    double row = Math.min(MOST_ROW, (height - TOP - 4) / rows.size());
+    text(axisLabel, 0, 9, TextAlignment.LEFT, "axis-label");
+    for (double tick = from; tick <= to; tick += 10) {
+      double x = left + (tick - from) * scale;
+      line(x, TOP - 4, x, TOP + rows.size() * row, "grid");
+      String name = String.format(Locale.ROOT, "%.0f", tick).replace('-', '−');
+      text(name, x, TOP - 12, TextAlignment.CENTER, "axis");
+    }
+    markAt =
+        mark.map(m -> left + (Math.clamp(m.level(), from, to) - from) * scale)
+            .orElse(Double.NEGATIVE_INFINITY);
+    for (int i = 0; i < rows.size(); i++) {
+      draw(rows.get(i), TOP + i * row, row, from, scale);
+    }
+    mark.ifPresent(m -> {
+      line(markAt, TOP - 4, markAt, TOP + rows.size() * row, "reference-line");
+      Text label = text(m.label(), width - 4, 9, TextAlignment.RIGHT, "axis");
+      double before = width - 10 - label.getLayoutBounds().getWidth();
+      line(before - 14, 9, before, 9, "reference-line");
+    });
+  }
+
+  private double ends(int sign) {
+    OptionalDouble mostOf =
+        rows.stream()
+            .filter(r -> Double.isFinite(r.level()))
+            .mapToDouble(r -> sign * r.level() + (sign > 0 ? r.give() : 0))
+            .max();
+    double bars = mostOf.orElse(0);
+    double all = mark.map(m -> Math.max(bars, sign * m.level())).orElse(bars);
+    return sign * all;
+  }
+
+  private void draw(Row r, double y, double height, double from, double scale) {
+    double bar = Math.min(20, height * 0.44);
+    double middle = y + bar / 2 + 3;
+    text(r.name(), left - 10, middle, TextAlignment.RIGHT, "row-name");
+    double end = left;
+    if (Double.isFinite(r.level())) {
+      end = left + Math.max(2, (r.level() - from) * scale);
+      rectangle(left, y + 3, end - left, bar, "bar", r.style(), r.bound() ? "assumed" : "measured");
+      if (r.give() > 0) {
+        line(end - r.give() * scale, middle, end + r.give() * scale, middle, "give");
+        end += r.give() * scale;
+      }
+    }
+    Text figure = text(r.figure(), end + 8, middle, TextAlignment.LEFT, "figure-strong");
+    double reach = end + 12 + figure.getLayoutBounds().getWidth();
+    if (markAt > end && markAt < reach) {
+      figure.setX(markAt + 8);
+    }
+    text(r.remark(), left, y + bar + 13, TextAlignment.LEFT, "axis");
+  }
+}

@@ -1,0 +1,96 @@
+package nullroom.app.desktop;
+
+import java.util.List;
+import java.util.Optional;
+import nullroom.core.Progress;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.measure.EnergySubtraction;
+import nullroom.core.measure.Scale;
+import nullroom.core.signal.SampleSource;
+import nullroom.core.signal.Samples;
+import nullroom.io.book.BookFolder;
+import nullroom.io.book.Listening;
+import nullroom.io.book.NoiseMeasurement;
+import nullroom.io.book.RoomBook;
+import nullroom.io.book.SurveyNote;
+import nullroom.io.book.Suspect;
+import nullroom.io.device.AudioDevice;
+import nullroom.io.survey.SurveyFile;
+
+/** What the narrator listened to besides: three culprits, three spots, a night. All invented. */
+final class DemoListening {
+  private static final double SECONDS = 6;
+
+  /** A source of the loft's noise: what is left of it without, and whether it must go on again. */
+  private record Source(String name, boolean needed, Bands dbSpl) {}
+
+  private static final List<Source> SOURCES =
+      List.of(
+          new Source("extractor", false, Bands.of(40, 37, 33, 28.5, 22, 17, 12, 8)),
+          new Source("cold store", true, Bands.of(45.5, 37, 27, 20, 13, 8, 4, 0)),
+          new Source("lamp fan", false, Bands.of(10, 12, 18, 20, 17.5, 15.5, 11, 6)));
+
+  /** A spot: its name, the hour, and the noise there over that of the loft's middle. */
+  private record Place(String name, String taken, double overDb) {}
+
+  private static final List<Place> PLACES =
+      List.of(
+          new Place("under the gable", "2026-03-14T21:40", 0),
+          new Place("by the skylight", "2026-03-14T21:46", 3.5),
+          new Place("behind the clothes rail", "2026-03-14T23:10", -4));
+
+  private DemoListening() {}
+
+  static RoomBook addTo(RoomBook book, BookFolder place) {
+    Optional<Scale> scale =
+        book.listening().calibration().scale(book.room().requireMicrophone().capture());
+    Bands all = book.room().noiseDbSpl().orElseThrow();
+    Listening listening = book.listening();
+    Suspect.Heard on = heard(book, place, "all-on", all);
+    for (Source source : SOURCES) {
+      Bands left = EnergySubtraction.of(all, source.dbSpl()).levelDb();
+      listening =
+          listening.plus(
+              Suspect.of(source.name(), source.needed())
+                  .withOn(on)
+                  .withOff(heard(book, place, source.name().replace(' ', '-') + "-off", left)));
+    }
+    List<NoiseMeasurement> spots =
+        PLACES.stream().map(p -> spot(book, place, p, all, scale)).toList();
+    String night = place.freshSurvey("survey");
+    SurveyFile.write(place.survey(night), DemoNight.of(book.heard()), DemoNight.octaves());
+    return book.with(
+        listening
+            .withSpots(spots)
+            .with(new SurveyNote(night, DemoNight.BEGIN.toString(), true, scale, true)));
+  }
+
+  private static Samples record(RoomBook book, Bands noise) {
+    RoomBook there = book.with(book.room().withNoise(noise));
+    return DemoBook.device(there).record(AudioDevice.Prompt.QUIET, SECONDS, Progress.NONE);
+  }
+
+  private static Suspect.Heard heard(RoomBook book, BookFolder place, String stem, Bands noise) {
+    Samples sound = record(book, noise);
+    NoiseMeasurement measured =
+        NoiseMeasurement.of(
+            stem,
+            new NoiseMeasurement.Taken("", true, "", List.of()),
+            SampleSource.of(sound),
+            book.heard(),
+            Optional.empty());
+    return new Suspect.Heard(
+        place.keep(stem, sound), measured.report().octaveDbSpl(0).orElseThrow());
+  }
+
+  private static NoiseMeasurement spot(
+      RoomBook book, BookFolder place, Place at, Bands all, Optional<Scale> scale) {
+    Samples sound = record(book, all.map(level -> level + at.overDb()));
+    return NoiseMeasurement.of(
+        place.keep("spot", sound),
+        new NoiseMeasurement.Taken(at.taken(), true, at.name(), List.of()),
+        SampleSource.of(sound),
+        book.heard(),
+        scale);
+  }
+}

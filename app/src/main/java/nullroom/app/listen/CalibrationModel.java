@@ -1,0 +1,98 @@
+package nullroom.app.listen;
+
+import java.nio.file.Path;
+import java.util.Optional;
+import nullroom.app.shell.Desk;
+import nullroom.core.Progress;
+import nullroom.core.Trouble;
+import nullroom.core.acoustics.Capture;
+import nullroom.core.measure.Calibration;
+import nullroom.core.measure.NoiseMeter;
+import nullroom.core.measure.NoiseReport;
+import nullroom.core.measure.Scale;
+import nullroom.core.signal.SampleSource;
+import nullroom.io.audio.SoundFile;
+import nullroom.io.device.AudioDevice;
+
+/** What digital levels mean in the air, and how that is known. */
+public final class CalibrationModel {
+  private static final double SECONDS = 10;
+
+  private final Desk desk;
+
+  CalibrationModel(Desk desk) {
+    this.desk = desk;
+  }
+
+  private Capture chain() {
+    return desk.session().book().room().requireMicrophone().capture();
+  }
+
+  /** How it is known now. */
+  public Calibration calibration() {
+    return desk.session().book().listening().calibration();
+  }
+
+  /** What a full scale means now. */
+  public Optional<Scale> scale() {
+    return calibration().scale(chain());
+  }
+
+  /** By the data of microphone and input, or not at all. */
+  public void set(Calibration calibration) {
+    desk.session()
+        .edit(
+            "Set the scale " + calibration.method().label(),
+            b -> b.with(b.listening().withCalibration(calibration)));
+  }
+
+  /** By a known full scale. */
+  public void setFullScale(double dbSpl, double uncertaintyDb) {
+    set(Calibration.ofFullScale(dbSpl, uncertaintyDb, chain()));
+  }
+
+  /** By a file with a calibrator's tone, recorded at this gain. */
+  public void setTone(Path file, double levelDbSpl) {
+    Capture chain = chain();
+    desk.work()
+        .start(
+            "Measuring the tone in " + file.getFileName(),
+            progress -> {
+              try (SoundFile sound = SoundFile.open(file)) {
+                return Calibration.ofTone(
+                    levelDbSpl, NoiseMeter.measure(sound, progress).getFirst(), chain);
+              } catch (Trouble.BadSound e) {
+                throw new Trouble.BadSound(
+                    String.valueOf(file.getFileName()), String.valueOf(e.getMessage()));
+              }
+            },
+            this::set);
+  }
+
+  /** By a meter beside the microphone: listens for ten seconds while it shows a level. */
+  public void setMeter(double readingDbA, double meterUncertaintyDb) {
+    Capture chain = chain();
+    desk.record(
+        "Listening beside the meter",
+        AudioDevice.Prompt.QUIET,
+        SECONDS,
+        "meter",
+        sound -> {
+          NoiseReport report =
+              NoiseMeter.measure(SampleSource.of(sound.samples()), Progress.NONE).getFirst();
+          return Calibration.ofMeter(readingDbA, meterUncertaintyDb, report, chain);
+        },
+        this::set);
+  }
+
+  String meaning() {
+    return scale()
+        .map(s ->
+            Words.say(
+                "Full scale is %.1f dB SPL%s, known %s.",
+                s.fullScaleDbSpl(), Words.giveOrTake(scale()), calibration().method().label()))
+        .orElse(
+            "Levels are relative only: before against after, on against off, one spot against another. Set a scale to know"
+                + " whether it is quiet enough.");
+  }
+}

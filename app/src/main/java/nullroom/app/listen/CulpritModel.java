@@ -1,0 +1,230 @@
+package nullroom.app.listen;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import nullroom.app.shell.Desk;
+import nullroom.core.Trouble;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Octave;
+import nullroom.core.measure.Culprits;
+import nullroom.core.measure.EnergySubtraction;
+import nullroom.core.measure.Scale;
+import nullroom.core.predict.Heard;
+import nullroom.core.room.NoiseSource;
+import nullroom.core.room.Point;
+import nullroom.io.book.Listening;
+import nullroom.io.book.NoiseMeasurement;
+import nullroom.io.book.RoomBook;
+import nullroom.io.book.Suspect;
+import nullroom.io.device.AudioDevice;
+
+/** The culprit board: which source makes how much of the noise. */
+public final class CulpritModel {
+  /** What is often to blame at home, and whether it must be switched on again. */
+  public static final List<Suspect> USUAL =
+      List.of(
+          Suspect.of("fridge", true),
+          Suspect.of("boiler", true),
+          Suspect.of("computer", false),
+          Suspect.of("lamp fan", false),
+          Suspect.of("extractor", false),
+          Suspect.of("window", false));
+
+  static final double SECONDS = 10;
+
+  private final Desk desk;
+
+  CulpritModel(Desk desk) {
+    this.desk = desk;
+  }
+
+  private RoomBook book() {
+    return desk.session().book();
+  }
+
+  /** Those on the board. */
+  public List<Suspect> suspects() {
+    return book().listening().suspects();
+  }
+
+  /** The usual ones that are not on it. */
+  public List<Suspect> usualLeft() {
+    return USUAL.stream()
+        .filter(u -> suspects().stream().noneMatch(s -> s.name().equals(u.name())))
+        .toList();
+  }
+
+  /** The board, where at least one was heard on and off. */
+  public Optional<Culprits> board() {
+    List<Culprits.Suspect> pairs = suspects().stream().flatMap(s -> s.pair().stream()).toList();
+    return pairs.isEmpty() ? Optional.empty() : Optional.of(Culprits.of(pairs));
+  }
+
+  /** What the board's digital levels mean in the air. */
+  public Optional<Scale> scale() {
+    return book()
+        .noise()
+        .flatMap(NoiseMeasurement::scale)
+        .or(() ->
+            book().listening().calibration().scale(book().room().requireMicrophone().capture()));
+  }
+
+  /** Puts a suspect on the board. */
+  public void add(Suspect suspect) {
+    String name = suspect.name().strip();
+    if (name.isEmpty()) {
+      throw new Trouble.BadField("suspect", "give it a name, such as fridge");
+    }
+    if (suspects().stream().anyMatch(s -> s.name().equals(name))) {
+      throw new Trouble.BadField("suspect", "“" + name + "” is on the board already");
+    }
+    edit("Suspect the " + name, l -> l.plus(Suspect.of(name, suspect.needed())));
+  }
+
+  /** Takes it off the board. */
+  public void remove(Suspect suspect) {
+    if (suspect.owed()) {
+      throw new Trouble.BadField(
+          "suspect",
+          "the " + suspect.name() + " is still switched off; tick that it is on again first");
+    }
+    edit(
+        "Acquit the " + suspect.name(),
+        l -> l.withSuspects(l.suspects().stream().filter(s -> !s.equals(suspect)).toList()));
+  }
+
+  /** Listens with it on, or off. */
+  public void listen(Suspect suspect, boolean on) {
+    desk.record(
+        "Listening to the " + suspect.name() + (on ? ", on" : ", off"),
+        AudioDevice.Prompt.QUIET,
+        SECONDS,
+        suspect.name().replaceAll("[^\\w-]", "-") + (on ? "-on" : "-off"),
+        this::heard,
+        heard -> keep(suspect.name(), on, heard));
+  }
+
+  private Suspect.Heard heard(Desk.Kept sound) {
+    NoiseMeasurement measured =
+        NoiseMeasurement.of(
+            sound.name(),
+            new NoiseMeasurement.Taken(desk.now(), sound.simulated(), "", List.of()),
+            nullroom.core.signal.SampleSource.of(sound.samples()),
+            book().heard(),
+            Optional.empty());
+    return new Suspect.Heard(sound.name(), measured.report().octaveDbSpl(0).orElseThrow());
+  }
+
+  private void keep(String name, boolean on, Suspect.Heard heard) {
+    edit(
+        "Hear the " + name + (on ? " on" : " off"),
+        l -> l.withSuspect(name, s -> on ? s.withOn(heard) : s.withOff(heard)));
+  }
+
+  /** Says that it is off now, or on again. */
+  public void switchOff(Suspect suspect, boolean off) {
+    edit(
+        (off ? "Switch off the " : "Switch on the ") + suspect.name(),
+        l -> l.withSuspect(suspect.name(), s -> s.switched(off)));
+  }
+
+  /**
+   * Says that it stands at the distance from the microphone, behind it as the microphone looks, or
+   * nowhere in particular. Its own level at 1 m follows from what was heard here.
+   *
+   * @param metres from the microphone; empty for no place
+   */
+  public void place(Suspect suspect, Optional<Double> metres) {
+    Optional<NoiseSource> source = metres.map(m -> source(suspect, m));
+    edit("Place the " + suspect.name(), l -> l.withSuspect(suspect.name(), s -> s.with(source)));
+  }
+
+  /** How far from the microphone it stands; empty for no place. */
+  public OptionalDouble distanceMetres(Suspect suspect) {
+    Point microphone = book().room().requireMicrophone().at();
+    return suspect.source().isPresent()
+        ? OptionalDouble.of(
+            Math.round(suspect.source().get().at().distanceTo(microphone) * 10) / 10.0)
+        : OptionalDouble.empty();
+  }
+
+  private NoiseSource source(Suspect suspect, double metres) {
+    Culprits.Suspect pair =
+        suspect
+            .pair()
+            .orElseThrow(() ->
+                new Trouble.BadField("place", "hear the " + suspect.name() + " on and off first"));
+    Scale scale =
+        scale()
+            .orElseThrow(
+                () -> new Trouble.BadField("place", "needs to know what levels mean: see Scale"));
+    Point microphone = book().room().requireMicrophone().at();
+    Point lips = book().room().requireTalker().at();
+    Point away = microphone.minus(lips);
+    Point at = microphone.plus(away, metres / away.length());
+    Bands gain = Heard.sourceGainDb(book().room(), book().decaySeconds(book().room()), at);
+    EnergySubtraction own = pair.own();
+    return new NoiseSource(
+        suspect.name(),
+        at,
+        own.levelDb().with(gain, (level, g) -> level + scale.fullScaleDbSpl() - g));
+  }
+
+  /** What is still to be switched on again. */
+  public List<Suspect> owed() {
+    return suspects().stream().filter(Suspect::owed).toList();
+  }
+
+  private void edit(String name, java.util.function.UnaryOperator<Listening> change) {
+    desk.session().edit(name, b -> b.with(change.apply(b.listening())));
+  }
+
+  String meaning() {
+    Optional<Culprits> board = board();
+    if (board.isEmpty()) {
+      return suspects().isEmpty()
+          ? "Put on the board what may be humming, whirring or ticking. Hear each one on and off, with all the others on: ten"
+              + " seconds each."
+          : "Hear each suspect on and off, with all the others left on: ten seconds each.";
+    }
+    List<Culprits.Culprit> order = board.get().order();
+    Culprits.Culprit worst = order.getFirst();
+    List<String> said = new ArrayList<>();
+    said.add(
+        worst.uncertain()
+            ? "The "
+                + worst.name()
+                + " is the most likely, but on and off differ by less than 3 dB: only a bound."
+            : Words.say(
+                "Switch off the %s first: %.1f dB quieter.", worst.name(), worst.aloneDb()));
+    if (order.size() > 1) {
+      said.add(
+          Words.say(
+              "With all %d off it is %.1f dB quieter.",
+              order.size(), order.getLast().togetherDb()));
+    }
+    if (!owed().isEmpty()) {
+      said.add(
+          "Still off: "
+              + String.join(", ", owed().stream().map(Suspect::name).toList())
+              + ". Food spoils and pipes freeze: tick it when it is on again.");
+    }
+    return String.join(" ", said);
+  }
+
+  /** The A-weighted level of a culprit in words. */
+  public String own(Culprits.Culprit culprit) {
+    double level = culprit.own().levelDbA();
+    if (!Double.isFinite(level)) {
+      return "no difference heard";
+    }
+    return (culprit.uncertain() ? "under " : "") + Words.level(level, scale());
+  }
+
+  /** The A-weighted level of all of them on. */
+  public double totalDbfsA(Culprits board) {
+    return Octave.aWeightedSum(board.totalDb());
+  }
+}

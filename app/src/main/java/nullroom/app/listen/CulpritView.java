@@ -1,0 +1,180 @@
+package nullroom.app.listen;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import nullroom.app.control.Choice;
+import nullroom.app.control.LevelRows;
+import nullroom.app.shell.Desk;
+import nullroom.core.Trouble;
+import nullroom.core.measure.Culprits;
+import nullroom.core.measure.Scale;
+import nullroom.io.book.Suspect;
+
+/** The culprit board. */
+final class CulpritView {
+  private static final List<Double> DISTANCES = List.of(0.3, 0.5, 0.8, 1.2, 1.8, 2.5, 3.5);
+
+  private final CulpritModel model;
+  private final Desk desk;
+  private final LevelRows rows = new LevelRows("No suspect was heard on and off yet.");
+  private final GridPane board = new GridPane();
+  private final PageParts parts;
+
+  CulpritView(CulpritModel model, Desk desk) {
+    this.model = model;
+    this.desk = desk;
+    board.getStyleClass().add("board");
+    VBox picture = new VBox(10, rows, board);
+    desk.session().bookProperty().subscribe(this::refresh);
+    refresh();
+    parts = new PageParts(picture, controls());
+  }
+
+  PageParts parts() {
+    return parts;
+  }
+
+  private void refresh() {
+    Optional<Culprits> found = model.board();
+    Optional<Scale> scale = model.scale();
+    double lift = scale.map(Scale::fullScaleDbSpl).orElse(0.0);
+    List<LevelRows.Row> bars = new ArrayList<>();
+    found.ifPresent(b -> {
+      double total = model.totalDbfsA(b) + lift;
+      bars.add(
+          new LevelRows.Row(
+              "everything on", total, 0, false, Words.level(total - lift, scale), "", "noise-bar"));
+      for (Culprits.Culprit c : b.order()) {
+        bars.add(
+            new LevelRows.Row(
+                c.name(),
+                c.own().levelDbA() + lift,
+                0,
+                c.uncertain(),
+                model.own(c),
+                Words.say(
+                    "alone off %.1f dB quieter, with those above %.1f dB",
+                    c.aloneDb(), c.togetherDb()),
+                "now-bar"));
+      }
+    });
+    rows.show(
+        scale.isPresent() ? "own level at the microphone, dBA" : "own level, dBFS A",
+        bars,
+        found.map(b -> new LevelRows.Mark("everything on", model.totalDbfsA(b) + lift)));
+    board.getChildren().clear();
+    int row = 0;
+    for (Suspect suspect : model.suspects()) {
+      addRow(suspect, row++);
+    }
+  }
+
+  private void addRow(Suspect suspect, int row) {
+    Label name = new Label(suspect.name());
+    name.getStyleClass().add("field-name");
+    CheckBox off =
+        new CheckBox(suspect.owed() ? "off: tick away when it is on again" : "switched off now");
+    off.setId("off-" + suspect.name());
+    off.setSelected(suspect.switchedOff());
+    off.setOnAction(e -> model.switchOff(suspect, off.isSelected()));
+    if (suspect.owed()) {
+      off.getStyleClass().add("owed");
+    }
+    Button remove = new Button("acquit");
+    remove.getStyleClass().add("plain");
+    remove.setOnAction(e -> said(() -> model.remove(suspect)));
+    board.addRow(row, name, hear(suspect, true), hear(suspect, false), place(suspect), off, remove);
+  }
+
+  private Button hear(Suspect suspect, boolean on) {
+    boolean heard = (on ? suspect.on() : suspect.off()).isPresent();
+    Button button = new Button((heard ? "✓ " : "") + (on ? "hear it on" : "hear it off"));
+    button.setId((on ? "on-" : "hear-off-") + suspect.name());
+    button.setOnAction(e -> model.listen(suspect, on));
+    button.disableProperty().bind(desk.work().runningProperty());
+    return button;
+  }
+
+  /** Where it stands, as a distance behind the microphone. */
+  private Choice<Double> place(Suspect suspect) {
+    List<Double> choices = new ArrayList<>(List.of(0.0));
+    choices.addAll(DISTANCES);
+    Choice<Double> place =
+        new Choice<>(
+            "place-" + suspect.name(),
+            "distance of the " + suspect.name() + " behind the microphone",
+            choices,
+            metres ->
+                metres == 0
+                    ? "all around"
+                    : String.format(Locale.ROOT, "%.1f m behind the mic", metres),
+            metres ->
+                said(() ->
+                    model.place(suspect, metres == 0 ? Optional.empty() : Optional.of(metres))));
+    place.show(model.distanceMetres(suspect).orElse(0));
+    place.setDisable(suspect.pair().isEmpty());
+    return place;
+  }
+
+  private void said(Runnable action) {
+    try {
+      action.run();
+    } catch (Trouble e) {
+      desk.work().say(e.line());
+      refresh();
+    }
+  }
+
+  private VBox controls() {
+    TextField name = new TextField();
+    name.setId("suspect-name");
+    name.setPromptText("what may be making noise");
+    name.setAccessibleText("name of a suspect");
+    CheckBox needed = new CheckBox("must be on again afterwards");
+    Button add = new Button("Put it on the board");
+    add.setId("suspect");
+    add.getStyleClass().add("action");
+    Runnable put =
+        () ->
+            said(() -> {
+              model.add(Suspect.of(name.getText(), needed.isSelected()));
+              name.clear();
+              needed.setSelected(false);
+            });
+    add.setOnAction(e -> put.run());
+    name.setOnAction(e -> put.run());
+    HBox row = new HBox(name, needed, add);
+    row.getStyleClass().add("row");
+    HBox usual = new HBox();
+    usual.getStyleClass().add("row");
+    Runnable show =
+        () -> {
+          usual.getChildren().setAll(new Label("Usual ones:"));
+          for (Suspect suspect : model.usualLeft()) {
+            Button button = new Button(suspect.name());
+            button.getStyleClass().add("plain");
+            button.setId("usual-" + suspect.name().replace(' ', '-'));
+            button.setOnAction(e -> said(() -> model.add(suspect)));
+            usual.getChildren().add(button);
+          }
+        };
+    desk.session().bookProperty().subscribe(show);
+    show.run();
+    Label caution =
+        new Label(
+            "Boilers, gas and fixed wiring are for their trades: use the switch meant for it, and nothing else. Switch fridges and"
+                + " boilers on again.");
+    caution.getStyleClass().add("caution");
+    caution.setWrapText(true);
+    return new VBox(6, usual, row, caution);
+  }
+}

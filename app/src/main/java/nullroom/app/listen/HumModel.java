@@ -1,0 +1,87 @@
+package nullroom.app.listen;
+
+import java.util.Optional;
+import nullroom.app.shell.Desk;
+import nullroom.core.Progress;
+import nullroom.core.measure.HumPath;
+import nullroom.core.measure.MainsHum;
+import nullroom.core.measure.NoiseMeter;
+import nullroom.core.signal.SampleSource;
+import nullroom.io.book.HumTest;
+import nullroom.io.device.AudioDevice;
+
+/** Whether a hum is in the air or in the wires. */
+public final class HumModel {
+  private static final double SECONDS = 10;
+
+  /** Tops of a rectified mains: a dimmer or a bad supply buzzes up to there. */
+  private static final double BUZZ_HZ = 1000;
+
+  private final Desk desk;
+
+  HumModel(Desk desk) {
+    this.desk = desk;
+  }
+
+  /** The hum in the room's noise, where there is one. */
+  public Optional<MainsHum> hum() {
+    return desk.session().book().noise().flatMap(n -> n.report().mains());
+  }
+
+  /** Records with the microphone put out of work and compares. */
+  public void test(HumTest.Way way) {
+    Optional<MainsHum> open = hum();
+    desk.record(
+        "Listening with the microphone put out of work",
+        AudioDevice.Prompt.QUIET,
+        SECONDS,
+        "hum-test",
+        sound ->
+            NoiseMeter.measure(SampleSource.of(sound.samples()), Progress.NONE).getFirst().mains(),
+        closed ->
+            desk.session()
+                .edit(
+                    "Test the hum",
+                    b -> b.with(b.listening().with(new HumTest(way, open, closed)))));
+  }
+
+  /** What the hum and its test say. */
+  String words() {
+    Optional<MainsHum> hum = hum();
+    if (hum.isEmpty()) {
+      return "";
+    }
+    String found =
+        Words.say(
+            " It hums with the %.0f Hz mains, %.0f dB over the noise around%s.",
+            hum.get().fundamentalHz(),
+            hum.get().prominenceDb(),
+            buzzes(hum.get()) ? ", with a buzz above 1 kHz" : "");
+    Optional<HumTest> test =
+        desk.session().book().listening().humTest().filter(t -> t.open().equals(hum));
+    return found
+        + test.map(t -> " " + verdict(t))
+            .orElse(
+                " Is it in the air or in the wires? Cover the capsule, or pull the microphone and leave the cable, and test.");
+  }
+
+  private static boolean buzzes(MainsHum hum) {
+    return hum.harmonicsHz().getLast() > BUZZ_HZ;
+  }
+
+  private static String verdict(HumTest test) {
+    HumPath path = test.path();
+    return switch (path) {
+      case ACOUSTIC ->
+          "It is in the air: another microphone hears it too. Look for a transformer, a fridge, an extractor.";
+      case ELECTRICAL ->
+          "It is in the wires: it stays without the microphone. Try a balanced or shorter cable, one socket for all, no dimmer,"
+              + " and have a loose earth seen to by an electrician.";
+      case BOTH ->
+          test.way() == HumTest.Way.COVERED
+              ? "Some of it stays. A covered capsule still hears low tones: test again with the microphone unplugged."
+              : "It is in the air and in the wires: see to the cable first, then test again.";
+      case NONE -> "There is no hum to test.";
+    };
+  }
+}

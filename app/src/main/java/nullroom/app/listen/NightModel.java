@@ -1,0 +1,285 @@
+package nullroom.app.listen;
+
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeParseException;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.concurrent.Executor;
+import javafx.application.Platform;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
+import nullroom.app.shell.Desk;
+import nullroom.app.shell.Inputs;
+import nullroom.app.shell.Live;
+import nullroom.core.Trouble;
+import nullroom.core.measure.Scale;
+import nullroom.core.measure.SecondLevels;
+import nullroom.io.book.RoomBook;
+import nullroom.io.book.SurveyNote;
+import nullroom.io.survey.IntrusionSound;
+import nullroom.io.survey.SurveyFile;
+import nullroom.io.survey.SurveyRun;
+import org.jspecify.annotations.Nullable;
+
+/** The watch over hours: runs it, goes on with one that broke off, and judges what it heard. */
+public final class NightModel {
+  /** A running survey is judged again when it has grown by this share. */
+  private static final double GROWTH = 0.02;
+
+  private final Desk desk;
+  private final Executor executor;
+  private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper();
+  private final ReadOnlyObjectWrapper<Optional<Night>> night =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final BooleanProperty keepSound = new SimpleBooleanProperty(true);
+  private final List<SurveyFile.Line> lines = new ArrayList<>();
+  private @Nullable Watch watch;
+  private int judgedAt;
+
+  NightModel(Desk desk, Executor executor) {
+    this.desk = desk;
+    this.executor = executor;
+    last().ifPresent(this::show);
+  }
+
+  private RoomBook book() {
+    return desk.session().book();
+  }
+
+  /** Whether a watch is under way. */
+  public ReadOnlyBooleanProperty runningProperty() {
+    return running.getReadOnlyProperty();
+  }
+
+  /** The last survey, judged. */
+  public ReadOnlyObjectProperty<Optional<Night>> nightProperty() {
+    return night.getReadOnlyProperty();
+  }
+
+  /** Whether the sound around intrusions is kept. */
+  public BooleanProperty keepSoundProperty() {
+    return keepSound;
+  }
+
+  private Optional<SurveyNote> last() {
+    List<SurveyNote> all = book().listening().surveys();
+    return all.isEmpty() ? Optional.empty() : Optional.of(all.getLast());
+  }
+
+  /** The survey that broke off and may go on, where there is one. */
+  public Optional<SurveyNote> brokenOff() {
+    return running.get() ? Optional.empty() : last().filter(s -> !s.ended());
+  }
+
+  private LocalDateTime now() {
+    return LocalDateTime.now(desk.clock());
+  }
+
+  /** Begins a new watch. */
+  public void start() {
+    Inputs.Input input = desk.inputs().chosenProperty().get();
+    Optional<Scale> scale =
+        book().listening().calibration().scale(book().room().requireMicrophone().capture());
+    SurveyNote note =
+        new SurveyNote(
+            desk.session().folder().freshSurvey("survey"),
+            now().truncatedTo(ChronoUnit.SECONDS).toString(),
+            input.simulated(),
+            scale,
+            false);
+    run(note, 0);
+  }
+
+  /** Goes on with the watch that broke off; the time between stays empty. */
+  public void resume() {
+    brokenOff()
+        .ifPresent(note -> {
+          List<SurveyFile.Line> before =
+              SurveyFile.read(desk.session().folder().survey(note.file())).lines();
+          double last = before.isEmpty() ? -1 : before.getLast().row().startSeconds();
+          run(note, Math.max(last + 1, sinceStart(note)));
+          lines.addAll(before);
+        });
+  }
+
+  private double sinceStart(SurveyNote note) {
+    try {
+      return Duration.between(LocalDateTime.parse(note.started()), now()).toSeconds();
+    } catch (DateTimeParseException e) {
+      return 0; // a book written by hand: right after the last row then
+    }
+  }
+
+  private void run(SurveyNote note, double startSeconds) {
+    if (running.get()) {
+      return;
+    }
+    running.set(true);
+    lines.clear();
+    judgedAt = 0;
+    edit("Begin a survey", note);
+    Path csv = desk.session().folder().survey(note.file());
+    Optional<java.util.function.Consumer<IntrusionSound.Clip>> sound =
+        keepSound.get() ? Optional.of(clip -> keep(note, clip)) : Optional.empty();
+    watch = new Watch(note, new SurveyRun.Plan(csv, startSeconds, this::now, sound));
+    desk.live().tap(watch);
+    desk.live().start(desk.inputs().chosenProperty().get().device().get());
+  }
+
+  private void keep(SurveyNote note, IntrusionSound.Clip clip) {
+    try {
+      desk.session().folder().keep(note.file().replace(".csv", "") + "-intrusion", clip.sound());
+    } catch (Trouble e) {
+      say("The sound of an intrusion could not be kept: " + e.line());
+    }
+  }
+
+  /** Ends the watch. */
+  public void stop() {
+    Watch mine = watch;
+    if (mine != null) {
+      watch = null;
+      desk.live().untap(mine);
+      desk.live().stop();
+      executor.execute(() -> mine.end(true));
+    }
+  }
+
+  private void say(String sentence) {
+    Platform.runLater(() -> desk.work().say(sentence));
+  }
+
+  private void edit(String name, SurveyNote note) {
+    desk.session().edit(name, b -> b.with(b.listening().with(note)));
+  }
+
+  /** One run: hears on the hearing thread, writes on its own. */
+  private final class Watch implements Live.Tap, SurveyRun.Listener {
+    private final SurveyNote note;
+    private final SurveyRun.Plan plan;
+    private @Nullable SurveyRun run;
+    private boolean over;
+
+    Watch(SurveyNote note, SurveyRun.Plan plan) {
+      this.note = note;
+      this.plan = plan;
+    }
+
+    @Override
+    public synchronized void hear(double[] block, int count) {
+      if (over) {
+        return;
+      }
+      if (run == null) {
+        try {
+          run = SurveyRun.begin(plan, desk.live().sampleRateHz().orElseThrow(), 1, this);
+        } catch (Trouble e) {
+          stopped(e.line());
+          return;
+        }
+      }
+      run.add(block, count);
+    }
+
+    /** The input went away: what was heard is kept, and may be gone on with. */
+    @Override
+    public void ended() {
+      end(false);
+    }
+
+    void end(boolean byHand) {
+      synchronized (this) {
+        if (over) {
+          return;
+        }
+        over = true;
+      }
+      if (run != null) {
+        run.close();
+      }
+      Platform.runLater(() -> {
+        running.set(false);
+        if (byHand) {
+          edit("End a survey", note.asEnded());
+        }
+        judge(note);
+      });
+    }
+
+    @Override
+    public void written(SurveyFile.Line line) {
+      Platform.runLater(() -> {
+        lines.add(line);
+        if (lines.size() >= judgedAt * (1 + GROWTH) + 1) {
+          judge(note);
+        }
+      });
+    }
+
+    @Override
+    public void stopped(String sentence) {
+      say(sentence);
+      desk.live().stop();
+    }
+  }
+
+  /** Judges what is there so far, off the FX thread. */
+  private void judge(SurveyNote note) {
+    judgedAt = lines.size();
+    SurveyFile.Content content = new SurveyFile.Content(lines, 0);
+    double limit = limitDbfs(note.scale());
+    executor.execute(() -> publish(Night.of(content, note.scale(), limit)));
+  }
+
+  private void show(SurveyNote note) {
+    Path csv = desk.session().folder().survey(note.file());
+    double limit = limitDbfs(note.scale());
+    executor.execute(() -> {
+      try {
+        SurveyFile.Content content = SurveyFile.read(csv);
+        Platform.runLater(() -> lines.addAll(content.lines()));
+        publish(Night.of(content, note.scale(), limit));
+      } catch (Trouble e) {
+        say(e.line());
+      }
+    });
+  }
+
+  private void publish(Night judged) {
+    if (!judged.survey().rows().isEmpty()) {
+      Platform.runLater(() -> night.set(Optional.of(judged)));
+    }
+  }
+
+  /** What a take bears, as this microphone gives it; all that breaks in where that is not known. */
+  private double limitDbfs(Optional<Scale> scale) {
+    OptionalDouble allowed = book().heard().allowedRoomNoiseDbA(book().goal().targets().quietDb());
+    return scale.isPresent() && allowed.isPresent()
+        ? allowed.getAsDouble() - scale.get().fullScaleDbSpl()
+        : SecondLevels.NOTHING_DBFS;
+  }
+
+  String meaning() {
+    String broken =
+        brokenOff()
+            .map(s ->
+                " The survey begun " + s.started().replace('T', ' ') + " broke off: it can go on.")
+            .orElse("");
+    return night
+            .get()
+            .map(Night::words)
+            .orElse(
+                "Leave the microphone where you would record and let it listen for an hour or a night. Each second is written to disk"
+                    + " as it ends; you can look at any time.")
+        + broken;
+  }
+}

@@ -1,0 +1,116 @@
+package nullroom.app.listen;
+
+import java.util.Locale;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import nullroom.app.control.Timeline;
+import nullroom.app.shell.Desk;
+import nullroom.core.measure.Scale;
+import nullroom.core.measure.SecondLevels;
+import nullroom.core.measure.Survey;
+
+/** The watch over hours. */
+final class NightView {
+  private static final int MOST_ROWS = 12;
+
+  private final Timeline timeline = new Timeline();
+  private final GridPane hours = new GridPane();
+  private final PageParts parts;
+
+  NightView(NightModel model, Desk desk) {
+    hours.getStyleClass().add("table");
+    VBox picture = new VBox(10, timeline, hours);
+    VBox.setVgrow(timeline, Priority.ALWAYS);
+    timeline.setMinHeight(200);
+    model.nightProperty().subscribe(n -> n.ifPresent(this::show));
+    parts = new PageParts(picture, controls(model, desk));
+  }
+
+  PageParts parts() {
+    return parts;
+  }
+
+  private void show(Night night) {
+    double lift = night.scale().map(Scale::fullScaleDbSpl).orElse(0.0);
+    boolean known = night.limitDbfs() > SecondLevels.NOTHING_DBFS;
+    timeline.show(
+        new Timeline.Content(
+            night.survey(),
+            night.spoilers(),
+            lift,
+            known ? night.limitDbfs() + lift : Double.NaN,
+            night.scale().isPresent() ? "A-level, dB SPL" : "A-level, dBFS",
+            night::clockSeconds));
+    hours.getChildren().clear();
+    String[] names = {
+      "from", "mean", "quiet (L90)", "broke in", "spoilers", "clean five-minute takes"
+    };
+    for (int c = 0; c < names.length; c++) {
+      Label name = new Label(names[c]);
+      name.getStyleClass().add("table-head");
+      hours.add(name, c, 0);
+    }
+    int row = 1;
+    for (Survey.Hour h : night.hours()) {
+      if (row > MOST_ROWS) {
+        break;
+      }
+      boolean best = night.best().filter(h::equals).isPresent();
+      String[] cells = {
+        night.clock(h.startSeconds()),
+        Words.level(h.laeqDbfs(), night.scale()),
+        Words.level(h.la90Dbfs(), night.scale()),
+        String.valueOf(h.intrusions()),
+        String.valueOf(h.spoilers()),
+        String.format(Locale.ROOT, "%.0f %%%s", 100 * h.cleanShare(), best ? "   best" : "")
+      };
+      for (int c = 0; c < cells.length; c++) {
+        Label cell = new Label(cells[c]);
+        cell.getStyleClass().addAll("cell", best ? "chosen" : "plain-cell");
+        hours.add(cell, c, row);
+      }
+      row++;
+    }
+  }
+
+  private static HBox controls(NightModel model, Desk desk) {
+    Button start = new Button();
+    start.setId("survey");
+    start.getStyleClass().add("action");
+    start
+        .textProperty()
+        .bind(model.runningProperty().map(on -> on ? "End the survey" : "Begin a survey"));
+    start.setOnAction(e -> {
+      if (model.runningProperty().get()) {
+        model.stop();
+      } else {
+        model.start();
+      }
+    });
+    Button resume = new Button("Go on with the one that broke off");
+    resume.setId("resume");
+    resume.setOnAction(e -> model.resume());
+    Runnable show =
+        () -> {
+          resume.setVisible(model.brokenOff().isPresent());
+          resume.setManaged(resume.isVisible());
+        };
+    desk.session().bookProperty().subscribe(show);
+    model.runningProperty().subscribe(show);
+    show.run();
+    CheckBox sound = new CheckBox("keep the sound around what breaks in");
+    sound.selectedProperty().bindBidirectional(model.keepSoundProperty());
+    sound.disableProperty().bind(model.runningProperty());
+    Label hint = new Label("wheel or + − zooms, drag or arrows move, 0 shows all");
+    hint.getStyleClass().add("soft");
+    HBox.setHgrow(hint, Priority.ALWAYS);
+    HBox row = new HBox(start, resume, sound, hint);
+    row.getStyleClass().add("row");
+    return row;
+  }
+}

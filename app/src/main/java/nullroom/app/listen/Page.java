@@ -1,0 +1,29 @@
+package nullroom.app.listen;
+
+/** What the noise station shows. */
+public enum Page {
+  LIVE("Live", "what the input hears now"),
+  REPORT("Report", "the room's noise against the quiet line"),
+  CULPRITS("Culprits", "who makes it"),
+  NIGHT("Hours", "what breaks in over hours"),
+  SPOTS("Spots", "where and when it is quietest"),
+  CALIBRATION("Scale", "what levels mean in the air");
+
+  private final String label;
+  private final String hint;
+
+  Page(String label, String hint) {
+    this.label = label;
+    this.hint = hint;
+  }
+
+  /** Name for people. */
+  public String label() {
+    return label;
+  }
+
+  /** What it is for. */
+  public String hint() {
+    return hint;
+  }
+}

@@ -1,0 +1,166 @@
+package nullroom.app.listen;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import nullroom.app.control.BandPlot;
+import nullroom.app.control.FilePick;
+import nullroom.app.shell.Desk;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.measure.NoiseReport;
+import nullroom.core.measure.Scale;
+import nullroom.core.signal.Band;
+import nullroom.io.book.HumTest;
+import nullroom.io.book.NoiseMeasurement;
+
+/** The report of the room's noise: octaves against the quiet line, thirds, and its figures. */
+final class ReportView {
+  private static final double THIRDS_HEIGHT = 170;
+
+  private final ListenModel model;
+  private final BandPlot octaves =
+      new BandPlot("octave level, dB SPL", figure -> String.format(Locale.ROOT, "%.0f", figure));
+  private final BandPlot thirds =
+      new BandPlot(
+          "third octaves as the microphone gives them",
+          figure -> String.format(Locale.ROOT, "%.0f", figure).replace('-', '−'),
+          Band.THIRDS);
+  private final GridPane figures = new GridPane();
+  private final PageParts parts;
+
+  ReportView(ListenModel model, Desk desk) {
+    this.model = model;
+    octaves.setAxis(0, 70, 10);
+    thirds.setMinHeight(THIRDS_HEIGHT);
+    thirds.setPrefHeight(THIRDS_HEIGHT);
+    figures.getStyleClass().add("figures");
+    VBox plots = new VBox(6, octaves, thirds);
+    VBox.setVgrow(octaves, Priority.ALWAYS);
+    HBox.setHgrow(plots, Priority.ALWAYS);
+    HBox picture = new HBox(14, plots, figures);
+    desk.session().bookProperty().subscribe(this::refresh);
+    refresh();
+    parts = new PageParts(picture, controls(desk));
+  }
+
+  PageParts parts() {
+    return parts;
+  }
+
+  private void refresh() {
+    octaves.show(
+        List.of(
+            new BandPlot.Series(
+                "room, " + model.origin(),
+                model.measured() ? BandPlot.Origin.MEASURED : BandPlot.Origin.ASSUMED,
+                model.noise().toArray(),
+                "noise-bar")),
+        model
+            .quietLine()
+            .map(q -> new BandPlot.Reference("quiet line", q.toArray(), Optional.empty())));
+    figures.getChildren().clear();
+    Optional<NoiseMeasurement> measured = model.measurement();
+    thirds.setVisible(measured.isPresent());
+    thirds.setManaged(measured.isPresent());
+    measured.ifPresent(this::showFigures);
+  }
+
+  private void showFigures(NoiseMeasurement n) {
+    NoiseReport r = n.report();
+    double lift = n.scale().map(Scale::fullScaleDbSpl).orElse(0.0);
+    double[] levels = new double[Band.THIRDS.size()];
+    for (int i = 0; i < levels.length; i++) {
+      levels[i] =
+          i < r.thirds().size()
+              ? r.thirds().get(i).leqDbfs().orElse(Double.NaN) + lift
+              : Double.NaN;
+    }
+    thirds.setAxis(n.scale().isPresent() ? 0 : -120, n.scale().isPresent() ? 60 : 0, 20);
+    thirds.show(
+        List.of(new BandPlot.Series("", BandPlot.Origin.MEASURED, levels, "noise-bar")),
+        Optional.empty());
+    row(n.scale().isPresent() ? "at the mic, dB SPL" : "at the mic, dBFS", "");
+    row("LAeq", level(r.laeqDbfs(), lift));
+    row("LCeq", level(r.lceqDbfs(), lift));
+    row("LZeq", level(r.lzeqDbfs(), lift));
+    row("LAFmax", level(r.laMaxFastDbfs(), lift));
+    row("LA10", level(r.la10Dbfs(), lift));
+    row("LA50", level(r.la50Dbfs(), lift));
+    row("LA90", level(r.la90Dbfs(), lift));
+    row("C − A", level(r.cMinusADb(), 0));
+    n.scale()
+        .ifPresent(s -> {
+          row("give or take", Words.say("%.1f", s.uncertaintyDb()));
+          row("the room itself", "");
+          n.laeqDbSpl().ifPresent(a -> row("dBA", Words.say("%.1f", a)));
+          n.nc().ifPresent(nc -> row("NC", nc.rating() + " at " + Words.band(nc.decidingBandHz())));
+          n.nr().ifPresent(nr -> row("NR", nr.rating() + " at " + Words.band(nr.decidingBandHz())));
+        });
+    n.roomDbSpl().ifPresent(this::belowLine);
+  }
+
+  private void belowLine(Bands room) {
+    model
+        .quietLine()
+        .ifPresent(line ->
+            row(
+                "to the quiet line",
+                Words.say("%+.1f dB", line.get(0) - room.get(0)).replace('-', '−')));
+  }
+
+  private static String level(OptionalDouble dbfs, double lift) {
+    return dbfs.isPresent() ? Words.say("%.1f", dbfs.getAsDouble() + lift).replace('-', '−') : "–";
+  }
+
+  private void row(String name, String figure) {
+    Label label = new Label(name);
+    label.getStyleClass().add(figure.isEmpty() ? "table-head" : "soft");
+    Label number = new Label(figure);
+    figures.addRow(figures.getRowCount(), label, number);
+  }
+
+  private VBox controls(Desk desk) {
+    Button listen = new Button("Listen for ten seconds");
+    listen.setId("listen");
+    listen.getStyleClass().add("action");
+    listen.setOnAction(e -> model.listen());
+    listen.disableProperty().bind(desk.work().runningProperty());
+    Label hint = new Label("or drop a recording of the quiet room");
+    hint.getStyleClass().add("soft");
+    HBox row = new HBox(listen, FilePick.button(model::open), hint);
+    row.getStyleClass().add("row");
+    return new VBox(6, row, humTest(desk));
+  }
+
+  private HBox humTest(Desk desk) {
+    Button covered = new Button("Test with the capsule covered");
+    covered.setId("hum-covered");
+    covered.setOnAction(e -> model.hum().test(HumTest.Way.COVERED));
+    Button unplugged = new Button("… unplugged, cable left in");
+    unplugged.setId("hum-terminated");
+    unplugged.setOnAction(e -> model.hum().test(HumTest.Way.TERMINATED));
+    Label caution =
+        new Label("Speakers and phantom power off before you unplug; same gain as before.");
+    caution.getStyleClass().add("caution");
+    HBox row = new HBox(new Label("Hum:"), covered, unplugged, caution);
+    row.getStyleClass().add("row");
+    Runnable show =
+        () -> {
+          row.setVisible(model.hum().hum().isPresent());
+          row.setManaged(row.isVisible());
+        };
+    desk.session().bookProperty().subscribe(show);
+    show.run();
+    for (Button button : List.of(covered, unplugged)) {
+      button.disableProperty().bind(desk.work().runningProperty());
+    }
+    return row;
+  }
+}

@@ -1,0 +1,125 @@
+package nullroom.app.listen;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import nullroom.app.shell.Desk;
+import nullroom.core.Trouble;
+import nullroom.core.measure.Scale;
+import nullroom.core.measure.Spots;
+import nullroom.core.signal.SampleSource;
+import nullroom.io.book.NoiseMeasurement;
+import nullroom.io.book.RoomBook;
+import nullroom.io.book.Suspect;
+import nullroom.io.device.AudioDevice;
+
+/** Candidate places and hours side by side. */
+public final class SpotModel {
+  private final Desk desk;
+
+  SpotModel(Desk desk) {
+    this.desk = desk;
+  }
+
+  private RoomBook book() {
+    return desk.session().book();
+  }
+
+  /** The candidates as they were heard. */
+  public List<NoiseMeasurement> heard() {
+    return book().listening().spots();
+  }
+
+  /** Name of place and hour. */
+  static String name(NoiseMeasurement spot) {
+    int time = spot.taken().indexOf('T');
+    return spot.spot() + (time < 0 ? "" : ", " + spot.taken().substring(time + 1));
+  }
+
+  /** Best first, with reasons. */
+  public List<Spots.Ranked> ranked() {
+    return Spots.rank(
+        heard().stream()
+            .map(s -> new Spots.Candidate(name(s), s.report().laeqDbfs().orElseThrow(), s.report()))
+            .toList());
+  }
+
+  /** What their levels mean, where that is known and alike for all. */
+  public Optional<Scale> scale() {
+    List<Optional<Scale>> scales =
+        heard().stream().map(NoiseMeasurement::scale).distinct().toList();
+    return scales.size() == 1 ? scales.getFirst() : Optional.empty();
+  }
+
+  /** Listens for ten seconds in a place. */
+  public void listen(String place) {
+    String name = place.strip();
+    if (name.isEmpty()) {
+      throw new Trouble.BadField("spot", "name the place, such as “under the slope”");
+    }
+    desk.record(
+        "Listening at " + name,
+        AudioDevice.Prompt.QUIET,
+        CulpritModel.SECONDS,
+        "spot",
+        sound -> measure(sound, name),
+        this::keep);
+  }
+
+  private NoiseMeasurement measure(Desk.Kept sound, String place) {
+    return NoiseMeasurement.of(
+        sound.name(),
+        new NoiseMeasurement.Taken(desk.now(), sound.simulated(), place, off(book())),
+        SampleSource.of(sound.samples()),
+        book().heard(),
+        book().listening().calibration().scale(book().room().requireMicrophone().capture()));
+  }
+
+  static List<String> off(RoomBook book) {
+    return book.listening().suspects().stream()
+        .filter(Suspect::switchedOff)
+        .map(Suspect::name)
+        .toList();
+  }
+
+  private void keep(NoiseMeasurement measured) {
+    List<NoiseMeasurement> all = new ArrayList<>(heard());
+    all.add(measured);
+    edit("Listen at " + measured.spot(), all);
+  }
+
+  /** Takes a candidate off the list; its recording stays in the book. */
+  public void remove(String name) {
+    edit("Drop " + name, heard().stream().filter(s -> !name(s).equals(name)).toList());
+  }
+
+  /** Makes a candidate the spot of now: its noise is the room's from then on. */
+  public void choose(String name) {
+    heard().stream()
+        .filter(s -> name(s).equals(name))
+        .findFirst()
+        .ifPresent(s -> desk.session().edit("Record at " + s.spot(), b -> b.with(s)));
+  }
+
+  private void edit(String name, List<NoiseMeasurement> all) {
+    desk.session().edit(name, b -> b.with(b.listening().withSpots(all)));
+  }
+
+  String meaning() {
+    List<Spots.Ranked> ranked = ranked();
+    if (ranked.isEmpty()) {
+      return "Stand the microphone where you might record, name the place, and listen for ten seconds. Do the same elsewhere, and"
+          + " at another hour.";
+    }
+    Spots.Ranked best = ranked.getFirst();
+    String first = "Best: " + best.candidate().name() + ": " + best.reason() + ".";
+    return ranked.size() == 1
+        ? first + " Listen somewhere else to compare."
+        : first
+            + " Worst: "
+            + ranked.getLast().candidate().name()
+            + ", "
+            + ranked.getLast().reason()
+            + ".";
+  }
+}

@@ -1,0 +1,145 @@
+package nullroom.app.listen;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import nullroom.app.control.BandPlot;
+import nullroom.app.control.Choice;
+import nullroom.app.control.LevelRows;
+import nullroom.app.shell.Desk;
+import nullroom.core.Trouble;
+import nullroom.core.measure.Scale;
+import nullroom.core.measure.Spots;
+
+/** Candidate places side by side. */
+final class SpotView {
+  private final SpotModel model;
+  private final ListenModel listen;
+  private final Desk desk;
+  private final LevelRows rows = new LevelRows("No place was heard yet.");
+  private final BandPlot spectra =
+      new BandPlot(
+          "octaves at the microphone",
+          figure -> String.format(Locale.ROOT, "%.0f", figure).replace('-', '−'));
+  private final PageParts parts;
+
+  SpotView(SpotModel model, ListenModel listen, Desk desk) {
+    this.model = model;
+    this.listen = listen;
+    this.desk = desk;
+    VBox picture = new VBox(14, rows, spectra);
+    VBox.setVgrow(spectra, Priority.ALWAYS);
+    desk.session().bookProperty().subscribe(this::refresh);
+    refresh();
+    parts = new PageParts(picture, controls());
+  }
+
+  PageParts parts() {
+    return parts;
+  }
+
+  private void refresh() {
+    Optional<Scale> scale = model.scale();
+    double lift = scale.map(Scale::fullScaleDbSpl).orElse(0.0);
+    List<LevelRows.Row> bars = new ArrayList<>();
+    for (Spots.Ranked r : model.ranked()) {
+      bars.add(
+          new LevelRows.Row(
+              r.candidate().name(),
+              r.candidate().laeqDb() + lift,
+              scale.map(Scale::uncertaintyDb).orElse(0.0),
+              false,
+              Words.level(r.candidate().laeqDb(), scale),
+              r.reason(),
+              bars.isEmpty() ? "now-bar" : "noise-bar"));
+    }
+    showSpectra(scale, lift);
+    OptionalDouble enough = listen.quietEnoughDbA();
+    rows.show(
+        scale.isPresent() ? "noise at the microphone, dBA" : "noise, dBFS A",
+        bars,
+        scale.isPresent() && enough.isPresent()
+            ? Optional.of(new LevelRows.Mark("quiet enough", enough.getAsDouble()))
+            : Optional.empty());
+  }
+
+  /** The octaves of the best and the worst. */
+  private void showSpectra(Optional<Scale> scale, double lift) {
+    List<Spots.Ranked> ranked = model.ranked();
+    spectra.setVisible(!ranked.isEmpty());
+    spectra.setAxis(
+        scale.isPresent() ? 0 : -120, scale.isPresent() ? 60 : 0, scale.isPresent() ? 10 : 20);
+    List<BandPlot.Series> series = new ArrayList<>();
+    for (Spots.Ranked r : ranked) {
+      boolean best = series.isEmpty();
+      if (best || r == ranked.getLast()) {
+        r.candidate()
+            .report()
+            .octaveDbSpl(lift)
+            .ifPresent(levels ->
+                series.add(
+                    new BandPlot.Series(
+                        (best ? "best, " : "worst, ") + r.candidate().name(),
+                        BandPlot.Origin.MEASURED,
+                        levels.toArray(),
+                        best ? "now-bar" : "before-bar")));
+      }
+    }
+    spectra.show(series, Optional.empty());
+  }
+
+  private VBox controls() {
+    TextField place = new TextField();
+    place.setId("spot-name");
+    place.setPromptText("name of the place");
+    place.setAccessibleText("name of the place");
+    Button hear = new Button("Listen here for ten seconds");
+    hear.setId("spot");
+    hear.getStyleClass().add("action");
+    hear.setOnAction(e -> said(() -> model.listen(place.getText())));
+    hear.disableProperty().bind(desk.work().runningProperty());
+    HBox row = new HBox(place, hear);
+    row.getStyleClass().add("row");
+    Choice<String> which =
+        new Choice<>("spot-choice", "a place heard", List.of(), name -> name, name -> {});
+    Button record = new Button("Record there");
+    record.setId("spot-choose");
+    record.setOnAction(e -> Optional.ofNullable(which.getValue()).ifPresent(model::choose));
+    Button drop = new Button("Drop it");
+    drop.setId("spot-drop");
+    drop.setOnAction(e -> Optional.ofNullable(which.getValue()).ifPresent(model::remove));
+    Label hint = new Label("its noise becomes the room's");
+    hint.getStyleClass().add("soft");
+    record.setMinWidth(Region.USE_PREF_SIZE);
+    drop.setMinWidth(Region.USE_PREF_SIZE);
+    HBox choose = new HBox(which, record, drop, hint);
+    choose.getStyleClass().add("row");
+    Runnable show =
+        () -> {
+          List<String> names = model.ranked().stream().map(r -> r.candidate().name()).toList();
+          which.getItems().setAll(names);
+          which.show(names.isEmpty() ? null : names.getFirst());
+          choose.setVisible(!names.isEmpty());
+        };
+    desk.session().bookProperty().subscribe(show);
+    show.run();
+    return new VBox(6, row, choose);
+  }
+
+  private void said(Runnable action) {
+    try {
+      action.run();
+    } catch (Trouble e) {
+      desk.work().say(e.line());
+    }
+  }
+}

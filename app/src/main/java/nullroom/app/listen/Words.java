@@ -1,0 +1,42 @@
+package nullroom.app.listen;
+
+import java.util.Locale;
+import java.util.Optional;
+import nullroom.core.measure.Scale;
+
+/** How this station says figures. */
+final class Words {
+  private Words() {}
+
+  static String say(String format, Object... figures) {
+    return String.format(Locale.ROOT, format, figures).replace("-0 dB", "0 dB");
+  }
+
+  /** Whole decibels, but never nought of them. */
+  static String decibels(double amount) {
+    return say(amount < 2 ? "%.1f dB" : "%.0f dB", amount);
+  }
+
+  static String band(double hz) {
+    return hz >= 1000 ? Math.round(hz / 1000) + " kHz" : Math.round(hz) + " Hz";
+  }
+
+  /** ", give or take 3 dB", where a scale has an uncertainty. */
+  static String giveOrTake(Optional<Scale> scale) {
+    return scale
+        .map(Scale::uncertaintyDb)
+        .filter(u -> u > 0)
+        .map(u ->
+            say(
+                u < 2 && u != Math.rint(u) ? ", give or take %.1f dB" : ", give or take %.0f dB",
+                u))
+        .orElse("");
+  }
+
+  /** "31 dBA" in the air, or the digital level with its sign. */
+  static String level(double dbfs, Optional<Scale> scale) {
+    return scale
+        .map(s -> say("%.0f dBA", dbfs + s.fullScaleDbSpl()))
+        .orElse(say("%.0f dBFS A", dbfs).replace('-', '−'));
+  }
+}

@@ -1,0 +1,69 @@
+package nullroom.io.book;
+
+import java.util.Optional;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.room.NoiseSource;
+
+/**
+ * Something that may be making noise, on the culprit board.
+ *
+ * @param name for people
+ * @param needed whether it must be switched on again afterwards: fridges, boilers
+ * @param on the noise with it on, where it was heard
+ * @param off the noise with it off, nothing else changed
+ * @param switchedOff whether it is off now
+ * @param owed whether it was switched off and nobody has said yet that it is on again
+ * @param source where it is and how loud at 1 m, where that is known
+ */
+public record Suspect(
+    String name,
+    boolean needed,
+    Optional<Heard> on,
+    Optional<Heard> off,
+    boolean switchedOff,
+    boolean owed,
+    Optional<NoiseSource> source) {
+
+  /**
+   * One recording of it.
+   *
+   * @param sound file name under sound/
+   * @param octaveDbfs what the microphone gave, per octave
+   */
+  public record Heard(String sound, Bands octaveDbfs) {}
+
+  /** Nothing known but its name. */
+  public static Suspect of(String name, boolean needed) {
+    return new Suspect(
+        name, needed, Optional.empty(), Optional.empty(), false, false, Optional.empty());
+  }
+
+  /** Heard on. */
+  public Suspect withOn(Heard heard) {
+    return new Suspect(name, needed, Optional.of(heard), off, switchedOff, owed, source);
+  }
+
+  /** Heard off. */
+  public Suspect withOff(Heard heard) {
+    return new Suspect(name, needed, on, Optional.of(heard), switchedOff, owed, source);
+  }
+
+  /** Switched off, or on: what is needed is owed from the first until the second. */
+  public Suspect switched(boolean nowOff) {
+    return new Suspect(name, needed, on, off, nowOff, needed && nowOff, source);
+  }
+
+  /** In a place, or in none. */
+  public Suspect with(Optional<NoiseSource> place) {
+    return new Suspect(name, needed, on, off, switchedOff, owed, place);
+  }
+
+  /** As a suspect of the board, where it was heard both ways. */
+  public Optional<nullroom.core.measure.Culprits.Suspect> pair() {
+    return on.isPresent() && off.isPresent()
+        ? Optional.of(
+            new nullroom.core.measure.Culprits.Suspect(
+                name, on.get().octaveDbfs(), off.get().octaveDbfs()))
+        : Optional.empty();
+  }
+}

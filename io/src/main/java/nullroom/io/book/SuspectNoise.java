@@ -1,0 +1,56 @@
+package nullroom.io.book;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Decibels;
+import nullroom.core.measure.Culprits;
+import nullroom.core.measure.EnergySubtraction;
+import nullroom.core.room.NoiseSource;
+import nullroom.core.room.Room;
+
+/**
+ * The noise of a room now, from what was measured and from which suspects have been switched since:
+ * what is off is taken out as energy, and what has a place makes its noise from there.
+ */
+final class SuspectNoise {
+  private SuspectNoise() {}
+
+  /** A room with its noise as it is now; as it was where none was measured in dB SPL. */
+  static Room in(Room room, Listening listening) {
+    Optional<NoiseMeasurement> measured = listening.noise().filter(n -> n.roomDbSpl().isPresent());
+    if (measured.isEmpty()) {
+      return room;
+    }
+    NoiseMeasurement noise = measured.get();
+    Bands diffuse = noise.roomDbSpl().orElseThrow();
+    List<NoiseSource> sources = new ArrayList<>(room.sources());
+    for (Suspect suspect : listening.suspects()) {
+      Optional<EnergySubtraction> own = suspect.pair().map(pair -> inRoom(pair, noise, room));
+      if (own.isPresent()) {
+        boolean within = !noise.without().contains(suspect.name());
+        boolean spread = !suspect.switchedOff() && suspect.source().isEmpty();
+        if (within && !spread) {
+          diffuse = own.get().takenFrom(diffuse);
+        } else if (!within && spread) {
+          diffuse = diffuse.energySum(own.get().levelDb());
+        }
+        if (!suspect.switchedOff()) {
+          suspect.source().ifPresent(sources::add);
+        }
+      }
+    }
+    return room.withNoise(diffuse, sources);
+  }
+
+  /** What the microphone gave as diffuse noise of the room, as the measurement itself is. */
+  private static EnergySubtraction inRoom(
+      Culprits.Suspect pair, NoiseMeasurement noise, Room room) {
+    double pickup =
+        Decibels.ofEnergy(room.requireMicrophone().capture().pattern().randomEnergyEfficiency());
+    double lift = noise.scale().orElseThrow().fullScaleDbSpl() - pickup;
+    return EnergySubtraction.of(
+        pair.onDb().map(level -> level + lift), pair.offDb().map(level -> level + lift));
+  }
+}

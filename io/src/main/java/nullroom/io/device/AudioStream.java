@@ -1,0 +1,27 @@
+package nullroom.io.device;
+
+/** An input that is listening: blocks of one channel, as they come. Close it. Not thread-safe. */
+public interface AudioStream extends AutoCloseable {
+  /** A block is this long: a hundred a second. */
+  double BLOCK_SECONDS = 0.01;
+
+  /** Samples a second. */
+  double sampleRateHz();
+
+  /** The largest amplitude of its samples. */
+  double largestAmplitude();
+
+  /**
+   * Waits for the next block.
+   *
+   * @param block overwritten from 0 on; its length is what is asked for
+   * @return samples read, or -1 where the device is gone
+   */
+  int read(double[] block);
+
+  /** Blocks that were lost because nobody read them in time. */
+  long dropped();
+
+  @Override
+  void close();
+}

@@ -1,0 +1,82 @@
+package nullroom.io.device;
+
+import java.util.concurrent.locks.LockSupport;
+
+/**
+ * Samples that come at the pace of a real input, from a stretch that repeats without a seam. Like a
+ * real one it loses what nobody reads within its buffer.
+ */
+final class PacedStream implements AudioStream {
+  /** What a sound card's buffer holds. */
+  static final double BUFFER_SECONDS = 0.5;
+
+  private final double[] loop;
+  private final double sampleRateHz;
+  private final double goneAfterSeconds;
+  private final long begun = System.nanoTime();
+  private final double speed;
+  private long at;
+  private long dropped;
+  private boolean closed;
+
+  /**
+   * A stream.
+   *
+   * @param loop what repeats; not modified
+   * @param goneAfterSeconds when the device is pulled out
+   * @param speed times real time, 1 but for tests
+   */
+  PacedStream(double[] loop, double sampleRateHz, double goneAfterSeconds, double speed) {
+    this.loop = loop;
+    this.sampleRateHz = sampleRateHz;
+    this.goneAfterSeconds = goneAfterSeconds;
+    this.speed = speed;
+  }
+
+  @Override
+  public double sampleRateHz() {
+    return sampleRateHz;
+  }
+
+  @Override
+  public double largestAmplitude() {
+    return 1 - 0x1p-23;
+  }
+
+  private double heardSamples() {
+    return (System.nanoTime() - begun) * 1e-9 * speed * sampleRateHz;
+  }
+
+  @Override
+  public int read(double[] block) {
+    double late = heardSamples() - (at + block.length);
+    if (late > BUFFER_SECONDS * sampleRateHz * Math.max(1, speed)) {
+      long lost = (long) (late / block.length);
+      dropped += lost;
+      at += lost * block.length;
+    }
+    while (!closed && heardSamples() < at + block.length) {
+      if (Thread.currentThread().isInterrupted()) {
+        return -1;
+      }
+      LockSupport.parkNanos(1_000_000);
+    }
+    if (closed || at >= goneAfterSeconds * sampleRateHz) {
+      return -1;
+    }
+    for (int i = 0; i < block.length; i++, at++) {
+      block[i] = loop[(int) (at % loop.length)];
+    }
+    return block.length;
+  }
+
+  @Override
+  public long dropped() {
+    return dropped;
+  }
+
+  @Override
+  public void close() {
+    closed = true;
+  }
+}

@@ -1,0 +1,67 @@
+package nullroom.io.book;
+
+import java.util.List;
+import java.util.Optional;
+import nullroom.core.Progress;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.measure.Calibration;
+import nullroom.core.measure.MainsHum;
+import nullroom.core.measure.Scale;
+import nullroom.core.predict.Goal;
+import nullroom.core.predict.Heard;
+import nullroom.core.room.NoiseSource;
+import nullroom.core.room.Point;
+import nullroom.core.room.Room;
+import nullroom.core.signal.SampleSource;
+import nullroom.core.signal.Samples;
+import nullroom.io.device.AudioDevice;
+import nullroom.io.device.SimulatedDevice;
+
+/** A book in which everything was measured once. */
+final class MeasuredBook {
+  private static final Bands ON = Bands.of(-60, -65, -70, -75, -80, -85, -90, -95);
+
+  private MeasuredBook() {}
+
+  static NoiseMeasurement noise(BookFolder place, RoomBook book, String spot) {
+    SimulatedDevice device = new SimulatedDevice(Heard.of(book.room()), 343.2, 4);
+    Samples quiet = device.record(AudioDevice.Prompt.QUIET, 5, Progress.NONE);
+    return NoiseMeasurement.of(
+        place.keep("noise", quiet),
+        new NoiseMeasurement.Taken("2026-01-01T20:00", true, spot, List.of("boiler")),
+        SampleSource.of(quiet),
+        book.heard(),
+        Calibration.BY_DATA.scale(book.room().requireMicrophone().capture()));
+  }
+
+  static RoomBook of(BookFolder place, Room room) {
+    RoomBook bare = new RoomBook("box", Goal.SPOKEN_CLOSE, room);
+    Samples claps =
+        new SimulatedDevice(Heard.of(room), 343.2, 4)
+            .record(AudioDevice.Prompt.CLAPS, 7.5, Progress.NONE);
+    return bare.with(noise(place, bare, ""))
+        .with(DecayMeasurement.of(place.keep("claps", claps), "2026-01-01T20:05", claps, room));
+  }
+
+  /** With a culprit board, spots, a survey, a calibration and a test of a hum. */
+  static RoomBook listened(BookFolder place, Room room) {
+    RoomBook book = of(place, room);
+    Suspect fridge =
+        Suspect.of("fridge", true)
+            .withOn(new Suspect.Heard("fridge-on-1.wav", ON))
+            .withOff(new Suspect.Heard("fridge-off-1.wav", ON.map(level -> level - 6)))
+            .with(Optional.of(new NoiseSource("fridge", new Point(2, 1, 1), Bands.all(20))))
+            .switched(true);
+    MainsHum hum = new MainsHum(50.02, List.of(50.02, 100.04), -62, 11);
+    return book.with(
+        book.listening()
+            .withCalibration(new Calibration(Calibration.Method.METER, 1.5, 2.2, -38))
+            .plus(fridge)
+            .plus(Suspect.of("window", false))
+            .withSpots(List.of(noise(place, book, "corner"), noise(place, book, "gable")))
+            .with(
+                new SurveyNote(
+                    "survey-1.csv", "2026-01-01T22:00", true, Optional.of(new Scale(96, 3)), false))
+            .with(new HumTest(HumTest.Way.COVERED, Optional.of(hum), Optional.empty())));
+  }
+}
