@@ -4,13 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import java.util.Optional;
 import nullroom.core.TestRooms;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.acoustics.Pattern;
 import nullroom.core.acoustics.VocalEffort;
+import nullroom.core.room.NoiseSource;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import org.junit.jupiter.api.DisplayName;
@@ -172,5 +175,46 @@ class HeardTest {
     Heard heard = Heard.of(room);
     assertThat(heard.dbfs(109.7815)).isCloseTo(0, within(0.001));
     assertThat(heard.margins().safeDb()).isCloseTo(109.7815 - heard.peakDbSpl(), within(0.001));
+  }
+
+  @Test
+  @DisplayName(
+      "a lamp 1.2 m from an omni microphone in a dead room falls by 20 lg 1.2; a cardioid's back takes 30 dB off")
+  void aSourceInItsPlace() {
+    Room dead = TestRooms.box(0.99);
+    Point capsule = dead.requireMicrophone().at();
+    NoiseSource lamp =
+        new NoiseSource("lamp", capsule.plus(new Point(1.2, 0, 0), 1), Bands.all(30));
+    Room lit = dead.withNoise(Bands.all(-40), List.of(lamp));
+    Heard heard = Heard.of(lit);
+    double straight = 30 - 20 * Math.log10(1.2);
+    double level = heard.sources().getFirst().levelDbSpl().get(4);
+    // the diffuse part, 4/A against 1/(4 pi r^2), adds under 1 dB here
+    assertThat(level).isBetween(straight, straight + 1.2);
+    assertThat(heard.noiseDbSpl().get(4))
+        .isCloseTo(
+            Decibels.sum(
+                level,
+                heard.roomNoiseDbSpl().get(4),
+                heard.selfNoiseDbSpl().get(4),
+                heard.preampNoiseDbSpl().get(4),
+                heard.converterNoiseDbSpl().get(4)),
+            within(1e-9));
+    // the talker is on the other side, so the lamp is behind the capsule
+    Heard cardioid = Heard.of(TestRooms.with(lit, Pattern.CARDIOID));
+    assertThat(cardioid.sources().getFirst().levelDbSpl().get(4)).isLessThan(level - 10);
+    assertThat(heard.margins().quietDb())
+        .isLessThan(Heard.of(dead.withNoise(Bands.all(-40))).margins().quietDb());
+  }
+
+  @Test
+  void theAllowedNoiseIsWhereQuietJustHolds() {
+    Room room = TestRooms.box(0.3);
+    double target = Heard.of(room).margins().quietDb() - 4;
+    double allowed = Heard.of(room).allowedRoomNoiseDbA(target).orElseThrow();
+    double lift = allowed - Octave.aWeightedSum(Heard.of(room).roomNoiseDbSpl());
+    Room louder = room.withNoise(room.noiseDbSpl().orElseThrow().map(level -> level + lift));
+    assertThat(Heard.of(louder).margins().quietDb()).isCloseTo(target, within(1e-6));
+    assertThat(Heard.of(room).allowedRoomNoiseDbA(200)).isEmpty();
   }
 }
