@@ -5,6 +5,7 @@ module nullroom.io {
   requires static transitive org.jspecify;
   requires transitive nullroom.core;
   requires java.desktop;
+  requires org.apache.commons.csv;
   requires org.bytedeco.ffmpeg;
   requires org.bytedeco.javacpp;
   requires transitive tools.jackson.databind;

@@ -1,6 +1,8 @@
 package nullroom.io.survey;
 
 import java.io.IOException;
+import java.io.StringReader;
+import java.math.BigDecimal;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
@@ -12,12 +14,13 @@ import java.time.LocalDateTime;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import nullroom.core.Trouble;
 import nullroom.core.measure.SecondLevels;
 import nullroom.core.measure.Survey;
 import nullroom.core.signal.Band;
 import nullroom.io.SafeFile;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
 
 /**
  * The CSV of a survey. Every row is written and forced to disk as its second ends, so that a crash
@@ -30,6 +33,7 @@ import nullroom.io.SafeFile;
  */
 public final class SurveyFile {
   private static final int FIXED_COLUMNS = 8;
+  private static final CSVFormat CSV = CSVFormat.DEFAULT.builder().setRecordSeparator("\n").get();
 
   /**
    * A row and what stands beside it.
@@ -60,41 +64,48 @@ public final class SurveyFile {
   private SurveyFile() {}
 
   static String header(List<Band> octaves) {
-    StringBuilder header =
-        new StringBuilder(
-            "time,startSeconds,laeqDbfs,lafMaxDbfs,lceqDbfs,lzeqDbfs,peakDbfs,clippedSamples");
+    List<Object> cells =
+        new ArrayList<>(
+            List.of(
+                "time",
+                "startSeconds",
+                "laeqDbfs",
+                "lafMaxDbfs",
+                "lceqDbfs",
+                "lzeqDbfs",
+                "peakDbfs",
+                "clippedSamples"));
     for (Band octave : octaves) {
-      header.append(",octave").append(name(octave.nominalHz())).append("Dbfs");
+      String hz = BigDecimal.valueOf(octave.nominalHz()).stripTrailingZeros().toPlainString();
+      cells.add("octave" + hz + "Dbfs");
     }
-    return header.append(",note\n").toString();
-  }
-
-  private static String name(double hz) {
-    return hz == Math.rint(hz) ? String.valueOf((long) hz) : String.valueOf(hz);
+    cells.add("note");
+    return CSV.format(cells.toArray()) + "\n";
   }
 
   static String text(Line line) {
     SecondLevels l = line.row().levels();
-    StringBuilder text =
-        new StringBuilder(
-            String.format(
-                Locale.ROOT,
-                "%s,%.2f,%.2f,%.2f,%.2f,%.2f,%.2f,%d",
-                line.time().withNano(0),
-                line.row().startSeconds(),
-                l.laeqDbfs(),
-                l.lafMaxDbfs(),
-                l.lceqDbfs(),
-                l.lzeqDbfs(),
-                l.peakDbfs(),
-                l.clippedSamples()));
-    for (double octave : l.octavesDbfs()) {
-      text.append(String.format(Locale.ROOT, ",%.2f", octave));
+    List<Object> cells = new ArrayList<>();
+    cells.add(line.time().withNano(0));
+    for (double figure :
+        new double[] {
+          line.row().startSeconds(),
+          l.laeqDbfs(),
+          l.lafMaxDbfs(),
+          l.lceqDbfs(),
+          l.lzeqDbfs(),
+          l.peakDbfs()
+        }) {
+      cells.add(hundredths(figure));
     }
-    return text.append(',')
-        .append(line.note().replace(',', ';').replace('\n', ' '))
-        .append('\n')
-        .toString();
+    cells.add(l.clippedSamples());
+    l.octavesDbfs().forEach(octave -> cells.add(hundredths(octave)));
+    cells.add(line.note().replace('\n', ' '));
+    return CSV.format(cells.toArray()) + "\n";
+  }
+
+  private static BigDecimal hundredths(double figure) {
+    return BigDecimal.valueOf(Math.round(figure * 100), 2);
   }
 
   /**
@@ -104,20 +115,17 @@ public final class SurveyFile {
    */
   public static Content read(Path file) {
     try {
-      List<Line> lines = new ArrayList<>();
-      int torn = 0;
-      String all = new String(Files.readAllBytes(file), StandardCharsets.UTF_8);
-      String[] rows = all.split("\n", -1);
-      if (!rows[0].startsWith("time,startSeconds,laeqDbfs")) {
+      String all = Files.readString(file);
+      int whole = all.lastIndexOf('\n') + 1; // what follows the last line end was torn off
+      List<CSVRecord> rows = CSV.parse(new StringReader(all.substring(0, whole))).getRecords();
+      if (rows.isEmpty() || !rows.getFirst().get(0).equals("time")) {
         throw new Trouble.BadFile(file.toString(), "is no survey: its first line is another");
       }
-      int columns = rows[0].split(",", -1).length;
-      for (int i = 1; i < rows.length; i++) {
-        boolean whole = i < rows.length - 1; // what follows the last line end was torn off
-        if (whole && read(rows[i], columns, lines)) {
-          continue;
-        }
-        torn += rows[i].isEmpty() ? 0 : 1;
+      int columns = rows.getFirst().size();
+      List<Line> lines = new ArrayList<>();
+      int torn = all.length() > whole ? 1 : 0;
+      for (CSVRecord row : rows.subList(1, rows.size())) {
+        torn += read(row, columns, lines) ? 0 : 1;
       }
       return new Content(lines, torn);
     } catch (NoSuchFileException e) {
@@ -142,32 +150,33 @@ public final class SurveyFile {
     }
   }
 
-  private static boolean read(String row, int columns, List<Line> lines) {
-    String[] cells = row.strip().split(",", -1);
-    if (cells.length != columns) {
+  private static boolean read(CSVRecord row, int columns, List<Line> lines) {
+    if (row.size() != columns) {
       return false;
     }
     try {
       List<Double> octaves = new ArrayList<>();
       for (int i = FIXED_COLUMNS; i < columns - 1; i++) {
-        octaves.add(Double.valueOf(cells[i]));
+        octaves.add(Double.valueOf(row.get(i)));
       }
-      double start = Double.parseDouble(cells[1]);
+      double start = Double.parseDouble(row.get(1));
       if (!lines.isEmpty() && start <= lines.getLast().row().startSeconds()) {
         return false;
       }
       SecondLevels levels =
           new SecondLevels(
-              Double.parseDouble(cells[2]),
-              Double.parseDouble(cells[3]),
-              Double.parseDouble(cells[4]),
-              Double.parseDouble(cells[5]),
-              Double.parseDouble(cells[6]),
-              Long.parseLong(cells[7]),
+              Double.parseDouble(row.get(2)),
+              Double.parseDouble(row.get(3)),
+              Double.parseDouble(row.get(4)),
+              Double.parseDouble(row.get(5)),
+              Double.parseDouble(row.get(6)),
+              Long.parseLong(row.get(7)),
               octaves);
       lines.add(
           new Line(
-              LocalDateTime.parse(cells[0]), new Survey.Row(start, levels), cells[columns - 1]));
+              LocalDateTime.parse(row.get(0)),
+              new Survey.Row(start, levels),
+              row.get(columns - 1)));
       return true;
     } catch (NumberFormatException | DateTimeParseException e) {
       return false; // counted as torn by the caller
