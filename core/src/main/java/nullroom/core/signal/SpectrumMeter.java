@@ -25,6 +25,14 @@ public final class SpectrumMeter {
    */
   public static final int BAND_ORDER = 12;
 
+  /** A block with this many times the energy of the blocks before it holds something sudden. */
+  private static final double BROKEN_IN = 4;
+
+  private static final double BROKEN_IN_FROM_HZ = 100;
+
+  /** What goes on for half of these, ten seconds, is no longer sudden. */
+  private static final int RECENT_BLOCKS = 15;
+
   private final Fft fft;
   private final double sampleRateHz;
   private final double[] window;
@@ -33,7 +41,10 @@ public final class SpectrumMeter {
   private final double[] work;
   private final double[] energy;
   private final double[] hann;
+  private final double[] now;
   private final double hannWeight;
+  private final double[] recent = new double[RECENT_BLOCKS];
+  private long seen;
   private int blocks;
   private final int fade;
   private int filled;
@@ -51,6 +62,7 @@ public final class SpectrumMeter {
     work = new double[fft.size()];
     energy = new double[fft.size() / 2 + 1];
     hann = new double[energy.length];
+    now = new double[energy.length];
     double sum = 0;
     for (int i = 0; i < window.length; i++) {
       double w = window[i] * (0.5 - 0.5 * Math.cos(2 * Math.PI * i / window.length));
@@ -125,15 +137,34 @@ public final class SpectrumMeter {
     }
   }
 
-  /** A Hann window in time is this sum of neighbours in frequency; it keeps tones narrow. */
+  /**
+   * A Hann window in time is this sum of neighbours in frequency; it keeps tones narrow. A block in
+   * which something broke in is left out: its noise would hide a hum.
+   */
   private void addHann() {
-    blocks++;
     double scale = 2.0 / fft.size();
+    int voice = (int) (BROKEN_IN_FROM_HZ / binHz());
+    double loud = 0;
     for (int k = 2; k < hann.length - 2; k++) {
       double re = work[2 * k] / 2 - (work[2 * k - 2] + work[2 * k + 2]) / 4;
       double im = work[2 * k + 1] / 2 - (work[2 * k - 1] + work[2 * k + 3]) / 4;
-      hann[k] += (re * re + im * im) * scale;
+      now[k] = (re * re + im * im) * scale;
+      loud += k < voice ? 0 : now[k];
     }
+    recent[(int) (seen++ % recent.length)] = loud;
+    if (loud > BROKEN_IN * medianOfRecent()) {
+      return;
+    }
+    blocks++;
+    for (int k = 2; k < hann.length - 2; k++) {
+      hann[k] += now[k];
+    }
+  }
+
+  private double medianOfRecent() {
+    double[] sorted = Arrays.copyOf(recent, (int) Math.min(seen, recent.length));
+    Arrays.sort(sorted);
+    return sorted[(sorted.length - 1) / 2];
   }
 
   /**

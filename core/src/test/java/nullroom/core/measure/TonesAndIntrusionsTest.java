@@ -188,4 +188,32 @@ class TonesAndIntrusionsTest {
     assertThat(click.startSeconds()).isCloseTo(8.3, within(0.05));
     assertThat(click.peakDbfs()).isCloseTo(-6.02, within(0.2));
   }
+
+  @Test
+  void aLoudSoundDoesNotHideAHum() {
+    double[] x = noise(15, -1, 21);
+    addSine(x, 50, Math.sqrt(2 * criticalBand(x, 50) * Math.pow(10, 0.6)));
+    double[] bark = noise(1.5, -1, 22);
+    for (int i = 0; i < bark.length; i++) {
+      x[(int) (7 * RATE) + i] += 30 * bark[i];
+    }
+    NoiseReport report = measure(x);
+    assertThat(report.intrusions()).hasSize(1);
+    assertThat(report.mains())
+        .hasValueSatisfying(m -> {
+          assertThat(m.fundamentalHz()).isCloseTo(50, within(0.1));
+          assertThat(m.prominenceDb()).isCloseTo(6, within(1.5));
+        });
+  }
+
+  @Test
+  void aHumThatComesWithItsSourceAndStaysIsHeard() {
+    double[] x = noise(60, -1, 23);
+    double[] motor = noise(40, -1, 24);
+    double amplitude = Math.sqrt(2 * 10 * criticalBand(motor, 100) * Math.pow(10, 0.9));
+    for (int i = 0; i < motor.length; i++) {
+      x[(int) (20 * RATE) + i] += 4 * motor[i] + amplitude * Math.sin(2 * Math.PI * 100 * i / RATE);
+    }
+    assertThat(measure(x).mains()).isPresent();
+  }
 }
