@@ -21,7 +21,7 @@ import picocli.CommandLine.Option;
     mixinStandardHelpOptions = true,
     description = "reverberation from claps, pops or an impulse response")
 final class MeasureDecayCommand implements Callable<Integer> {
-  @Mixin MeasureCommand.Input input = new MeasureCommand.Input();
+  @Mixin MeasureCommand.OneFile input = new MeasureCommand.OneFile();
 
   @Option(
       names = "--excitation",

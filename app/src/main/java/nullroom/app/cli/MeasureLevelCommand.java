@@ -35,7 +35,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
   /** A constant that is louder than the noise of 16 bit shifts every edit. */
   private static final double LARGEST_OFFSET = 0.001;
 
-  @Mixin MeasureCommand.Input input = new MeasureCommand.Input();
+  @Mixin MeasureCommand.OneFile input = new MeasureCommand.OneFile();
 
   @Option(
       names = "--peak-target",
@@ -51,7 +51,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
     double rate;
     OptionalInt bits;
     try (SoundFile sound = SoundFile.open(input.file)) {
-      MeasureNoiseCommand.checkChannel(input, sound);
+      input.checkChannel(input.file, sound);
       channels = TakeLevel.measure(sound);
       warnings = new ArrayList<>(sound.warnings());
       rate = sound.sampleRateHz();

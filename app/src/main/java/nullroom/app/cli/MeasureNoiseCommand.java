@@ -1,31 +1,32 @@
 package nullroom.app.cli;
 
 import java.nio.file.Path;
-import java.text.DecimalFormat;
-import java.text.DecimalFormatSymbols;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
-import nullroom.core.acoustics.NoiseRating;
-import nullroom.core.measure.Intrusion;
-import nullroom.core.measure.MainsHum;
+import nullroom.core.measure.Calibration;
 import nullroom.core.measure.NoiseMeter;
 import nullroom.core.measure.NoiseReport;
-import nullroom.core.measure.Tone;
 import nullroom.io.audio.SoundFile;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
 
 @Command(name = "noise", mixinStandardHelpOptions = true, description = "room noise of a recording")
 final class MeasureNoiseCommand implements Callable<Integer> {
   @Mixin MeasureCommand.Input input = new MeasureCommand.Input();
+
+  @Parameters(
+      arity = "1..*",
+      paramLabel = "FILE",
+      description = MeasureCommand.FILES + "; several are measured one after the other")
+  List<Path> files = List.of();
 
   @Option(
       names = "--full-scale-spl",
@@ -46,47 +47,100 @@ final class MeasureNoiseCommand implements Callable<Integer> {
       description = "its level, default ${DEFAULT-VALUE}")
   double calibrationLevel;
 
+  @Option(
+      names = "--uncertainty",
+      paramLabel = "DB",
+      description = "give or take of the calibration; 1 dB with --cal-file, else not known")
+  @Nullable Double uncertainty;
+
   /** One block of the finest spectrum at most. */
-  private static final double SHORTEST_FOR_TONES_SECONDS = 1.4;
+  private static final double SHORTEST_FOR_TONES_SECONDS = 1.2;
+
+  /** One file, measured. */
+  private record Measured(Path file, List<NoiseReport> channels, List<String> warnings) {}
 
   @Override
   public Integer call() {
     OptionalDouble fullScale = fullScale();
-    List<String> warnings;
-    List<NoiseReport> channels;
-    try (SoundFile sound = SoundFile.open(input.file)) {
-      checkChannel(input, sound);
-      channels = NoiseMeter.measure(sound, Progress.NONE);
-      warnings = new ArrayList<>(sound.warnings());
+    if (files.size() == 1) {
+      Measured only = measure(files.getFirst(), fullScale);
+      if (input.json) {
+        json(only, fullScale).print();
+      } else {
+        print(only, fullScale);
+      }
+      return 0;
     }
-    NoiseReport top = channels.get(input.channel);
-    warnings.addAll(warnings(top, fullScale));
+    List<JsonOut> all = new ArrayList<>();
+    int failed = 0;
+    for (Path file : files) {
+      JsonOut out = new JsonOut();
+      out.text("file", file.toString());
+      try {
+        Measured one = measure(file, fullScale);
+        out.all(json(one, fullScale));
+        if (!input.json) {
+          System.out.println(file);
+          print(one, fullScale);
+          System.out.println();
+        }
+      } catch (Trouble e) {
+        failed++;
+        out.text("error", e.line());
+        System.err.println("nullroom: " + e.line());
+      }
+      all.add(out);
+    }
     if (input.json) {
-      JsonOut out = json(top, fullScale);
-      out.array(
-          "channels",
-          channels.size() > 1
-              ? channels.stream().map(c -> json(c, fullScale)).toList()
-              : List.of());
-      out.texts("warnings", warnings);
+      JsonOut out = new JsonOut();
+      out.array("files", all);
+      out.texts(
+          "warnings",
+          failed == 0 ? List.of() : List.of(failed + " of the files could not be measured."));
       out.print();
-    } else {
-      print(top, fullScale);
-      warnings.forEach(w -> System.out.println("note: " + w));
     }
-    return 0;
+    return failed == 0 ? 0 : 1;
   }
 
-  static void checkChannel(MeasureCommand.Input input, SoundFile sound) {
-    if (input.channel < 0 || input.channel >= sound.channels()) {
-      throw new Trouble.BadField(
-          "--channel",
-          input.file
-              + " has "
-              + sound.channels()
-              + " channel(s), counted from 0; there is no "
-              + input.channel);
+  /** Give or take, where the user or the way of calibrating says it. */
+  private OptionalDouble uncertainty() {
+    if (uncertainty != null) {
+      return OptionalDouble.of(uncertainty);
     }
+    return fullScaleSpl == null && calibration != null
+        ? OptionalDouble.of(Calibration.TONE_UNCERTAINTY_DB)
+        : OptionalDouble.empty();
+  }
+
+  private Measured measure(Path file, OptionalDouble fullScale) {
+    try (SoundFile sound = SoundFile.open(file)) {
+      input.checkChannel(file, sound);
+      List<NoiseReport> channels = NoiseMeter.measure(sound, Progress.NONE);
+      List<String> warnings = new ArrayList<>(sound.warnings());
+      warnings.addAll(warnings(channels.get(input.channel), fullScale));
+      return new Measured(file, channels, warnings);
+    }
+  }
+
+  private JsonOut json(Measured m, OptionalDouble fullScale) {
+    JsonOut out = NoiseOut.json(m.channels().get(input.channel), fullScale);
+    out.array(
+        "channels",
+        m.channels().size() > 1
+            ? m.channels().stream().map(c -> NoiseOut.json(c, fullScale)).toList()
+            : List.of());
+    out.put("uncertaintyDb", fullScale.isPresent() ? uncertainty() : OptionalDouble.empty());
+    out.texts("warnings", m.warnings());
+    return out;
+  }
+
+  private void print(Measured m, OptionalDouble fullScale) {
+    NoiseOut.print(m.channels().get(input.channel), fullScale);
+    if (fullScale.isPresent() && uncertainty().isPresent()) {
+      System.out.printf(
+          Locale.ROOT, "all dB SPL give or take %.1f dB%n", uncertainty().getAsDouble());
+    }
+    m.warnings().forEach(w -> System.out.println("note: " + w));
   }
 
   private OptionalDouble fullScale() {
@@ -98,12 +152,11 @@ final class MeasureNoiseCommand implements Callable<Integer> {
     }
     Path file = calibration;
     try (SoundFile tone = SoundFile.open(file)) {
-      double level =
-          NoiseMeter.measure(tone, Progress.NONE).getFirst().octaves().stream()
-              .flatMapToDouble(b -> b.leqDbfs().stream())
-              .max()
-              .orElseThrow(() -> new Trouble.BadSound(file.toString(), "holds no calibrator tone"));
-      return OptionalDouble.of(calibrationLevel - level);
+      return OptionalDouble.of(
+          Calibration.fullScaleOfTone(
+              calibrationLevel, NoiseMeter.measure(tone, Progress.NONE).getFirst()));
+    } catch (Trouble.BadSound e) {
+      throw new Trouble.BadSound(file.toString(), String.valueOf(e.getMessage()));
     }
   }
 
@@ -123,154 +176,8 @@ final class MeasureNoiseCommand implements Callable<Integer> {
       warnings.add(report.clippedSamples() + " samples are clipped; the levels read too low.");
     }
     if (report.laeqDbfs().isPresent() && report.seconds() < SHORTEST_FOR_TONES_SECONDS) {
-      warnings.add("Tones and hum are looked for in sound of 1.4 s and more.");
+      warnings.add("Tones and hum are looked for in sound of 1.2 s and more.");
     }
     return warnings;
-  }
-
-  private static OptionalDouble spl(OptionalDouble dbfs, OptionalDouble fullScale) {
-    return dbfs.isPresent() && fullScale.isPresent()
-        ? OptionalDouble.of(dbfs.getAsDouble() + fullScale.getAsDouble())
-        : OptionalDouble.empty();
-  }
-
-  private static Optional<NoiseRating> nc(NoiseReport r, OptionalDouble fullScale) {
-    return fullScale.isPresent() ? r.nc(fullScale.getAsDouble()) : Optional.empty();
-  }
-
-  private static JsonOut json(NoiseReport r, OptionalDouble fullScale) {
-    JsonOut out = new JsonOut();
-    out.put("durationSeconds", r.seconds());
-    out.put("sampleRateHz", r.sampleRateHz());
-    out.put("calibrated", fullScale.isPresent());
-    out.put("fullScaleDbSpl", fullScale);
-    both(out, "laeq", r.laeqDbfs(), fullScale);
-    both(out, "lceq", r.lceqDbfs(), fullScale);
-    both(out, "lzeq", r.lzeqDbfs(), fullScale);
-    both(out, "laMaxFast", r.laMaxFastDbfs(), fullScale);
-    both(out, "la10", r.la10Dbfs(), fullScale);
-    both(out, "la50", r.la50Dbfs(), fullScale);
-    both(out, "la90", r.la90Dbfs(), fullScale);
-    out.array("octaveBands", r.octaves().stream().map(b -> band(b, fullScale, true)).toList());
-    out.array("thirdOctaveBands", r.thirds().stream().map(b -> band(b, fullScale, false)).toList());
-    Optional<NoiseRating> nc = nc(r, fullScale);
-    Optional<NoiseRating> nr =
-        fullScale.isPresent() ? r.nr(fullScale.getAsDouble()) : Optional.empty();
-    out.put("nc", rating(nc));
-    out.put("nr", rating(nr));
-    out.put(
-        "ncBandHz",
-        nc.map(n -> OptionalDouble.of(n.decidingBandHz())).orElse(OptionalDouble.empty()));
-    out.put(
-        "nrBandHz",
-        nr.map(n -> OptionalDouble.of(n.decidingBandHz())).orElse(OptionalDouble.empty()));
-    out.array("tones", r.tones().stream().map(MeasureNoiseCommand::tone).toList());
-    if (r.mains().isPresent()) {
-      mains(out.object("mains"), r.mains().get());
-    } else {
-      out.absent("mains");
-    }
-    out.array("events", r.intrusions().stream().map(MeasureNoiseCommand::event).toList());
-    out.put("dcOffset", r.dcOffset());
-    out.put("clippedSamples", r.clippedSamples());
-    return out;
-  }
-
-  private static JsonOut tone(Tone t) {
-    JsonOut out = new JsonOut();
-    out.put("frequencyHz", t.frequencyHz());
-    out.put("levelDbfs", t.levelDbfs());
-    out.put("prominenceDb", t.prominenceDb());
-    out.text("kind", t.mains() ? "mains" : "tone");
-    return out;
-  }
-
-  private static void mains(JsonOut out, MainsHum hum) {
-    out.put("fundamentalHz", hum.fundamentalHz());
-    out.figures("harmonicsHz", hum.harmonicsHz());
-    out.put("levelDbfs", hum.levelDbfs());
-    out.put("prominenceDb", hum.prominenceDb());
-  }
-
-  private static JsonOut event(Intrusion e) {
-    JsonOut out = new JsonOut();
-    out.put("startSeconds", e.startSeconds());
-    out.put("durationSeconds", e.durationSeconds());
-    out.put("peakDbfs", e.peakDbfs());
-    out.put("riseDb", e.riseDb());
-    return out;
-  }
-
-  private static OptionalDouble rating(Optional<NoiseRating> rating) {
-    return rating.map(n -> OptionalDouble.of(n.rating())).orElse(OptionalDouble.empty());
-  }
-
-  private static void both(
-      JsonOut out, String name, OptionalDouble dbfs, OptionalDouble fullScale) {
-    out.put(name + "Db", spl(dbfs, fullScale));
-    out.put(name + "Dbfs", dbfs);
-  }
-
-  private static JsonOut band(NoiseReport.BandLevel b, OptionalDouble fullScale, boolean octave) {
-    JsonOut out = new JsonOut();
-    out.put("centreHz", b.centreHz());
-    both(out, "leq", b.leqDbfs(), fullScale);
-    if (octave) {
-      both(out, "l90", b.l90Dbfs(), fullScale);
-    }
-    return out;
-  }
-
-  private static void print(NoiseReport r, OptionalDouble fullScale) {
-    String unit = fullScale.isPresent() ? "dB SPL" : "dBFS";
-    System.out.printf(Locale.ROOT, "%.1f s at %.0f Hz%n", r.seconds(), r.sampleRateHz());
-    print("LAeq", r.laeqDbfs(), fullScale, unit);
-    print("LCeq", r.lceqDbfs(), fullScale, unit);
-    print("LAFmax", r.laMaxFastDbfs(), fullScale, unit);
-    print("LA90", r.la90Dbfs(), fullScale, unit);
-    nc(r, fullScale)
-        .ifPresent(n ->
-            System.out.printf(
-                Locale.ROOT, "NC-%d, decided at %.0f Hz%n", n.rating(), n.decidingBandHz()));
-    r.mains()
-        .ifPresent(m ->
-            System.out.printf(
-                Locale.ROOT,
-                "hum of %.0f Hz mains, %.0f dB over the noise around it%n",
-                m.fundamentalHz(),
-                m.prominenceDb()));
-    r.tones().stream()
-        .filter(t -> !t.mains())
-        .forEach(t ->
-            System.out.printf(
-                Locale.ROOT,
-                "tone at %.0f Hz, %.0f dB over the noise around it%n",
-                t.frequencyHz(),
-                t.prominenceDb()));
-    r.intrusions()
-        .forEach(e ->
-            System.out.printf(
-                Locale.ROOT,
-                "intrusion at %.1f s for %.1f s, %.0f dB over the background%n",
-                e.startSeconds(),
-                e.durationSeconds(),
-                e.riseDb()));
-    for (NoiseReport.BandLevel b : r.octaves()) {
-      print(
-          new DecimalFormat("0.#", DecimalFormatSymbols.getInstance(Locale.ROOT))
-                  .format(b.centreHz())
-              + " Hz",
-          b.leqDbfs(),
-          fullScale,
-          unit);
-    }
-  }
-
-  private static void print(
-      String name, OptionalDouble dbfs, OptionalDouble fullScale, String unit) {
-    if (dbfs.isPresent()) {
-      System.out.printf(
-          Locale.ROOT, "%-10s %7.1f %s%n", name, dbfs.getAsDouble() + fullScale.orElse(0), unit);
-    }
   }
 }

@@ -267,4 +267,51 @@ class MeasureNoiseTest {
   private Path file() {
     return folder.resolve("x.wav");
   }
+
+  @Test
+  void severalFilesAreMeasuredAndTheBadOneIsNamed() {
+    Path quiet = Run.sine(folder.resolve("quiet.wav"), 1000, 0.001, 48_000, 2);
+    Path loud = Run.sine(folder.resolve("loud.wav"), 1000, 0.1, 48_000, 2);
+    JsonNode both = Run.json("measure", "noise", quiet, loud);
+    assertThat(Run.keys(both)).containsExactly("files", "warnings");
+    assertThat(both.get("files").get(0).get("laeqDbfs").asDouble()).isCloseTo(-60, within(0.05));
+    assertThat(both.get("files").get(1).get("laeqDbfs").asDouble()).isCloseTo(-20, within(0.05));
+    assertThat(both.get("files").get(1).get("file").asString()).endsWith("loud.wav");
+    Run mixed = Run.of("measure", "noise", quiet, folder.resolve("none.wav"), "--json");
+    assertThat(mixed.code()).isEqualTo(1);
+    assertThat(mixed.err()).contains("none.wav", "does not exist").doesNotContain("Exception");
+    JsonNode said = tools.jackson.databind.json.JsonMapper.shared().readTree(mixed.out());
+    assertThat(said.get("files").get(1).get("error").asString()).contains("does not exist");
+    Run text = Run.of("measure", "noise", quiet, loud);
+    assertThat(text.out()).contains("quiet.wav", "loud.wav", "-60.0 dBFS", "-20.0 dBFS");
+    assertThat(Run.of("measure", "noise").code()).isEqualTo(2);
+  }
+
+  @Test
+  void aCalibrationFileMustHoldATone() {
+    double[] hiss = new double[96_000];
+    Random random = new Random(2);
+    for (int i = 0; i < hiss.length; i++) {
+      hiss[i] = 0.01 * random.nextGaussian();
+    }
+    Path noise = Run.write(folder.resolve("hiss.wav"), hiss, 48_000);
+    Run.of("measure", "noise", noise, "--cal-file", noise)
+        .isRefusedWith("hiss.wav", "no calibrator tone");
+  }
+
+  @Test
+  void theUncertaintyOfTheCalibrationGoesAlong() {
+    Path tone = Run.sine(folder.resolve("cal.wav"), 1000, 0.25, 48_000, 3);
+    assertThat(
+            Run.json("measure", "noise", tone, "--cal-file", tone).get("uncertaintyDb").asDouble())
+        .isEqualTo(1);
+    assertThat(
+            Run.json("measure", "noise", tone, "--full-scale-spl", "120", "--uncertainty", "2.5")
+                .get("uncertaintyDb")
+                .asDouble())
+        .isEqualTo(2.5);
+    assertThat(Run.json("measure", "noise", tone).get("uncertaintyDb").isNull()).isTrue();
+    assertThat(Run.of("measure", "noise", tone, "--cal-file", tone).out())
+        .contains("give or take 1.0 dB");
+  }
 }

@@ -26,7 +26,7 @@ import nullroom.core.acoustics.Octave;
  * @param thirds 25 Hz up
  * @param dcOffset mean, full scale is 1
  * @param clippedSamples samples in clipped runs
- * @param tones steady tones, by frequency; none are looked for in less than 1.4 s
+ * @param tones steady tones, by frequency; none are looked for in less than a second or so
  * @param intrusions what rose over the background, by time
  */
 public record NoiseReport(

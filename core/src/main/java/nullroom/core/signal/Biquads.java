@@ -1,5 +1,7 @@
 package nullroom.core.signal;
 
+import static nullroom.core.signal.Fused.madd;
+
 import java.util.Arrays;
 
 /**
@@ -95,17 +97,17 @@ public final class Biquads {
     for (int i = 0; i < count; i++) {
       double x = scale * from[i];
       double y = x + cu;
-      cu = (c1 * x + cv) - c3 * y;
-      cv = c2 * x - c4 * y;
+      cu = madd(-c3, y, madd(c1, x, cv));
+      cv = madd(-c4, y, c2 * x);
       double z = y + du;
-      du = (d1 * y + dv) - d3 * z;
-      dv = d2 * y - d4 * z;
+      du = madd(-d3, z, madd(d1, y, dv));
+      dv = madd(-d4, z, d2 * y);
       x = z + eu;
-      eu = (e1 * z + ev) - e3 * x;
-      ev = e2 * z - e4 * x;
+      eu = madd(-e3, x, madd(e1, z, ev));
+      ev = madd(-e4, x, e2 * z);
       y = x + fu;
-      fu = (f1 * x + fv) - f3 * y;
-      fv = f2 * x - f4 * y;
+      fu = madd(-f3, y, madd(f1, x, fv));
+      fv = madd(-f4, y, f2 * x);
       to[i] = y;
     }
     s1[k] = cu;
@@ -139,17 +141,17 @@ public final class Biquads {
     for (int i = 0; i < count; i++) {
       double x = scale * from[i];
       double y = x - cu;
-      cu = c1 * y + cv;
-      cv = x + c2 * y;
+      cu = madd(c1, y, cv);
+      cv = madd(c2, y, x);
       double z = y - du;
-      du = d1 * z + dv;
-      dv = y + d2 * z;
+      du = madd(d1, z, dv);
+      dv = madd(d2, z, y);
       double w = z - eu;
-      eu = e1 * w + ev;
-      ev = z + e2 * w;
+      eu = madd(e1, w, ev);
+      ev = madd(e2, w, z);
       double v = w - fu;
-      fu = f1 * v + fv;
-      fv = w + f2 * v;
+      fu = madd(f1, v, fv);
+      fv = madd(f2, v, w);
       to[i] = v;
     }
     s1[k] = cu;

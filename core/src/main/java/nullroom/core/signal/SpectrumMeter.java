@@ -5,7 +5,7 @@ import java.util.Arrays;
 /**
  * Energy spectrum of a stream of any length, in memory that does not grow.
  *
- * <p>Blocks of about 1.4 s whose ends fade over the next block's beginning: the squares of both
+ * <p>Blocks of about 0.7 s whose ends fade over the next block's beginning: the squares of both
  * fades add up to 1, so every sample counts alike but for the fades at both ends of the stream,
  * which keep its sudden start and end from splashing strong rumble into the treble. What is left at
  * the end gets a shorter window of its own. Band levels are the spectrum times a band's power
@@ -14,7 +14,7 @@ import java.util.Arrays;
  */
 public final class SpectrumMeter {
   /** Bin width must resolve the 25 Hz third octave (5.8 Hz wide) several times over. */
-  private static final double BLOCK_SECONDS = 0.75;
+  private static final double BLOCK_SECONDS = 0.6;
 
   /** A fade is this part of a block. */
   private static final int FADES = 8;
@@ -31,7 +31,7 @@ public final class SpectrumMeter {
   private static final double BROKEN_IN_FROM_HZ = 100;
 
   /** What goes on for half of these, ten seconds, is no longer sudden. */
-  private static final int RECENT_BLOCKS = 15;
+  private static final int RECENT_BLOCKS = 31;
 
   private final Fft fft;
   private final double sampleRateHz;
