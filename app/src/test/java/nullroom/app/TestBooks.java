@@ -44,7 +44,7 @@ public final class TestBooks {
         session,
         new Work(Runnable::run),
         new Inputs(() -> new SimulatedDevice(Heard.of(session.book().room()), 343.2, 3)),
-        new Live(task -> Thread.ofPlatform().daemon().start(task)),
+        new Live(),
         CLOCK);
   }
 }

@@ -74,7 +74,7 @@ public final class Composition {
       // once the window stands: looking for inputs loads what it could be waiting for
       Platform.runLater(() -> inputs.look(background, JavaSoundDevice::list));
     }
-    live = new Live(background);
+    live = new Live();
     Desk desk = new Desk(session, work, inputs, live, Clock.systemDefaultZone());
     listen = new ListenModel(desk, background);
     ring = new RingModel(desk);

@@ -3,7 +3,6 @@ package nullroom.app.shell;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CopyOnWriteArrayList;
-import java.util.concurrent.Executor;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
@@ -34,7 +33,6 @@ public final class Live {
 
   private record Now(LiveMeter meter, double sampleRateHz) {}
 
-  private final Executor starter;
   private final List<Tap> taps = new CopyOnWriteArrayList<>();
   private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper();
   private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
@@ -43,14 +41,8 @@ public final class Live {
   private volatile boolean wanted;
   private volatile long dropped;
 
-  /**
-   * Nothing is heard yet.
-   *
-   * @param starter runs the hearing until it ends; a thread of its own for each task
-   */
-  public Live(Executor starter) {
-    this.starter = starter;
-  }
+  /** Nothing is heard yet. */
+  public Live() {}
 
   /** Whether the input is heard. */
   public ReadOnlyBooleanProperty runningProperty() {
@@ -102,7 +94,11 @@ public final class Live {
     running.set(true);
     trouble.set("");
     wanted = true;
-    starter.execute(() -> hear(device));
+    Thread.ofPlatform()
+        .name("hearing")
+        .daemon()
+        .priority(Thread.MAX_PRIORITY)
+        .start(() -> hear(device));
   }
 
   /** Stops hearing; taps are told. From any thread. */

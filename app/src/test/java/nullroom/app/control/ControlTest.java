@@ -21,10 +21,14 @@ import javafx.stage.Stage;
 import nullroom.app.Fx;
 import nullroom.app.TestBooks;
 import nullroom.core.Trouble;
+import nullroom.core.measure.LiveMeter;
+import nullroom.core.measure.SecondLevels;
+import nullroom.core.measure.Survey;
 import nullroom.core.predict.Goal;
 import nullroom.core.predict.Heard;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Room;
+import nullroom.core.signal.Band;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
@@ -257,5 +261,126 @@ class ControlTest {
     assertThat(Fx.on(slider::getValue)).isEqualTo(30);
     Fx.run(() -> slider.setValue(42));
     assertThat(turned).containsExactly(42.0);
+  }
+
+  private static Survey night() {
+    List<Survey.Row> rows = new ArrayList<>();
+    for (int i = 0; i < 7200; i++) {
+      double level = -80 + (i == 3000 ? 30 : 0);
+      rows.add(
+          new Survey.Row(
+              i, new SecondLevels(level, level + 1, level, level, level + 12, 0, List.of())));
+    }
+    return Survey.of(rows);
+  }
+
+  private static long count(Scene scene, String style) {
+    return Fx.on(() -> {
+      scene.getRoot().layout();
+      return (long) scene.getRoot().lookupAll(style).size();
+    });
+  }
+
+  @Test
+  void theTimelineZoomsFromANightToSeconds() {
+    Timeline timeline = Fx.on(Timeline::new);
+    Scene scene = show(timeline, 700, 300);
+    assertThat(texts(scene)).contains("Nothing heard yet.");
+    Survey night = night();
+    Fx.run(() ->
+        timeline.show(
+            new Timeline.Content(
+                night,
+                night.spoilers(-60),
+                115,
+                45,
+                "A-level, dB SPL",
+                t ->
+                    String.format(
+                        Locale.ROOT,
+                        "%02d:%02d:%02d",
+                        22 + (int) t / 3600,
+                        (int) t / 60 % 60,
+                        (int) t % 60))));
+    assertThat(count(scene, ".spoiler")).isEqualTo(2); // the mark and its entry in the legend
+    assertThat(texts(scene)).contains("22:00", "23:00", "spoils a take", "a take bears");
+    Fx.run(() -> timeline.show(2995, 3005));
+    assertThat(count(scene, ".spoiler")).isEqualTo(2);
+    assertThat(texts(scene)).contains("22:50:00");
+    Fx.run(() -> timeline.show(0, 600));
+    assertThat(count(scene, ".spoiler")).isEqualTo(1);
+    Fx.run(() -> press(timeline, KeyCode.DIGIT0));
+    assertThat(count(scene, ".spoiler")).isEqualTo(2);
+    Fx.run(() -> press(timeline, KeyCode.PLUS));
+    Fx.run(() -> press(timeline, KeyCode.LEFT));
+    Fx.run(() -> press(timeline, KeyCode.LEFT));
+    Fx.run(() -> press(timeline, KeyCode.LEFT));
+    assertThat(count(scene, ".spoiler")).isEqualTo(2);
+    assertThat(texts(scene)).contains("22:00").doesNotContain("23:30");
+  }
+
+  private static void press(Node node, KeyCode code) {
+    node.fireEvent(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", code, false, false, false, false));
+  }
+
+  @Test
+  void theScopeFollowsItsReadings() {
+    LiveScope scope = Fx.on(() -> new LiveScope(Band.THIRDS));
+    Scene scene = show(scope, 760, 540);
+    LiveMeter meter = new LiveMeter(48_000, 1);
+    Fx.run(() -> scope.move(meter.reading(), Optional.of(meter.trace())));
+    assertThat(texts(scene)).contains("–");
+    double[] block = new double[480];
+    for (int b = 0; b < 300; b++) {
+      for (int i = 0; i < block.length; i++) {
+        block[i] = Math.sin(2 * Math.PI * 1000 * (b * 480 + i) / 48_000);
+      }
+      meter.add(block, block.length);
+    }
+    Fx.run(() -> scope.setScale(java.util.OptionalDouble.of(115), java.util.OptionalDouble.of(28)));
+    Fx.run(() -> scene.getRoot().layout());
+    Fx.run(() -> scope.move(meter.reading(), Optional.of(meter.trace())));
+    assertThat(texts(scene))
+        .contains("115 dBA", "quiet enough under this line")
+        .anyMatch(t -> t.contains("dBFS"));
+    for (int b = 0; b < 120; b++) {
+      meter.add(new double[480], 480);
+    }
+    Fx.run(() -> scope.move(meter.reading(), Optional.of(meter.trace())));
+    assertThat(texts(scene)).anyMatch(t -> t.contains("is the input muted?"));
+  }
+
+  @Test
+  void rowsKeepTheirFiguresOffTheMark() {
+    LevelRows rows = Fx.on(() -> new LevelRows("nothing"));
+    Scene scene = show(rows, 700, 300);
+    assertThat(texts(scene)).contains("nothing");
+    Fx.run(() ->
+        rows.show(
+            "noise, dBA",
+            List.of(
+                new LevelRows.Row("under the gable", 30, 3, false, "30 dBA", "quiet", "now-bar"),
+                new LevelRows.Row(
+                    "nowhere", Double.NEGATIVE_INFINITY, 0, true, "–", "", "now-bar")),
+            Optional.of(new LevelRows.Mark("quiet enough", 33.2))));
+    Fx.run(() -> scene.getRoot().layout());
+    assertThat(texts(scene)).contains("under the gable", "30 dBA", "quiet enough", "–");
+    double figure =
+        Fx.on(() ->
+            scene.getRoot().lookupAll(".figure-strong").stream()
+                .map(n -> (Text) n)
+                .filter(t -> t.getText().equals("30 dBA"))
+                .mapToDouble(Text::getX)
+                .findFirst()
+                .orElseThrow());
+    double mark =
+        Fx.on(() ->
+            scene.getRoot().lookupAll(".reference-line").stream()
+                .map(n -> (javafx.scene.shape.Line) n)
+                .filter(l -> l.getStartX() == l.getEndX())
+                .mapToDouble(javafx.scene.shape.Line::getStartX)
+                .findFirst()
+                .orElseThrow());
+    assertThat(figure).isGreaterThan(mark);
   }
 }

@@ -5,12 +5,17 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Locale;
 import java.util.concurrent.Callable;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.stage.Stage;
 import nullroom.app.Fx;
+import nullroom.app.listen.Page;
 import nullroom.app.shell.Station;
 import nullroom.io.book.BookFolder;
 import nullroom.io.book.RoomBook;
@@ -106,6 +111,68 @@ class WindowTest {
         .contains("no sound file that can be read");
     assertThat(onFx(() -> window.session().book())).isEqualTo(made);
     window.close();
+  }
+
+  @Test
+  void everyPageOfListenWorksInTheWindow() throws Exception {
+    RoomBook bare = Desktop.newBook(FirstRoom.room());
+    BookFolder place = new BookFolder(folder.resolve("pages"));
+    Composition window = onFx(() -> new Composition(place, bare, Desktop::simulated, false));
+    Scene scene = onFx(() -> shown(window));
+    for (Page page : Page.values()) {
+      onFx(() -> {
+        ((ToggleButton) scene.lookup("#page-" + page.name().toLowerCase(Locale.ROOT))).fire();
+        scene.getRoot().applyCss();
+        scene.getRoot().layout();
+        return page;
+      });
+      assertThat(onFx(() -> window.listen().pageProperty().get())).isEqualTo(page);
+    }
+    page(window, scene, Page.CULPRITS);
+    onFx(() -> fire(scene, "usual-fridge"));
+    page(window, scene, Page.CULPRITS);
+    onFx(() -> fire(scene, "on-fridge"));
+    waitForWork(window);
+    onFx(() -> fire(scene, "hear-off-fridge"));
+    waitForWork(window);
+    assertThat(onFx(() -> window.session().book().listening().suspects().getFirst().pair()))
+        .isPresent();
+    onFx(() -> {
+      ((CheckBox) scene.lookup("#off-fridge")).fire();
+      return 0;
+    });
+    assertThat(onFx(() -> window.session().book().listening().suspects().getFirst().owed()))
+        .isTrue();
+    page(window, scene, Page.SPOTS);
+    onFx(() -> fire(scene, "spot"));
+    assertThat(onFx(() -> ((Label) scene.lookup("#trouble")).getText())).contains("name the place");
+    onFx(() -> {
+      ((TextField) scene.lookup("#spot-name")).setText("corner");
+      return fire(scene, "spot");
+    });
+    waitForWork(window);
+    assertThat(onFx(() -> window.session().book().listening().spots())).hasSize(1);
+    page(window, scene, Page.CALIBRATION);
+    onFx(() -> fire(scene, "scale-none"));
+    assertThat(onFx(() -> window.session().book().listening().calibration().method().id()))
+        .isEqualTo("none");
+    page(window, scene, Page.LIVE);
+    onFx(() -> fire(scene, "live"));
+    assertThat(onFx(() -> ((Button) scene.lookup("#live")).getText())).isEqualTo("Stop the meter");
+    onFx(() -> fire(scene, "live"));
+    page(window, scene, Page.NIGHT);
+    assertThat(onFx(() -> scene.lookup("#resume").isVisible())).isFalse();
+    window.close();
+    assertThat(place.load()).isEqualTo(onFx(() -> window.session().book()));
+  }
+
+  private static void page(Composition window, Scene scene, Page page) {
+    onFx(() -> {
+      window.listen().pageProperty().set(page);
+      scene.getRoot().applyCss();
+      scene.getRoot().layout();
+      return page;
+    });
   }
 
   private static Scene shown(Composition window) {

@@ -5,6 +5,12 @@ public interface AudioStream extends AutoCloseable {
   /** A block is this long: a hundred a second. */
   double BLOCK_SECONDS = 0.01;
 
+  /**
+   * What a device keeps for a reader that is held up. It delays nothing: blocks are read as they
+   * come.
+   */
+  double BUFFER_SECONDS = 2;
+
   /** Samples a second. */
   double sampleRateHz();
 

@@ -13,24 +13,39 @@ import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.signal.Samples;
 
-/** A sound input of this computer, 16 bit mono at 48 kHz, through javax.sound.sampled. */
+/**
+ * A sound input of this computer, 16 bit through javax.sound.sampled: mono at 48 kHz where it can,
+ * else the left of two channels, else 44.1 kHz.
+ */
 public final class JavaSoundDevice implements AudioDevice {
-  private static final AudioFormat FORMAT = new AudioFormat(48_000, 16, 1, true, false);
-  private static final DataLine.Info LINE = new DataLine.Info(TargetDataLine.class, FORMAT);
+  private static final List<AudioFormat> FORMATS =
+      List.of(format(48_000, 1), format(48_000, 2), format(44_100, 1), format(44_100, 2));
 
   private final Mixer.Info mixer;
+  private final AudioFormat format;
 
-  private JavaSoundDevice(Mixer.Info mixer) {
+  private JavaSoundDevice(Mixer.Info mixer, AudioFormat format) {
     this.mixer = mixer;
+    this.format = format;
+  }
+
+  private static AudioFormat format(int rate, int channels) {
+    return new AudioFormat(rate, 16, channels, true, false);
+  }
+
+  private static DataLine.Info line(AudioFormat format) {
+    return new DataLine.Info(TargetDataLine.class, format);
   }
 
   /** Inputs that are there now. */
   public static List<AudioDevice> list() {
     List<AudioDevice> found = new ArrayList<>();
     for (Mixer.Info info : AudioSystem.getMixerInfo()) {
-      if (AudioSystem.getMixer(info).isLineSupported(LINE)) {
-        found.add(new JavaSoundDevice(info));
-      }
+      Mixer there = AudioSystem.getMixer(info);
+      FORMATS.stream()
+          .filter(format -> there.isLineSupported(line(format)))
+          .findFirst()
+          .ifPresent(format -> found.add(new JavaSoundDevice(info, format)));
     }
     return found;
   }
@@ -42,7 +57,7 @@ public final class JavaSoundDevice implements AudioDevice {
 
   @Override
   public double sampleRateHz() {
-    return FORMAT.getSampleRate();
+    return format.getSampleRate();
   }
 
   @Override
@@ -53,10 +68,11 @@ public final class JavaSoundDevice implements AudioDevice {
   @Override
   public AudioStream open(Prompt prompt) {
     try {
-      TargetDataLine line = (TargetDataLine) AudioSystem.getMixer(mixer).getLine(LINE);
-      line.open(FORMAT);
+      TargetDataLine line = (TargetDataLine) AudioSystem.getMixer(mixer).getLine(line(format));
+      int frames = (int) (AudioStream.BUFFER_SECONDS * format.getSampleRate());
+      line.open(format, frames * format.getFrameSize());
       line.start();
-      return new LineStream(line, FORMAT);
+      return new LineStream(line, format);
     } catch (LineUnavailableException | IllegalArgumentException e) {
       throw new Trouble.BadSound(name(), "cannot be opened; is it in use by another program?");
     }

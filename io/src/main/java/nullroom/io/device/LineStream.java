@@ -3,7 +3,7 @@ package nullroom.io.device;
 import javax.sound.sampled.AudioFormat;
 import javax.sound.sampled.TargetDataLine;
 
-/** A line of javax.sound.sampled, 16 bit mono. */
+/** A line of javax.sound.sampled, 16 bit; the first of its channels is heard. */
 final class LineStream implements AudioStream {
   private final TargetDataLine line;
   private final AudioFormat format;
@@ -28,8 +28,9 @@ final class LineStream implements AudioStream {
 
   @Override
   public int read(double[] block) {
-    if (bytes.length != 2 * block.length) {
-      bytes = new byte[2 * block.length];
+    int frame = format.getFrameSize();
+    if (bytes.length != frame * block.length) {
+      bytes = new byte[frame * block.length];
     }
     if (line.available() >= line.getBufferSize()) {
       dropped++; // a full buffer has most likely run over
@@ -38,10 +39,11 @@ final class LineStream implements AudioStream {
     if (got <= 0) {
       return -1;
     }
-    for (int i = 0; i < got / 2; i++) {
-      block[i] = (short) ((bytes[2 * i] & 0xff) | bytes[2 * i + 1] << 8) / 32768.0;
+    int count = got / frame;
+    for (int i = 0; i < count; i++) {
+      block[i] = (short) ((bytes[frame * i] & 0xff) | bytes[frame * i + 1] << 8) / 32768.0;
     }
-    return got / 2;
+    return count;
   }
 
   @Override

@@ -7,8 +7,8 @@ import java.util.concurrent.locks.LockSupport;
  * real one it loses what nobody reads within its buffer.
  */
 final class PacedStream implements AudioStream {
-  /** What a sound card's buffer holds. */
-  static final double BUFFER_SECONDS = 0.5;
+  /** As long as that of a real line. */
+  private static final double BUFFER_SECONDS = AudioStream.BUFFER_SECONDS;
 
   private final double[] loop;
   private final double sampleRateHz;

@@ -4,12 +4,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.lang.reflect.InvocationHandler;
+import java.lang.reflect.Proxy;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.locks.LockSupport;
+import javax.sound.sampled.AudioFormat;
+import javax.sound.sampled.TargetDataLine;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.signal.Samples;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class StreamTest {
   private static final double RATE = 48_000;
@@ -63,7 +71,7 @@ class StreamTest {
     try (AudioStream stream = new PacedStream(LOOP, RATE, Double.POSITIVE_INFINITY, 1)) {
       double[] block = new double[480];
       assertThat(stream.read(block)).isEqualTo(480);
-      LockSupport.parkNanos(900_000_000L);
+      LockSupport.parkNanos(2_400_000_000L);
       assertThat(stream.read(block)).isEqualTo(480);
       assertThat(stream.dropped()).isGreaterThan(30);
     }
@@ -78,6 +86,50 @@ class StreamTest {
           };
       assertThatThrownBy(() -> Recording.of(stream, "test", 5, cancel))
           .isInstanceOf(CancellationException.class);
+    }
+  }
+
+  /** A line that gives a ramp of frames and is then unplugged. */
+  private static TargetDataLine line(AudioFormat format, int frames, int[] read) {
+    InvocationHandler acts =
+        (proxy, method, arguments) ->
+            switch (method.getName()) {
+              case "available" -> 0;
+              case "getBufferSize" -> 192_000;
+              case "isOpen" -> read[0] < frames;
+              case "read" -> fill((byte[]) arguments[0], format, frames, read);
+              default -> null;
+            };
+    return (TargetDataLine)
+        Proxy.newProxyInstance(
+            StreamTest.class.getClassLoader(), new Class<?>[] {TargetDataLine.class}, acts);
+  }
+
+  private static int fill(byte[] bytes, AudioFormat format, int frames, int[] read) {
+    int count = Math.min(bytes.length / format.getFrameSize(), frames - read[0]);
+    ByteBuffer out = ByteBuffer.wrap(bytes).order(ByteOrder.LITTLE_ENDIAN);
+    for (int i = 0; i < count; i++, read[0]++) {
+      out.putShort((short) (read[0] - 500));
+      for (int c = 1; c < format.getChannels(); c++) {
+        out.putShort((short) 9999);
+      }
+    }
+    return count * format.getFrameSize();
+  }
+
+  @ParameterizedTest
+  @ValueSource(ints = {1, 2})
+  void aLineGivesItsFirstChannelUntilItIsUnplugged(int channels) {
+    AudioFormat format = new AudioFormat(48_000, 16, channels, true, false);
+    try (LineStream stream = new LineStream(line(format, 1100, new int[1]), format)) {
+      assertThat(stream.sampleRateHz()).isEqualTo(48_000);
+      Samples heard = Recording.of(stream, "line", 1, Progress.NONE);
+      double[] x = heard.toArray();
+      assertThat(x).hasSize(1100);
+      for (int i = 0; i < x.length; i++) {
+        assertThat(x[i]).isEqualTo((i - 500) / 32768.0);
+      }
+      assertThat(stream.dropped()).isZero();
     }
   }
 }
