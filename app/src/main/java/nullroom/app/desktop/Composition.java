@@ -9,9 +9,13 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.util.Duration;
 import nullroom.app.dress.DressModel;
 import nullroom.app.dress.DressView;
 import nullroom.app.level.LevelModel;
@@ -44,6 +48,11 @@ import nullroom.io.device.JavaSoundDevice;
 public final class Composition {
   private static final int FLUSH_SECONDS = 10;
 
+  /** So often inputs are looked for that were plugged in or pulled out. */
+  private static final double LOOK_SECONDS = 4;
+
+  private final Timeline plugs = new Timeline();
+
   private final ExecutorService saver =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().name("saver").factory());
   private final ExecutorService background = Executors.newVirtualThreadPerTaskExecutor();
@@ -70,11 +79,23 @@ public final class Composition {
         new BookSession(
             folder, book, saver, sentence -> Platform.runLater(() -> work.say(sentence)));
     Inputs inputs = new Inputs(() -> simulated.apply(session.book()));
+    live = new Live();
     if (ownInputs) {
       // once the window stands: looking for inputs loads what it could be waiting for
       Platform.runLater(() -> inputs.look(background, JavaSoundDevice::list));
+      plugs
+          .getKeyFrames()
+          .add(
+              new KeyFrame(
+                  Duration.seconds(LOOK_SECONDS),
+                  e -> {
+                    if (!live.runningProperty().get() && !work.runningProperty().get()) {
+                      inputs.look(background, JavaSoundDevice::list);
+                    }
+                  }));
+      plugs.setCycleCount(Animation.INDEFINITE);
+      plugs.play();
     }
-    live = new Live();
     Desk desk = new Desk(session, work, inputs, live, Clock.systemDefaultZone());
     listen = new ListenModel(desk, background);
     ring = new RingModel(desk);
@@ -147,8 +168,9 @@ public final class Composition {
 
   /** Ends work and waits until the newest state is saved. */
   public void close() {
+    Platform.runLater(plugs::stop);
     work.cancel();
-    listen.night().stop();
+    listen.night().leave();
     live.stop();
     saver.shutdown();
     try {

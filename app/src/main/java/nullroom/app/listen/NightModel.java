@@ -42,7 +42,7 @@ public final class NightModel {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final BooleanProperty keepSound = new SimpleBooleanProperty(true);
   private final List<SurveyFile.Line> lines = new ArrayList<>();
-  private @Nullable Watch watch;
+  private volatile @Nullable Watch watch;
   private int judgedAt;
 
   NightModel(Desk desk, Executor executor) {
@@ -154,6 +154,15 @@ public final class NightModel {
     }
   }
 
+  /** Closes the file of a watch under way, which may go on when the book is opened again. */
+  public void leave() {
+    Watch mine = watch;
+    if (mine != null) {
+      desk.live().untap(mine);
+      mine.finish();
+    }
+  }
+
   private void say(String sentence) {
     Platform.runLater(() -> desk.work().say(sentence));
   }
@@ -196,15 +205,23 @@ public final class NightModel {
       end(false);
     }
 
-    void end(boolean byHand) {
+    /** Writes what was heard; false where that was done before. */
+    boolean finish() {
       synchronized (this) {
         if (over) {
-          return;
+          return false;
         }
         over = true;
       }
       if (run != null) {
         run.close();
+      }
+      return true;
+    }
+
+    void end(boolean byHand) {
+      if (!finish()) {
+        return;
       }
       Platform.runLater(() -> {
         running.set(false);
