@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
 import java.util.concurrent.CountDownLatch;
 import javafx.application.Platform;
 import javafx.stage.Stage;
@@ -50,7 +51,14 @@ public final class Desktop {
     BookFolder place = new BookFolder(folder);
     RoomBook book =
         restore ? place.restore() : place.exists() ? place.load() : newBook(FirstRoom.room());
-    toolkit.join();
+    try {
+      toolkit.join();
+    } catch (CompletionException e) {
+      if (e.getCause() instanceof Trouble trouble) {
+        throw trouble;
+      }
+      throw e;
+    }
     Desktop desktop = new Desktop();
     desktop.run(() -> {
       Composition own = desktop.composeOwn(place, book);

@@ -46,6 +46,12 @@ final class Toolkit {
       Platform.startup(() -> Platform.setImplicitExit(false));
     } catch (IllegalStateException e) {
       // already running, as in tests: the toolkit can start only once
+    } catch (UnsupportedOperationException e) {
+      throw new Trouble.BadField(
+          "",
+          "the window's libraries are missing ("
+              + e.getMessage()
+              + "); on Linux install GTK 3, such as the package libgtk-3-0");
     }
   }
 

@@ -64,7 +64,7 @@ public record Night(
   /** The hour in which a take most likely comes out clean; the quieter of equals. */
   Optional<Survey.Hour> best() {
     return hours.stream()
-        .filter(h -> h.heardSeconds() >= Math.min(LEAST_HEARD_SECONDS, survey.seconds() / 2))
+        .filter(h -> h.heardSeconds() >= LEAST_HEARD_SECONDS)
         .max(
             Comparator.comparingDouble(Survey.Hour::cleanShare)
                 .thenComparing(Comparator.comparingDouble(Survey.Hour::laeqDbfs).reversed()));
@@ -82,11 +82,13 @@ public record Night(
   }
 
   String words() {
-    double hoursHeard = survey.rows().size() / 3600.0;
+    int seconds = survey.rows().size();
     String heard =
-        hoursHeard < 1
-            ? Words.say("%.0f min", survey.rows().size() / 60.0)
-            : Words.say("%.1f h", hoursHeard);
+        seconds < 120
+            ? seconds + " s"
+            : seconds < 3600
+                ? Words.say("%.0f min", seconds / 60.0)
+                : Words.say("%.1f h", seconds / 3600.0);
     String spoiled =
         spoilers.isEmpty()
             ? "none would have spoiled a take"

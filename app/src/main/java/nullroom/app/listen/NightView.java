@@ -1,12 +1,15 @@
 package nullroom.app.listen;
 
+import java.util.List;
 import java.util.Locale;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Timeline;
 import nullroom.app.shell.Desk;
@@ -16,7 +19,8 @@ import nullroom.core.measure.Survey;
 
 /** The watch over hours. */
 final class NightView {
-  private static final int MOST_ROWS = 12;
+  /** Eight hours and their heading; more can be scrolled to. */
+  private static final double TABLE_HEIGHT = 190;
 
   private final Timeline timeline = new Timeline();
   private final GridPane hours = new GridPane();
@@ -24,7 +28,11 @@ final class NightView {
 
   NightView(NightModel model, Desk desk) {
     hours.getStyleClass().add("table");
-    VBox picture = new VBox(10, timeline, hours);
+    ScrollPane table = new ScrollPane(hours);
+    table.setFitToWidth(true);
+    table.setMaxHeight(TABLE_HEIGHT);
+    table.setMinHeight(Region.USE_PREF_SIZE);
+    VBox picture = new VBox(10, timeline, table);
     VBox.setVgrow(timeline, Priority.ALWAYS);
     timeline.setMinHeight(200);
     model.nightProperty().subscribe(n -> n.ifPresent(this::show));
@@ -57,9 +65,6 @@ final class NightView {
     }
     int row = 1;
     for (Survey.Hour h : night.hours()) {
-      if (row > MOST_ROWS) {
-        break;
-      }
       boolean best = night.best().filter(h::equals).isPresent();
       String[] cells = {
         night.clock(h.startSeconds()),
@@ -78,7 +83,7 @@ final class NightView {
     }
   }
 
-  private static HBox controls(NightModel model, Desk desk) {
+  private static VBox controls(NightModel model, Desk desk) {
     Button start = new Button();
     start.setId("survey");
     start.getStyleClass().add("action");
@@ -108,9 +113,11 @@ final class NightView {
     sound.disableProperty().bind(model.runningProperty());
     Label hint = new Label("wheel or + − zooms, drag or arrows move, 0 shows all");
     hint.getStyleClass().add("soft");
-    HBox.setHgrow(hint, Priority.ALWAYS);
-    HBox row = new HBox(start, resume, sound, hint);
+    for (Region control : List.of(start, resume, sound)) {
+      control.setMinWidth(Region.USE_PREF_SIZE);
+    }
+    HBox row = new HBox(start, resume, sound);
     row.getStyleClass().add("row");
-    return row;
+    return new VBox(6, hint, row);
   }
 }
