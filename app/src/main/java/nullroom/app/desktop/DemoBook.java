@@ -98,7 +98,8 @@ public final class DemoBook {
               new NoiseMeasurement.Taken(NOISE_TAKEN, true, "", List.of()),
               SampleSource.of(quiet),
               bare.heard(),
-              bare.listening().calibration().scale(bare.room().requireMicrophone().capture()));
+              bare.scale(),
+              Progress.NONE);
         });
     Samples claps = device.record(AudioDevice.Prompt.CLAPS, CLAP_SECONDS, Progress.NONE);
     CompletableFuture<Listening> listened =

@@ -42,8 +42,7 @@ final class DemoListening {
   private DemoListening() {}
 
   static RoomBook addTo(RoomBook book, BookFolder place) {
-    Optional<Scale> scale =
-        book.listening().calibration().scale(book.room().requireMicrophone().capture());
+    Optional<Scale> scale = book.scale();
     Bands all = book.room().noiseDbSpl().orElseThrow();
     Listening listening = book.listening();
     Suspect.Heard on = heard(book, place, "all-on", all);
@@ -78,7 +77,8 @@ final class DemoListening {
             new NoiseMeasurement.Taken("", true, "", List.of()),
             SampleSource.of(sound),
             book.heard(),
-            Optional.empty());
+            Optional.empty(),
+            Progress.NONE);
     return new Suspect.Heard(
         place.keep(stem, sound), measured.report().octaveDbSpl(0).orElseThrow());
   }
@@ -91,6 +91,7 @@ final class DemoListening {
         new NoiseMeasurement.Taken(at.taken(), true, at.name(), List.of()),
         SampleSource.of(sound),
         book.heard(),
-        scale);
+        scale,
+        Progress.NONE);
   }
 }

@@ -10,7 +10,6 @@ import javafx.scene.layout.VBox;
 import nullroom.app.control.FilePick;
 import nullroom.app.control.NumberField;
 import nullroom.app.shell.Desk;
-import nullroom.core.Trouble;
 import nullroom.core.measure.Calibration;
 
 /** The ways to say what levels mean in the air. */
@@ -51,17 +50,9 @@ final class CalibrationView {
   private Button button(String id, String words, Runnable action) {
     Button button = new Button(words);
     button.setId(id);
-    button.setOnAction(e -> said(action));
+    button.setOnAction(e -> desk.work().attempt(action, () -> {}));
     button.disableProperty().bind(desk.work().runningProperty());
     return button;
-  }
-
-  private void said(Runnable action) {
-    try {
-      action.run();
-    } catch (Trouble e) {
-      desk.work().say(e.line());
-    }
   }
 
   private Node data() {
@@ -77,11 +68,14 @@ final class CalibrationView {
     field.show(94);
     Consumer<Path> open =
         file ->
-            said(() -> {
-              if (field.isGood()) {
-                model.setTone(file, level[0]);
-              }
-            });
+            desk.work()
+                .attempt(
+                    () -> {
+                      if (field.isGood()) {
+                        model.setTone(file, level[0]);
+                      }
+                    },
+                    () -> {});
     return way(
         "A calibrator's tone",
         "A recording of the tone through this microphone at this gain. Give or take 1 dB.",

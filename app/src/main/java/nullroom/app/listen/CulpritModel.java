@@ -5,15 +5,16 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.app.shell.Desk;
+import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.Culprits;
-import nullroom.core.measure.EnergySubtraction;
 import nullroom.core.measure.Scale;
 import nullroom.core.predict.Heard;
 import nullroom.core.room.NoiseSource;
 import nullroom.core.room.Point;
+import nullroom.core.room.Room;
 import nullroom.io.book.Listening;
 import nullroom.io.book.NoiseMeasurement;
 import nullroom.io.book.RoomBook;
@@ -33,6 +34,9 @@ public final class CulpritModel {
           Suspect.of("window", false));
 
   static final double SECONDS = 10;
+
+  /** A band in which nothing was heard of a source. */
+  private static final double LEAST_DB = -60;
 
   private final Desk desk;
 
@@ -64,11 +68,7 @@ public final class CulpritModel {
 
   /** What the board's digital levels mean in the air. */
   public Optional<Scale> scale() {
-    return book()
-        .noise()
-        .flatMap(NoiseMeasurement::scale)
-        .or(() ->
-            book().listening().calibration().scale(book().room().requireMicrophone().capture()));
+    return book().noise().flatMap(NoiseMeasurement::scale).or(() -> book().scale());
   }
 
   /** Puts a suspect on the board. */
@@ -113,7 +113,8 @@ public final class CulpritModel {
             new NoiseMeasurement.Taken(desk.now(), sound.simulated(), "", List.of()),
             nullroom.core.signal.SampleSource.of(sound.samples()),
             book().heard(),
-            Optional.empty());
+            Optional.empty(),
+            Progress.NONE);
     return new Suspect.Heard(sound.name(), measured.report().octaveDbSpl(0).orElseThrow());
   }
 
@@ -131,13 +132,43 @@ public final class CulpritModel {
   }
 
   /**
-   * Says that it stands at the distance from the microphone, behind it as the microphone looks, or
-   * nowhere in particular. Its own level at 1 m follows from what was heard here.
+   * Where a source stands, as seen from the microphone.
    *
-   * @param metres from the microphone; empty for no place
+   * @param side of it
+   * @param metres from it
    */
-  public void place(Suspect suspect, Optional<Double> metres) {
-    Optional<NoiseSource> source = metres.map(m -> source(suspect, m));
+  public record Place(Side side, double metres) {}
+
+  /** A side of the microphone. */
+  public enum Side {
+    /** The far side from the lips. */
+    BEHIND("behind the mic"),
+    /** At a right angle, level with it. */
+    BESIDE("beside the mic"),
+    /** Beyond the talker. */
+    BEYOND("beyond the talker");
+
+    private final String label;
+
+    Side(String label) {
+      this.label = label;
+    }
+
+    /** For people. */
+    public String label() {
+      return label;
+    }
+  }
+
+  /**
+   * Says where it stands, or that it is nowhere in particular. Its own level at 1 m follows from
+   * what was heard here.
+   *
+   * @throws Trouble.BadField if it was not heard on and off, levels mean nothing, or the place lies
+   *     outside the room
+   */
+  public void place(Suspect suspect, Optional<Place> place) {
+    Optional<NoiseSource> source = place.map(p -> source(suspect, p));
     edit("Place the " + suspect.name(), l -> l.withSuspect(suspect.name(), s -> s.with(source)));
   }
 
@@ -150,7 +181,7 @@ public final class CulpritModel {
         : OptionalDouble.empty();
   }
 
-  private NoiseSource source(Suspect suspect, double metres) {
+  private NoiseSource source(Suspect suspect, Place place) {
     Culprits.Suspect pair =
         suspect
             .pair()
@@ -160,16 +191,38 @@ public final class CulpritModel {
         scale()
             .orElseThrow(
                 () -> new Trouble.BadField("place", "needs to know what levels mean: see Scale"));
-    Point microphone = book().room().requireMicrophone().at();
-    Point lips = book().room().requireTalker().at();
-    Point away = microphone.minus(lips);
-    Point at = microphone.plus(away, metres / away.length());
-    Bands gain = Heard.sourceGainDb(book().room(), book().decaySeconds(book().room()), at);
-    EnergySubtraction own = pair.own();
+    Room room = book().room();
+    Point at = at(room, place);
+    Bands gain = Heard.sourceGainDb(room, book().decaySeconds(room), at);
     return new NoiseSource(
         suspect.name(),
         at,
-        own.levelDb().with(gain, (level, g) -> level + scale.fullScaleDbSpl() - g));
+        pair.own()
+            .levelDb()
+            .with(gain, (level, g) -> Math.max(level + scale.fullScaleDbSpl() - g, LEAST_DB)));
+  }
+
+  /** The place in the room; at its side where only one lies within. */
+  private static Point at(Room room, Place place) {
+    Point microphone = room.requireMicrophone().at();
+    Point away = microphone.minus(room.requireTalker().at());
+    double share = place.metres() / away.length();
+    double flat = Math.max(1e-6, Math.hypot(away.x(), away.y()));
+    Point aside = new Point(-away.y() / flat * place.metres(), away.x() / flat * place.metres(), 0);
+    List<Point> tries =
+        switch (place.side()) {
+          case BEHIND -> List.of(microphone.plus(away, share));
+          case BEYOND -> List.of(microphone.plus(away, -share));
+          case BESIDE -> List.of(microphone.plus(aside, 1), microphone.plus(aside, -1));
+        };
+    return tries.stream()
+        .filter(room::holds)
+        .findFirst()
+        .orElseThrow(() ->
+            new Trouble.BadField(
+                "place",
+                Words.say(
+                    "%.1f m %s lies outside the room", place.metres(), place.side().label())));
   }
 
   /** What is still to be switched on again. */

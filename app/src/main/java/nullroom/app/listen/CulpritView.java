@@ -2,7 +2,6 @@ package nullroom.app.listen;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -14,14 +13,13 @@ import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
 import nullroom.app.control.LevelRows;
 import nullroom.app.shell.Desk;
-import nullroom.core.Trouble;
 import nullroom.core.measure.Culprits;
 import nullroom.core.measure.Scale;
 import nullroom.io.book.Suspect;
 
 /** The culprit board. */
 final class CulpritView {
-  private static final List<Double> DISTANCES = List.of(0.3, 0.5, 0.8, 1.2, 1.8, 2.5, 3.5);
+  private static final List<Double> DISTANCES = List.of(0.3, 0.5, 0.8, 1.2, 1.8, 2.5);
 
   private final CulpritModel model;
   private final Desk desk;
@@ -91,7 +89,7 @@ final class CulpritView {
     }
     Button remove = new Button("acquit");
     remove.getStyleClass().add("plain");
-    remove.setOnAction(e -> said(() -> model.remove(suspect)));
+    remove.setOnAction(e -> desk.work().attempt(() -> model.remove(suspect), this::refresh));
     board.addRow(row, name, hear(suspect, true), hear(suspect, false), place(suspect), off, remove);
   }
 
@@ -104,34 +102,30 @@ final class CulpritView {
     return button;
   }
 
-  /** Where it stands, as a distance behind the microphone. */
-  private Choice<Double> place(Suspect suspect) {
-    List<Double> choices = new ArrayList<>(List.of(0.0));
-    choices.addAll(DISTANCES);
-    Choice<Double> place =
+  /** Where it stands, as seen from the microphone. */
+  private Choice<Optional<CulpritModel.Place>> place(Suspect suspect) {
+    List<Optional<CulpritModel.Place>> choices = new ArrayList<>(List.of(Optional.empty()));
+    for (CulpritModel.Side side : CulpritModel.Side.values()) {
+      DISTANCES.forEach(m -> choices.add(Optional.of(new CulpritModel.Place(side, m))));
+    }
+    Choice<Optional<CulpritModel.Place>> place =
         new Choice<>(
             "place-" + suspect.name(),
-            "distance of the " + suspect.name() + " behind the microphone",
+            "where the " + suspect.name() + " stands",
             choices,
-            metres ->
-                metres == 0
-                    ? "all around"
-                    : String.format(Locale.ROOT, "%.1f m behind the mic", metres),
-            metres ->
-                said(() ->
-                    model.place(suspect, metres == 0 ? Optional.empty() : Optional.of(metres))));
-    place.show(model.distanceMetres(suspect).orElse(0));
+            chosen ->
+                chosen
+                    .map(p -> Words.say("%.1f m %s", p.metres(), p.side().label()))
+                    .orElse("all around"),
+            chosen -> desk.work().attempt(() -> model.place(suspect, chosen), this::refresh));
+    place.show(null);
+    model
+        .distanceMetres(suspect)
+        .ifPresentOrElse(
+            metres -> place.setPromptText(Words.say("%.1f m away", metres)),
+            () -> place.show(Optional.empty()));
     place.setDisable(suspect.pair().isEmpty());
     return place;
-  }
-
-  private void said(Runnable action) {
-    try {
-      action.run();
-    } catch (Trouble e) {
-      desk.work().say(e.line());
-      refresh();
-    }
   }
 
   private VBox controls() {
@@ -145,11 +139,14 @@ final class CulpritView {
     add.getStyleClass().add("action");
     Runnable put =
         () ->
-            said(() -> {
-              model.add(Suspect.of(name.getText(), needed.isSelected()));
-              name.clear();
-              needed.setSelected(false);
-            });
+            desk.work()
+                .attempt(
+                    () -> {
+                      model.add(Suspect.of(name.getText(), needed.isSelected()));
+                      name.clear();
+                      needed.setSelected(false);
+                    },
+                    this::refresh);
     add.setOnAction(e -> put.run());
     name.setOnAction(e -> put.run());
     HBox row = new HBox(name, needed, add);
@@ -163,7 +160,7 @@ final class CulpritView {
             Button button = new Button(suspect.name());
             button.getStyleClass().add("plain");
             button.setId("usual-" + suspect.name().replace(' ', '-'));
-            button.setOnAction(e -> said(() -> model.add(suspect)));
+            button.setOnAction(e -> desk.work().attempt(() -> model.add(suspect), this::refresh));
             usual.getChildren().add(button);
           }
         };

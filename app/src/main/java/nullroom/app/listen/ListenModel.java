@@ -12,10 +12,10 @@ import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.Inputs;
 import nullroom.app.shell.Say;
+import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.measure.Intrusion;
 import nullroom.core.measure.NoiseReport;
-import nullroom.core.measure.Scale;
 import nullroom.core.measure.Tone;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
@@ -58,8 +58,14 @@ public final class ListenModel {
             page,
             night.nightProperty(),
             night.runningProperty(),
-            desk.live().runningProperty(),
-            desk.live().troubleProperty());
+            desk.live().runningProperty());
+    desk.live()
+        .troubleProperty()
+        .subscribe(sentence -> {
+          if (!sentence.isEmpty()) {
+            desk.work().say(sentence);
+          }
+        });
   }
 
   /** The station's words. */
@@ -178,10 +184,6 @@ public final class ListenModel {
   }
 
   private String live() {
-    String gone = desk.live().troubleProperty().get();
-    if (!gone.isEmpty()) {
-      return gone;
-    }
     return desk.live().runningProperty().get()
         ? "What the input hears now. Nothing is kept; move, switch off, cover, and watch the level."
         : "Start the meter, then move the microphone, switch things off, cover the window, and watch the level.";
@@ -262,7 +264,7 @@ public final class ListenModel {
       if (night.runningProperty().get()) {
         night.stop();
       } else {
-        night.start();
+        desk.work().attempt(night::start, () -> {});
       }
     } else {
       listen();
@@ -290,21 +292,31 @@ public final class ListenModel {
         this::keep);
   }
 
-  /** Measures a sound file of the quiet room. */
+  /** Measures a sound file of the quiet room, of any length. */
   public void open(Path file) {
-    desk.open("Measuring " + file.getFileName(), file, "noise", this::measure, this::keep);
+    desk.stream(
+        "Measuring " + file.getFileName(),
+        file,
+        "noise",
+        (kept, sound, progress) -> measure(kept, false, sound, progress),
+        this::keep);
   }
 
   private NoiseMeasurement measure(Desk.Kept sound) {
+    return measure(
+        sound.name(), sound.simulated(), SampleSource.of(sound.samples()), Progress.NONE);
+  }
+
+  private NoiseMeasurement measure(
+      String name, boolean simulated, SampleSource sound, Progress progress) {
     RoomBook book = book();
-    Optional<Scale> scale =
-        book.listening().calibration().scale(book.room().requireMicrophone().capture());
     return NoiseMeasurement.of(
-        sound.name(),
-        new NoiseMeasurement.Taken(desk.now(), sound.simulated(), "", SpotModel.off(book)),
-        SampleSource.of(sound.samples()),
+        name,
+        new NoiseMeasurement.Taken(desk.now(), simulated, "", SpotModel.off(book)),
+        sound,
         book.heard(),
-        scale);
+        book.scale(),
+        progress);
   }
 
   private void keep(NoiseMeasurement measured) {

@@ -1,5 +1,6 @@
 package nullroom.app.listen;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.LocalDateTime;
@@ -87,14 +88,12 @@ public final class NightModel {
   /** Begins a new watch. */
   public void start() {
     Inputs.Input input = desk.inputs().chosenProperty().get();
-    Optional<Scale> scale =
-        book().listening().calibration().scale(book().room().requireMicrophone().capture());
     SurveyNote note =
         new SurveyNote(
             desk.session().folder().freshSurvey("survey"),
             now().truncatedTo(ChronoUnit.SECONDS).toString(),
             input.simulated(),
-            scale,
+            book().scale(),
             false);
     run(note, 0);
   }
@@ -103,8 +102,9 @@ public final class NightModel {
   public void resume() {
     brokenOff()
         .ifPresent(note -> {
+          Path csv = desk.session().folder().survey(note.file());
           List<SurveyFile.Line> before =
-              SurveyFile.read(desk.session().folder().survey(note.file())).lines();
+              Files.exists(csv) ? SurveyFile.read(csv).lines() : List.of();
           double last = before.isEmpty() ? -1 : before.getLast().row().startSeconds();
           run(note, Math.max(last + 1, sinceStart(note)));
           lines.addAll(before);
@@ -259,6 +259,9 @@ public final class NightModel {
 
   private void show(SurveyNote note) {
     Path csv = desk.session().folder().survey(note.file());
+    if (!Files.exists(csv)) {
+      return; // it never got as far as its first second
+    }
     double limit = limitDbfs(note.scale());
     executor.execute(() -> {
       try {

@@ -94,12 +94,12 @@ final class NightView {
       if (model.runningProperty().get()) {
         model.stop();
       } else {
-        model.start();
+        desk.work().attempt(model::start, () -> {});
       }
     });
     Button resume = new Button("Go on with the one that broke off");
     resume.setId("resume");
-    resume.setOnAction(e -> model.resume());
+    resume.setOnAction(e -> desk.work().attempt(model::resume, () -> {}));
     Runnable show =
         () -> {
           resume.setVisible(model.brokenOff().isPresent());

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import nullroom.app.shell.Desk;
+import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.measure.Scale;
 import nullroom.core.measure.Spots;
@@ -72,7 +73,8 @@ public final class SpotModel {
         new NoiseMeasurement.Taken(desk.now(), sound.simulated(), place, off(book())),
         SampleSource.of(sound.samples()),
         book().heard(),
-        book().listening().calibration().scale(book().room().requireMicrophone().capture()));
+        book().scale(),
+        Progress.NONE);
   }
 
   static List<String> off(RoomBook book) {

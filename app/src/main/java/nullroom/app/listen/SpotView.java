@@ -16,7 +16,6 @@ import nullroom.app.control.BandPlot;
 import nullroom.app.control.Choice;
 import nullroom.app.control.LevelRows;
 import nullroom.app.shell.Desk;
-import nullroom.core.Trouble;
 import nullroom.core.measure.Scale;
 import nullroom.core.measure.Spots;
 
@@ -105,7 +104,7 @@ final class SpotView {
     Button hear = new Button("Listen here for ten seconds");
     hear.setId("spot");
     hear.getStyleClass().add("action");
-    hear.setOnAction(e -> said(() -> model.listen(place.getText())));
+    hear.setOnAction(e -> desk.work().attempt(() -> model.listen(place.getText()), () -> {}));
     hear.disableProperty().bind(desk.work().runningProperty());
     HBox row = new HBox(place, hear);
     row.getStyleClass().add("row");
@@ -133,13 +132,5 @@ final class SpotView {
     desk.session().bookProperty().subscribe(show);
     show.run();
     return new VBox(6, row, choose);
-  }
-
-  private void said(Runnable action) {
-    try {
-      action.run();
-    } catch (Trouble e) {
-      desk.work().say(e.line());
-    }
   }
 }

@@ -6,6 +6,7 @@ import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import nullroom.core.Progress;
@@ -103,21 +104,70 @@ public record Desk(BookSession session, Work work, Inputs inputs, Live live, Clo
     }
   }
 
-  /** Reads a sound file, keeps an unchanged copy and measures it off the FX thread. */
+  /** Keeps an unchanged copy of a sound file and measures it whole, off the FX thread. */
   public <T> void open(
       String name, Path file, String stem, Function<Kept, T> measure, Consumer<T> done) {
+    keepAnd(
+        name,
+        file,
+        stem,
+        (kept, progress) ->
+            measure.apply(
+                new Kept(kept, SoundFile.readChannel(session.folder().sound(kept), 0), false)),
+        done);
+  }
+
+  /** Measures what is kept of a file, and forgets it where nothing can be measured. */
+  private interface FromFile<T> {
+    T measure(String kept, Progress progress);
+  }
+
+  /**
+   * Keeps an unchanged copy of a sound file of any length and measures it block by block, off the
+   * FX thread.
+   *
+   * @param measure from the copy's name and its open sound to a result
+   */
+  public <T> void stream(
+      String name, Path file, String stem, Streamed<T> measure, Consumer<T> done) {
+    keepAnd(
+        name,
+        file,
+        stem,
+        (kept, progress) -> {
+          try (SoundFile sound = SoundFile.open(session.folder().sound(kept))) {
+            return measure.of(kept, sound, progress);
+          }
+        },
+        done);
+  }
+
+  /** A measurement of a sound that is read block by block. */
+  @FunctionalInterface
+  public interface Streamed<T> {
+    /**
+     * @param kept the sound's name in the book
+     * @param sound open, at its start
+     * @param progress may cancel
+     */
+    T of(String kept, SoundFile sound, Progress progress);
+  }
+
+  private <T> void keepAnd(
+      String name, Path file, String stem, FromFile<T> measure, Consumer<T> done) {
     work.start(
         name,
         progress -> {
-          Samples sound = SoundFile.readChannel(file, 0);
-          progress.step(1, 3);
+          SoundFile.open(file).close(); // what cannot be read is not kept
           String kept = session.folder().keepCopy(stem, file);
           try {
-            return measure.apply(new Kept(kept, sound, false));
-          } catch (Trouble.BadSound e) {
+            return measure.measure(kept, progress);
+          } catch (Trouble | CancellationException e) {
             session.folder().forget(kept);
-            throw new Trouble.BadSound(
-                file.getFileName().toString(), String.valueOf(e.getMessage()));
+            throw e instanceof Trouble t
+                ? new Trouble.BadSound(
+                    String.valueOf(file.getFileName()), String.valueOf(t.getMessage()))
+                : e;
           }
         },
         done);

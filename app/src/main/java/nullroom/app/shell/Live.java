@@ -112,6 +112,9 @@ public final class Live {
       why = hear(device.name(), stream);
     } catch (Trouble e) {
       why = e.line();
+    } catch (RuntimeException e) {
+      why = "Something unexpected went wrong: " + e;
+      throw e;
     } finally {
       String said = why;
       wanted = false;

@@ -56,6 +56,20 @@ public final class Work {
     trouble.set(sentence);
   }
 
+  /**
+   * Does something short at once; what goes wrong is said.
+   *
+   * @param otherwise follows then, to show again what is so
+   */
+  public void attempt(Runnable action, Runnable otherwise) {
+    try {
+      action.run();
+    } catch (Trouble e) {
+      trouble.set(e.line());
+      otherwise.run();
+    }
+  }
+
   /** Stops what is under way; it ends at its next step. */
   public void cancel() {
     cancelled = true;

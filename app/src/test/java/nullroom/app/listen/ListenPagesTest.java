@@ -138,15 +138,35 @@ class ListenPagesTest {
     after(model::listen);
     heard("lamp", false, 20);
     double asHeard = model.culprits().scale().orElseThrow().fullScaleDbSpl() + ON.get(3);
-    Fx.run(() -> model.culprits().place(suspect("lamp"), Optional.of(0.8)));
+    Fx.run(() ->
+        model
+            .culprits()
+            .place(
+                suspect("lamp"),
+                Optional.of(new CulpritModel.Place(CulpritModel.Side.BESIDE, 0.8))));
     assertThat(model.culprits().distanceMetres(suspect("lamp")).orElseThrow()).isEqualTo(0.8);
     var source = desk.session().book().heard().sources().getFirst();
     assertThat(source.name()).isEqualTo("lamp");
     assertThat(source.levelDbSpl().get(3)).isCloseTo(asHeard, within(0.1));
+    assertThatThrownBy(() ->
+            model
+                .culprits()
+                .place(
+                    suspect("lamp"),
+                    Optional.of(new CulpritModel.Place(CulpritModel.Side.BEHIND, 9))))
+        .hasMessageContaining("outside the room");
+    Fx.run(() -> new nullroom.app.room.RoomModel(desk).setSize(1, 1.2)); // the lamp is outside now
+    assertThat(desk.session().book().heard().sources()).isEmpty();
+    Fx.run(desk.session()::undo);
     Fx.run(() -> model.culprits().place(suspect("lamp"), Optional.empty()));
     assertThat(desk.session().book().heard().sources()).isEmpty();
     Fx.run(() -> model.culprits().add(Suspect.of("window", false)));
-    assertThatThrownBy(() -> model.culprits().place(suspect("window"), Optional.of(1.0)))
+    assertThatThrownBy(() ->
+            model
+                .culprits()
+                .place(
+                    suspect("window"),
+                    Optional.of(new CulpritModel.Place(CulpritModel.Side.BEHIND, 1))))
         .hasMessageContaining("on and off first");
   }
 

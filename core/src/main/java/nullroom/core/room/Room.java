@@ -138,6 +138,11 @@ public record Room(
     }
   }
 
+  /** Whether a point lies within. */
+  public boolean holds(Point at) {
+    return outline.contains(at) && at.z() >= 0 && at.z() <= heightAt(at);
+  }
+
   private static Optional<Finish> finish(Map<String, Finish> finishes, String surface) {
     Finish own = finishes.get(surface);
     return Optional.ofNullable(

@@ -56,12 +56,18 @@ public record NoiseMeasurement(
    * Measures the quiet room from a recording through the microphone that {@code heard} describes,
    * at its gain.
    *
+   * @param recording of any length; the first of its channels is measured
    * @throws Trouble.BadSound if the recording is too short, silent, or sampled too slowly for the 8
    *     kHz octave
    */
   public static NoiseMeasurement of(
-      String sound, Taken taken, SampleSource recording, Heard heard, Optional<Scale> scale) {
-    NoiseReport report = NoiseMeter.measure(recording, Progress.NONE).getFirst();
+      String sound,
+      Taken taken,
+      SampleSource recording,
+      Heard heard,
+      Optional<Scale> scale,
+      Progress progress) {
+    NoiseReport report = NoiseMeter.measure(recording, progress).getFirst();
     if (report.octaveDbSpl(0).isEmpty()) {
       throw new Trouble.BadSound(sound, why(report));
     }

@@ -4,6 +4,7 @@ import java.util.Optional;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.DecayReport;
+import nullroom.core.measure.Scale;
 import nullroom.core.predict.Goal;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Statistics;
@@ -37,6 +38,11 @@ public record RoomBook(
    * description is wrong.
    */
   private static final double LARGEST_ADJUSTMENT = 3;
+
+  /** What digital levels mean with the microphone and gain of now, where that is known. */
+  public Optional<Scale> scale() {
+    return listening.calibration().scale(room.requireMicrophone().capture());
+  }
 
   /**
    * What the microphone hears now: from the measured decay where there is one, changed by what the

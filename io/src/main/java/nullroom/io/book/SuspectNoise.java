@@ -12,7 +12,7 @@ import nullroom.core.room.Room;
 
 /**
  * The noise of a room now, from what was measured and from which suspects have been switched since:
- * what is off is taken out as energy, and what has a place makes its noise from there.
+ * what is off is taken out as energy, and what has a place in the room makes its noise from there.
  */
 final class SuspectNoise {
   private SuspectNoise() {}
@@ -30,14 +30,15 @@ final class SuspectNoise {
       Optional<EnergySubtraction> own = suspect.pair().map(pair -> inRoom(pair, noise, room));
       if (own.isPresent()) {
         boolean within = !noise.without().contains(suspect.name());
-        boolean spread = !suspect.switchedOff() && suspect.source().isEmpty();
+        Optional<NoiseSource> source = suspect.source().filter(s -> room.holds(s.at()));
+        boolean spread = !suspect.switchedOff() && source.isEmpty();
         if (within && !spread) {
           diffuse = own.get().takenFrom(diffuse);
         } else if (!within && spread) {
           diffuse = diffuse.energySum(own.get().levelDb());
         }
         if (!suspect.switchedOff()) {
-          suspect.source().ifPresent(sources::add);
+          source.ifPresent(sources::add);
         }
       }
     }

@@ -31,7 +31,8 @@ final class MeasuredBook {
         new NoiseMeasurement.Taken("2026-01-01T20:00", true, spot, List.of("boiler")),
         SampleSource.of(quiet),
         book.heard(),
-        Calibration.BY_DATA.scale(book.room().requireMicrophone().capture()));
+        book.scale(),
+        Progress.NONE);
   }
 
   static RoomBook of(BookFolder place, Room room) {
