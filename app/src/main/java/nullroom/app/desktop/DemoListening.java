@@ -6,6 +6,9 @@ import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.measure.EnergySubtraction;
 import nullroom.core.measure.Scale;
+import nullroom.core.predict.Heard;
+import nullroom.core.room.NoiseSource;
+import nullroom.core.room.Point;
 import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
 import nullroom.io.book.BookFolder;
@@ -29,6 +32,8 @@ final class DemoListening {
           new Source("extractor", false, Bands.of(40, 37, 33, 28.5, 22, 17, 12, 8)),
           new Source("cold store", true, Bands.of(45.5, 37, 27, 20, 13, 8, 4, 0)),
           new Source("lamp fan", false, Bands.of(10, 12, 18, 20, 17.5, 15.5, 11, 6)));
+
+  private static final Point LAMP = new Point(2.4, 2.9, 1.5);
 
   /** A spot: its name, the hour, and the noise there over that of the loft's middle. */
   private record Place(String name, String taken, double overDb) {}
@@ -54,6 +59,7 @@ final class DemoListening {
                   .withOn(on)
                   .withOff(heard(book, place, source.name().replace(' ', '-') + "-off", left)));
     }
+    listening = listening.withSuspect("lamp fan", lamp -> lamp.with(Optional.of(lamp(book, lamp))));
     List<NoiseMeasurement> spots =
         PLACES.stream().map(p -> spot(book, place, p, all, scale)).toList();
     String night = place.freshSurvey("survey");
@@ -62,6 +68,20 @@ final class DemoListening {
         listening
             .withSpots(spots)
             .with(new SurveyNote(night, DemoNight.BEGIN.toString(), true, scale, true)));
+  }
+
+  /** The lamp stands 1.2 m from the microphone; its level at 1 m follows from what was heard. */
+  private static NoiseSource lamp(RoomBook book, Suspect lamp) {
+    Bands gain = Heard.sourceGainDb(book.room(), book.decaySeconds(book.room()), LAMP);
+    double full = book.scale().orElseThrow().fullScaleDbSpl();
+    return new NoiseSource(
+        lamp.name(),
+        LAMP,
+        lamp.pair()
+            .orElseThrow()
+            .own()
+            .levelDb()
+            .with(gain, (level, g) -> Math.max(level + full - g, -60)));
   }
 
   private static Samples record(RoomBook book, Bands noise) {

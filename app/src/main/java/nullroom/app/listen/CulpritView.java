@@ -131,7 +131,7 @@ final class CulpritView {
   private VBox controls() {
     TextField name = new TextField();
     name.setId("suspect-name");
-    name.setPromptText("what may be making noise");
+    name.setPromptText("another suspect");
     name.setAccessibleText("name of a suspect");
     CheckBox needed = new CheckBox("must be on again afterwards");
     Button add = new Button("Put it on the board");
