@@ -58,7 +58,13 @@ public final class Tour {
         pages(window, stage, folder, name, pictures);
       }
     }
-    Toolkit.onFx(() -> window.shell().setLampOff(true));
+    Toolkit.onFx(() -> {
+      window.shell().setLampOff(true);
+      window.shell().stationProperty().set(Station.LISTEN);
+      window.listen().pageProperty().set(Page.LIVE);
+      window.listen().toggleLive();
+    });
+    LockSupport.parkNanos(LIVE_NANOS);
     settle();
     pictures.add(picture(stage.getScene(), folder, (Station.values().length + 1) + "-lamp-off"));
     Toolkit.onFx(() -> stage.setScene(Look.scene(new Start(choice -> {}).node(), width, height)));
