@@ -97,8 +97,13 @@ final class CompressedStream implements SoundStream {
     exact = EXACT.contains(decoder.codec().name().getString());
     codedBits = chosen.codecpar().bits_per_raw_sample();
     AVRational tick = chosen.time_base();
-    if (!nextFrame()) {
-      throw new IOException("holds no sound that could be decoded");
+    try {
+      if (!nextFrame()) {
+        throw new IOException("holds no sound that could be decoded");
+      }
+    } catch (IOException e) {
+      freeFrames();
+      throw e;
     }
     double framesPerTick = (double) tick.num() / tick.den() * planes.sampleRateHz();
     ticksPerFrame = 1 / framesPerTick;
@@ -138,7 +143,12 @@ final class CompressedStream implements SoundStream {
       }
       decoder = openDecoder(format.streams(stream));
       CompressedStream opened = new CompressedStream(format, stream, decoder);
-      opened.checkPlausible(file.toString());
+      try {
+        opened.checkPlausible(file.toString());
+      } catch (Trouble.BadFile e) {
+        opened.freeFrames();
+        throw e;
+      }
       return opened;
     } catch (IOException | RuntimeException e) {
       if (decoder != null) {
@@ -333,11 +343,15 @@ final class CompressedStream implements SoundStream {
   @Override
   public void close() {
     ended = true;
+    freeFrames();
+    avcodec_free_context(decoder);
+    avformat_close_input(format);
+  }
+
+  private void freeFrames() {
     planes.close();
     av_frame_free(frame);
     av_packet_free(packet);
-    avcodec_free_context(decoder);
-    avformat_close_input(format);
   }
 
   private static void set(AVDictionary options, String key, String value) {
