@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import javafx.scene.control.Tooltip;
+import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 
@@ -19,6 +21,7 @@ public final class LevelRows extends PlotPane {
    * @param figure after it
    * @param remark under it
    * @param style of the bar
+   * @param detail said when the bar is pointed at; may be empty
    */
   public record Row(
       String name,
@@ -27,7 +30,21 @@ public final class LevelRows extends PlotPane {
       boolean bound,
       String figure,
       String remark,
-      String style) {}
+      String style,
+      String detail) {
+
+    /** A bar without more to say. */
+    public Row(
+        String name,
+        double level,
+        double give,
+        boolean bound,
+        String figure,
+        String remark,
+        String style) {
+      this(name, level, give, bound, figure, remark, style, "");
+    }
+  }
 
   /** A line down across all bars. */
   public record Mark(String label, double level) {}
@@ -125,7 +142,12 @@ public final class LevelRows extends PlotPane {
     double end = left;
     if (Double.isFinite(r.level())) {
       end = left + Math.max(2, (r.level() - from) * scale);
-      rectangle(left, y + 3, end - left, bar, "bar", r.style(), r.bound() ? "assumed" : "measured");
+      Rectangle drawn =
+          rectangle(
+              left, y + 3, end - left, bar, "bar", r.style(), r.bound() ? "assumed" : "measured");
+      if (!r.detail().isEmpty()) {
+        Tooltip.install(drawn, new Tooltip(r.detail()));
+      }
       if (r.give() > 0) {
         line(end - r.give() * scale, middle, end + r.give() * scale, middle, "give");
         end += r.give() * scale;

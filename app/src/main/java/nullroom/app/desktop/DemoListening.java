@@ -72,16 +72,13 @@ final class DemoListening {
 
   /** The lamp stands 1.2 m from the microphone; its level at 1 m follows from what was heard. */
   private static NoiseSource lamp(RoomBook book, Suspect lamp) {
-    Bands gain = Heard.sourceGainDb(book.room(), book.decaySeconds(book.room()), LAMP);
     double full = book.scale().orElseThrow().fullScaleDbSpl();
-    return new NoiseSource(
+    return Heard.sourceBehind(
+        book.room(),
+        book.decaySeconds(book.room()),
         lamp.name(),
         LAMP,
-        lamp.pair()
-            .orElseThrow()
-            .own()
-            .levelDb()
-            .with(gain, (level, g) -> Math.max(level + full - g, -60)));
+        lamp.pair().orElseThrow().own().levelDb().map(level -> level + full));
   }
 
   private static Samples record(RoomBook book, Bands noise) {
@@ -91,16 +88,7 @@ final class DemoListening {
 
   private static Suspect.Heard heard(RoomBook book, BookFolder place, String stem, Bands noise) {
     Samples sound = record(book, noise);
-    NoiseMeasurement measured =
-        NoiseMeasurement.of(
-            stem,
-            new NoiseMeasurement.Taken("", true, "", List.of()),
-            SampleSource.of(sound),
-            book.heard(),
-            Optional.empty(),
-            Progress.NONE);
-    return new Suspect.Heard(
-        place.keep(stem, sound), measured.report().octaveDbSpl(0).orElseThrow());
+    return Suspect.Heard.of(place.keep(stem, sound), SampleSource.of(sound));
   }
 
   private static NoiseMeasurement spot(

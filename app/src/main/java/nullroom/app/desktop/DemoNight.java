@@ -89,8 +89,9 @@ final class DemoNight {
 
   /** A sudden sound lasts a third of its second. */
   private SurveyFile.Line line(int second, Bands steady, Bands sudden) {
-    Bands mean = given(steady.energySum(sudden.map(level -> level - 5)));
-    double loudest = Octave.aWeightedSum(given(steady.energySum(sudden))) + STEADY_RISE_DB;
+    Bands mean = heard.givenDbfs(steady.energySum(sudden.map(level -> level - 5)));
+    double loudest =
+        Octave.aWeightedSum(heard.givenDbfs(steady.energySum(sudden))) + STEADY_RISE_DB;
     double wander = 0.3 * random.nextGaussian();
     List<Double> octaves = new ArrayList<>();
     octaves.add(mean.get(0) + 3);
@@ -109,17 +110,6 @@ final class DemoNight {
             0,
             octaves);
     return new SurveyFile.Line(BEGIN.plusSeconds(second), new Survey.Row(second, levels), "");
-  }
-
-  /** What the microphone gives, dBFS: through its pattern, with the noise of the chain. */
-  private Bands given(Bands room) {
-    double pickup =
-        nullroom.core.acoustics.Decibels.ofEnergy(
-            heard.capture().pattern().randomEnergyEfficiency());
-    return room.map(level -> level + pickup)
-        .energySum(heard.selfNoiseDbSpl())
-        .energySum(heard.preampNoiseDbSpl())
-        .map(level -> level - heard.capture().fullScaleDbSpl());
   }
 
   static List<Band> octaves() {

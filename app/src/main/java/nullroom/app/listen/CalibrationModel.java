@@ -16,8 +16,6 @@ import nullroom.io.device.AudioDevice;
 
 /** What digital levels mean in the air, and how that is known. */
 public final class CalibrationModel {
-  private static final double SECONDS = 10;
-
   private final Desk desk;
 
   CalibrationModel(Desk desk) {
@@ -35,7 +33,7 @@ public final class CalibrationModel {
 
   /** What a full scale means now. */
   public Optional<Scale> scale() {
-    return calibration().scale(chain());
+    return desk.session().book().scale();
   }
 
   /** By the data of microphone and input, or not at all. */
@@ -75,7 +73,7 @@ public final class CalibrationModel {
     desk.record(
         "Listening beside the meter",
         AudioDevice.Prompt.QUIET,
-        SECONDS,
+        ListenModel.SECONDS,
         "meter",
         sound -> {
           NoiseReport report =

@@ -5,16 +5,16 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.app.shell.Desk;
-import nullroom.core.Progress;
 import nullroom.core.Trouble;
-import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.Culprits;
 import nullroom.core.measure.Scale;
 import nullroom.core.predict.Heard;
+import nullroom.core.room.NearMicrophone;
 import nullroom.core.room.NoiseSource;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.signal.SampleSource;
 import nullroom.io.book.Listening;
 import nullroom.io.book.NoiseMeasurement;
 import nullroom.io.book.RoomBook;
@@ -32,11 +32,6 @@ public final class CulpritModel {
           Suspect.of("lamp fan", false),
           Suspect.of("extractor", false),
           Suspect.of("window", false));
-
-  static final double SECONDS = 10;
-
-  /** A band in which nothing was heard of a source. */
-  private static final double LEAST_DB = -60;
 
   private final Desk desk;
 
@@ -100,22 +95,14 @@ public final class CulpritModel {
     desk.record(
         "Listening to the " + suspect.name() + (on ? ", on" : ", off"),
         AudioDevice.Prompt.QUIET,
-        SECONDS,
+        ListenModel.SECONDS,
         suspect.name().replaceAll("[^\\w-]", "-") + (on ? "-on" : "-off"),
         this::heard,
         heard -> keep(suspect.name(), on, heard));
   }
 
   private Suspect.Heard heard(Desk.Kept sound) {
-    NoiseMeasurement measured =
-        NoiseMeasurement.of(
-            sound.name(),
-            new NoiseMeasurement.Taken(desk.now(), sound.simulated(), "", List.of()),
-            nullroom.core.signal.SampleSource.of(sound.samples()),
-            book().heard(),
-            Optional.empty(),
-            Progress.NONE);
-    return new Suspect.Heard(sound.name(), measured.report().octaveDbSpl(0).orElseThrow());
+    return Suspect.Heard.of(sound.name(), SampleSource.of(sound.samples()));
   }
 
   private void keep(String name, boolean on, Suspect.Heard heard) {
@@ -132,42 +119,13 @@ public final class CulpritModel {
   }
 
   /**
-   * Where a source stands, as seen from the microphone.
-   *
-   * @param side of it
-   * @param metres from it
-   */
-  public record Place(Side side, double metres) {}
-
-  /** A side of the microphone. */
-  public enum Side {
-    /** The far side from the lips. */
-    BEHIND("behind the mic"),
-    /** At a right angle, level with it. */
-    BESIDE("beside the mic"),
-    /** Beyond the talker. */
-    BEYOND("beyond the talker");
-
-    private final String label;
-
-    Side(String label) {
-      this.label = label;
-    }
-
-    /** For people. */
-    public String label() {
-      return label;
-    }
-  }
-
-  /**
    * Says where it stands, or that it is nowhere in particular. Its own level at 1 m follows from
    * what was heard here.
    *
    * @throws Trouble.BadField if it was not heard on and off, levels mean nothing, or the place lies
    *     outside the room
    */
-  public void place(Suspect suspect, Optional<Place> place) {
+  public void place(Suspect suspect, Optional<NearMicrophone> place) {
     Optional<NoiseSource> source = place.map(p -> source(suspect, p));
     edit("Place the " + suspect.name(), l -> l.withSuspect(suspect.name(), s -> s.with(source)));
   }
@@ -181,7 +139,7 @@ public final class CulpritModel {
         : OptionalDouble.empty();
   }
 
-  private NoiseSource source(Suspect suspect, Place place) {
+  private NoiseSource source(Suspect suspect, NearMicrophone place) {
     Culprits.Suspect pair =
         suspect
             .pair()
@@ -192,37 +150,20 @@ public final class CulpritModel {
             .orElseThrow(
                 () -> new Trouble.BadField("place", "needs to know what levels mean: see Scale"));
     Room room = book().room();
-    Point at = at(room, place);
-    Bands gain = Heard.sourceGainDb(room, book().decaySeconds(room), at);
-    return new NoiseSource(
+    Point at =
+        place
+            .in(room)
+            .orElseThrow(() ->
+                new Trouble.BadField(
+                    "place",
+                    Words.say(
+                        "%.1f m %s lies outside the room", place.metres(), place.side().label())));
+    return Heard.sourceBehind(
+        room,
+        book().decaySeconds(room),
         suspect.name(),
         at,
-        pair.own()
-            .levelDb()
-            .with(gain, (level, g) -> Math.max(level + scale.fullScaleDbSpl() - g, LEAST_DB)));
-  }
-
-  /** The place in the room; at its side where only one lies within. */
-  private static Point at(Room room, Place place) {
-    Point microphone = room.requireMicrophone().at();
-    Point away = microphone.minus(room.requireTalker().at());
-    double share = place.metres() / away.length();
-    double flat = Math.max(1e-6, Math.hypot(away.x(), away.y()));
-    Point aside = new Point(-away.y() / flat * place.metres(), away.x() / flat * place.metres(), 0);
-    List<Point> tries =
-        switch (place.side()) {
-          case BEHIND -> List.of(microphone.plus(away, share));
-          case BEYOND -> List.of(microphone.plus(away, -share));
-          case BESIDE -> List.of(microphone.plus(aside, 1), microphone.plus(aside, -1));
-        };
-    return tries.stream()
-        .filter(room::holds)
-        .findFirst()
-        .orElseThrow(() ->
-            new Trouble.BadField(
-                "place",
-                Words.say(
-                    "%.1f m %s lies outside the room", place.metres(), place.side().label())));
+        pair.own().levelDb().map(level -> level + scale.fullScaleDbSpl()));
   }
 
   /** What is still to be switched on again. */
@@ -274,6 +215,25 @@ public final class CulpritModel {
       return "no difference heard";
     }
     return (culprit.uncertain() ? "under " : "") + Words.level(level, scale());
+  }
+
+  /** Its spectrum in words, a band that is only a bound said as such. */
+  public String spectrum(Culprits.Culprit culprit) {
+    Optional<Scale> scale = scale();
+    double lift = scale.map(Scale::fullScaleDbSpl).orElse(0.0);
+    List<String> bands = new ArrayList<>();
+    for (int i = 0; i < Octave.COUNT; i++) {
+      double level = culprit.own().levelDb().get(i) + lift;
+      if (Double.isFinite(level)) {
+        bands.add(
+            Words.say(
+                "%s %s%.0f",
+                Words.band(Octave.nominalHz(i)),
+                culprit.own().bound().get(i) ? "under " : "",
+                level));
+      }
+    }
+    return String.join(", ", bands) + (scale.isPresent() ? " dB SPL" : " dBFS");
   }
 
   /** The A-weighted level of all of them on. */

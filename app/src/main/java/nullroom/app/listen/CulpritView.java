@@ -15,6 +15,7 @@ import nullroom.app.control.LevelRows;
 import nullroom.app.shell.Desk;
 import nullroom.core.measure.Culprits;
 import nullroom.core.measure.Scale;
+import nullroom.core.room.NearMicrophone;
 import nullroom.io.book.Suspect;
 
 /** The culprit board. */
@@ -62,7 +63,8 @@ final class CulpritView {
                 Words.say(
                     "alone off %.1f dB quieter, with those above %.1f dB",
                     c.aloneDb(), c.togetherDb()),
-                "now-bar"));
+                "now-bar",
+                model.spectrum(c)));
       }
     });
     rows.show(
@@ -103,12 +105,12 @@ final class CulpritView {
   }
 
   /** Where it stands, as seen from the microphone. */
-  private Choice<Optional<CulpritModel.Place>> place(Suspect suspect) {
-    List<Optional<CulpritModel.Place>> choices = new ArrayList<>(List.of(Optional.empty()));
-    for (CulpritModel.Side side : CulpritModel.Side.values()) {
-      DISTANCES.forEach(m -> choices.add(Optional.of(new CulpritModel.Place(side, m))));
+  private Choice<Optional<NearMicrophone>> place(Suspect suspect) {
+    List<Optional<NearMicrophone>> choices = new ArrayList<>(List.of(Optional.empty()));
+    for (NearMicrophone.Side side : NearMicrophone.Side.values()) {
+      DISTANCES.forEach(m -> choices.add(Optional.of(new NearMicrophone(side, m))));
     }
-    Choice<Optional<CulpritModel.Place>> place =
+    Choice<Optional<NearMicrophone>> place =
         new Choice<>(
             "place-" + suspect.name(),
             "where the " + suspect.name() + " stands",

@@ -12,8 +12,6 @@ import nullroom.io.device.AudioDevice;
 
 /** Whether a hum is in the air or in the wires. */
 public final class HumModel {
-  private static final double SECONDS = 10;
-
   /** Tops of a rectified mains: a dimmer or a bad supply buzzes up to there. */
   private static final double BUZZ_HZ = 1000;
 
@@ -34,7 +32,7 @@ public final class HumModel {
     desk.record(
         "Listening with the microphone put out of work",
         AudioDevice.Prompt.QUIET,
-        SECONDS,
+        ListenModel.SECONDS,
         "hum-test",
         sound ->
             NoiseMeter.measure(SampleSource.of(sound.samples()), Progress.NONE).getFirst().mains(),

@@ -26,7 +26,8 @@ import nullroom.io.device.AudioDevice;
 
 /** What the noise station knows and can do; its pages have models of their own. */
 public final class ListenModel {
-  private static final double SECONDS = 10;
+  /** Long enough for a hum to stand out of noise. */
+  static final double SECONDS = 10;
 
   private final Desk desk;
   private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.REPORT);

@@ -104,7 +104,13 @@ public record Night(
             "%s heard since %s. %d sounds broke in, %s.",
             heard, clock(0), survey.intrusions().size(), spoiled)
         + best
-        + worst();
+        + worst()
+        + moved();
+  }
+
+  private String moved() {
+    List<String> moves = notes.stream().filter(n -> n.contains("clock moved")).toList();
+    return moves.isEmpty() ? "" : " While it ran, " + String.join(", ", moves) + ".";
   }
 
   private String worst() {

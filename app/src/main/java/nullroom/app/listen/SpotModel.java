@@ -61,7 +61,7 @@ public final class SpotModel {
     desk.record(
         "Listening at " + name,
         AudioDevice.Prompt.QUIET,
-        CulpritModel.SECONDS,
+        ListenModel.SECONDS,
         "spot",
         sound -> measure(sound, name),
         this::keep);

@@ -15,6 +15,7 @@ import nullroom.app.shell.Desk;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.measure.Calibration;
+import nullroom.core.room.NearMicrophone;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.WavWriter;
 import nullroom.io.book.HumTest;
@@ -93,6 +94,8 @@ class ListenPagesTest {
         .contains("Switch off the fridge first: 8.0 dB quieter", "With all 2 off");
     assertThat(model.culprits().own(model.culprits().board().orElseThrow().order().getLast()))
         .startsWith("under ");
+    assertThat(model.culprits().spectrum(model.culprits().board().orElseThrow().order().getLast()))
+        .matches("63 Hz under -?\\d+, .*8 kHz under -?\\d+ dB SPL");
     assertThat(model.culprits().usualLeft()).noneMatch(s -> s.name().equals("fridge"));
     assertThatThrownBy(() -> model.culprits().add(Suspect.of("fridge", true)))
         .isInstanceOf(Trouble.BadField.class);
@@ -142,8 +145,7 @@ class ListenPagesTest {
         model
             .culprits()
             .place(
-                suspect("lamp"),
-                Optional.of(new CulpritModel.Place(CulpritModel.Side.BESIDE, 0.8))));
+                suspect("lamp"), Optional.of(new NearMicrophone(NearMicrophone.Side.BESIDE, 0.8))));
     assertThat(model.culprits().distanceMetres(suspect("lamp")).orElseThrow()).isEqualTo(0.8);
     var source = desk.session().book().heard().sources().getFirst();
     assertThat(source.name()).isEqualTo("lamp");
@@ -153,7 +155,7 @@ class ListenPagesTest {
                 .culprits()
                 .place(
                     suspect("lamp"),
-                    Optional.of(new CulpritModel.Place(CulpritModel.Side.BEHIND, 9))))
+                    Optional.of(new NearMicrophone(NearMicrophone.Side.BEHIND, 9))))
         .hasMessageContaining("outside the room");
     Fx.run(() -> new nullroom.app.room.RoomModel(desk).setSize(1, 1.2)); // the lamp is outside now
     assertThat(desk.session().book().heard().sources()).isEmpty();
@@ -166,7 +168,7 @@ class ListenPagesTest {
                 .culprits()
                 .place(
                     suspect("window"),
-                    Optional.of(new CulpritModel.Place(CulpritModel.Side.BEHIND, 1))))
+                    Optional.of(new NearMicrophone(NearMicrophone.Side.BEHIND, 1))))
         .hasMessageContaining("on and off first");
   }
 

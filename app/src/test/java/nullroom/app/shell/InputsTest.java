@@ -27,12 +27,12 @@ class InputsTest {
 
     @Override
     public AudioStream open(Prompt prompt) {
-      throw new UnsupportedOperationException();
+      throw new AssertionError("only its name is asked for");
     }
 
     @Override
     public Samples record(Prompt prompt, double seconds, Progress progress) {
-      throw new UnsupportedOperationException();
+      throw new AssertionError("only its name is asked for");
     }
   }
 

@@ -52,6 +52,11 @@ public enum Pattern {
     return omniPart * omniPart + b * b / 3;
   }
 
+  /** What a diffuse field loses by the pattern, relative to an omni, in dB. */
+  public double diffuseGainDb() {
+    return Decibels.ofEnergy(randomEnergyEfficiency());
+  }
+
   /**
    * Sensitivity to a point source nearby, relative to a distant one on axis, in dB: |A + B cos t (1
    * + 1/(jkr))|^2. On axis the excess over 0 dB is the proximity effect 10 lg(1 + (B / (k r))^2),

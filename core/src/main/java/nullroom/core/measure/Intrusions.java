@@ -13,14 +13,8 @@ import nullroom.core.acoustics.Decibels;
  */
 final class Intrusions {
   static final double STEP_SECONDS = 0.01;
-  static final double LEAST_RISE_DB = 6;
-
-  /** An excursion goes on until it has fallen to this over the background. */
-  private static final double ENDS_DB = 3;
 
   private static final double FAST_SECONDS = 0.125;
-  private static final double BACKGROUND_SECONDS = 40;
-  private static final double BACKGROUND_SHARE = 0.2;
 
   /** Every fifth FAST level, 50 ms apart, tells the background as well as all. */
   private static final int SPARSE = 5;
@@ -94,9 +88,9 @@ final class Intrusions {
     List<int[]> runs = new ArrayList<>();
     int gap = (int) (GAP_SECONDS / STEP_SECONDS);
     for (int i = (int) (SKIP_SECONDS / STEP_SECONDS); i < steps; i++) {
-      if (level[i] >= background[i] + LEAST_RISE_DB) {
+      if (level[i] >= background[i] + Intrusion.LEAST_RISE_DB) {
         int from = i;
-        while (i < steps && level[i] >= background[i] + ENDS_DB) {
+        while (i < steps && level[i] >= background[i] + Intrusion.ENDS_DB) {
           i++;
         }
         if (!runs.isEmpty() && from - runs.getLast()[1] < gap) {
@@ -129,7 +123,7 @@ final class Intrusions {
   private double[] background(double[] level) {
     double[] background = new double[level.length];
     int second = (int) Math.round(1 / STEP_SECONDS);
-    int whole = (int) (BACKGROUND_SECONDS / STEP_SECONDS);
+    int whole = (int) (Intrusion.BACKGROUND_SECONDS / STEP_SECONDS);
     for (int at = 0; at < level.length; at += second) {
       int middle = at + second / 2;
       double around = percentile(level, middle - whole / 2, middle + whole / 2);
@@ -145,13 +139,12 @@ final class Intrusions {
     for (int i = 0; i < window.length; i++) {
       window[i] = level[start + i * SPARSE];
     }
-    Arrays.sort(window);
-    return window[(int) (BACKGROUND_SHARE * window.length)];
+    return Intrusion.background(window);
   }
 
   /** The FAST level comes late and goes later: start and end are those of the 30 ms energies. */
   private Intrusion intrusion(int crossed, int fell, double[] level, double[] background) {
-    double half = Decibels.meanSquareOfDbfs(background[crossed] + ENDS_DB);
+    double half = Decibels.meanSquareOfDbfs(background[crossed] + Intrusion.ENDS_DB);
     int start = crossed;
     int earliest = Math.max(0, crossed - (int) (FAST_SECONDS * 3 / STEP_SECONDS));
     while (start > earliest && smooth(start - 1) > half) {

@@ -11,9 +11,6 @@ public final class LevelTrace {
   /** Levels a second. */
   public static final int RATE_HZ = 20;
 
-  /** Stands where there was no sound. */
-  static final double NOTHING_DBFS = -200;
-
   private static final int SIZE = (int) (SECONDS * RATE_HZ);
 
   private final float[] ring = new float[SIZE];

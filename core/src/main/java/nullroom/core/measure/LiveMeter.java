@@ -78,7 +78,7 @@ public final class LiveMeter {
     clips.add(block, count);
     peak(block, count);
     samples += count;
-    trace.until(samples / sampleRateHz, level(a.meanSquare()).orElse(LevelTrace.NOTHING_DBFS));
+    trace.until(samples / sampleRateHz, level(a.meanSquare()).orElse(SecondLevels.NOTHING_DBFS));
   }
 
   private void peak(double[] block, int count) {

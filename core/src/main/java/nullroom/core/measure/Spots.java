@@ -28,10 +28,9 @@ public final class Spots {
    * A place in the order.
    *
    * @param candidate as it was heard
-   * @param overBestDb its level over that of the quietest
    * @param reason in words
    */
-  public record Ranked(Candidate candidate, double overBestDb, String reason) {}
+  public record Ranked(Candidate candidate, String reason) {}
 
   /**
    * The candidates, best first: by level, and where that is alike by what breaks in or stands out.
@@ -45,8 +44,7 @@ public final class Spots {
             .thenComparingDouble(Candidate::laeqDb));
     List<Ranked> ranked = new ArrayList<>();
     for (Candidate c : order) {
-      double over = c.laeqDb() - quietest;
-      ranked.add(new Ranked(c, over, reason(c, over)));
+      ranked.add(new Ranked(c, reason(c, c.laeqDb() - quietest)));
     }
     return ranked;
   }

@@ -1,7 +1,6 @@
 package nullroom.core.measure;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import nullroom.core.acoustics.Decibels;
 
@@ -10,12 +9,6 @@ import nullroom.core.acoustics.Decibels;
  * they ran over, and what rose over it. Immutable.
  */
 public final class Survey {
-  /** A rise that counts (as in {@link Intrusion}s of a recording). */
-  static final double LEAST_RISE_DB = Intrusions.LEAST_RISE_DB;
-
-  private static final double ENDS_DB = 3;
-  private static final int BACKGROUND_SECONDS = 40;
-  private static final double BACKGROUND_SHARE = 0.2;
   private static final int HOUR_SECONDS = 3600;
 
   /**
@@ -84,7 +77,7 @@ public final class Survey {
 
   private static double[] background(List<Row> rows) {
     double[] background = new double[rows.size()];
-    int half = BACKGROUND_SECONDS / 2;
+    int half = Intrusion.BACKGROUND_SECONDS / 2;
     for (int i = 0; i < background.length; i++) {
       int from = Math.max(0, i - half);
       int to = Math.min(background.length, i + half + 1);
@@ -92,8 +85,7 @@ public final class Survey {
       for (int k = from; k < to; k++) {
         window[k - from] = rows.get(k).levels().laeqDbfs();
       }
-      Arrays.sort(window);
-      background[i] = window[(int) (BACKGROUND_SHARE * window.length)];
+      background[i] = Intrusion.background(window);
     }
     return background;
   }
@@ -105,11 +97,11 @@ public final class Survey {
   private List<Intrusion> find() {
     List<Intrusion> found = new ArrayList<>();
     for (int i = 0; i < rows.size(); i++) {
-      if (rise(i) >= LEAST_RISE_DB) {
+      if (rise(i) >= Intrusion.LEAST_RISE_DB) {
         int from = i;
         double most = rise(i);
         double peak = rows.get(i).levels().peakDbfs();
-        while (i + 1 < rows.size() && follows(i) && rise(i + 1) >= ENDS_DB) {
+        while (i + 1 < rows.size() && follows(i) && rise(i + 1) >= Intrusion.ENDS_DB) {
           i++;
           most = Math.max(most, rise(i));
           peak = Math.max(peak, rows.get(i).levels().peakDbfs());
@@ -218,7 +210,8 @@ public final class Survey {
     int[] before = new int[rows.size() + 1];
     for (int i = 0; i < rows.size(); i++) {
       boolean over = rows.get(i).levels().lafMaxDbfs() > limitDbfs;
-      boolean counts = limitDbfs > SecondLevels.NOTHING_DBFS ? over : rise(i) >= LEAST_RISE_DB;
+      boolean counts =
+          limitDbfs > SecondLevels.NOTHING_DBFS ? over : rise(i) >= Intrusion.LEAST_RISE_DB;
       before[i + 1] = before[i] + (counts ? 1 : 0);
     }
     return before;

@@ -9,6 +9,7 @@ import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.acoustics.Pattern;
 import nullroom.core.acoustics.VocalEffort;
+import nullroom.core.room.NoiseSource;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
@@ -69,6 +70,9 @@ public record Heard(
   /** Under a difference of 3 dB energy subtraction gives a bound only (common practice). */
   static final double MOST_TAKEN_OFF_DB = 3;
 
+  /** Far under any hearing: the level of a source in a band where nothing was heard of it. */
+  private static final double UNHEARD_DB_SPL = -60;
+
   /** Early and late part here, after the direct sound (ISO 3382-1, C50). */
   static final double EARLY_SECONDS = 0.05;
 
@@ -105,7 +109,7 @@ public record Heard(
     Bands direct = direct(room, talker, microphone);
     double arrival = talker.at().distanceTo(microphone.at()) / room.air().speedOfSound();
     Pattern pattern = microphone.capture().pattern();
-    double pickup = Decibels.ofEnergy(pattern.randomEnergyEfficiency());
+    double pickup = pattern.diffuseGainDb();
     Bands reply = Bands.from(i -> reply(room, talker, decaySeconds.get(i), i, arrival) + pickup);
     Bands lateShare = decaySeconds.map(t -> Math.exp(-DECAY_60_DB * EARLY_SECONDS / t));
     Bands early = reply.with(lateShare, (level, share) -> level + Decibels.ofEnergy(1 - share));
@@ -176,15 +180,30 @@ public record Heard(
    * @param at where the source is
    * @throws Trouble.BadField if the microphone is missing
    */
-  public static Bands sourceGainDb(Room room, Bands decaySeconds, Point at) {
+  private static Bands sourceGainDb(Room room, Bands decaySeconds, Point at) {
     PlacedMicrophone microphone = room.requireMicrophone();
     Pattern pattern = microphone.capture().pattern();
     Point toSource = at.minus(microphone.at());
     double straight =
         pattern.gainDb(microphone.aim().angleTo(toSource))
             - Decibels.ofAmplitude(Math.max(NEAREST_METRES, toSource.length()));
-    double pickup = Decibels.ofEnergy(pattern.randomEnergyEfficiency());
+    double pickup = pattern.diffuseGainDb();
     return decaySeconds.map(t -> Decibels.sum(straight, diffuseGainDb(room, t) + pickup));
+  }
+
+  /**
+   * The source that explains what was heard of it at the room's microphone, from the place where it
+   * stands.
+   *
+   * @param heardDbSpl its own level at the microphone, per octave; minus infinity where nothing was
+   *     heard of it
+   * @throws Trouble.BadField if the microphone is missing
+   */
+  public static NoiseSource sourceBehind(
+      Room room, Bands decaySeconds, String name, Point at, Bands heardDbSpl) {
+    Bands gain = sourceGainDb(room, decaySeconds, at);
+    return new NoiseSource(
+        name, at, heardDbSpl.with(gain, (level, g) -> Math.max(level - g, UNHEARD_DB_SPL)));
   }
 
   /** Active speech level of the useful sound (direct and early), unweighted, dB SPL. */
@@ -194,10 +213,7 @@ public record Heard(
 
   /** All noise together, per octave. */
   public Bands noiseDbSpl() {
-    return placeNoiseDbSpl()
-        .energySum(selfNoiseDbSpl)
-        .energySum(preampNoiseDbSpl)
-        .energySum(converterNoiseDbSpl);
+    return placeNoiseDbSpl().energySum(ownNoiseDbSpl());
   }
 
   /** The room's noise, diffuse and from places, per octave. */
@@ -249,7 +265,7 @@ public record Heard(
     if (allowed.isEmpty()) {
       return Optional.empty();
     }
-    double pickup = Decibels.ofEnergy(capture.pattern().randomEnergyEfficiency());
+    double pickup = capture.pattern().diffuseGainDb();
     double lift = allowed.getAsDouble() - pickup - Octave.aWeightedSum(roomNoiseDbSpl);
     return Optional.of(roomNoiseDbSpl.map(level -> level + lift));
   }
@@ -261,10 +277,22 @@ public record Heard(
   public OptionalDouble allowedRoomNoiseDbA(double targetDb) {
     double allowed =
         Decibels.toEnergy(Octave.aWeightedSum(directDbSpl.energySum(earlyDbSpl)) - targetDb)
-            - Decibels.toEnergy(
-                Octave.aWeightedSum(
-                    selfNoiseDbSpl.energySum(preampNoiseDbSpl).energySum(converterNoiseDbSpl)));
+            - Decibels.toEnergy(Octave.aWeightedSum(ownNoiseDbSpl()));
     return allowed > 0 ? OptionalDouble.of(Decibels.ofEnergy(allowed)) : OptionalDouble.empty();
+  }
+
+  /**
+   * What the microphone gives of a diffuse room noise, with the noise of the chain, in dBFS.
+   *
+   * @param roomDbSpl noise at an omni microphone
+   */
+  public Bands givenDbfs(Bands roomDbSpl) {
+    double pickup = capture.pattern().diffuseGainDb();
+    return roomDbSpl.map(level -> level + pickup).energySum(ownNoiseDbSpl()).map(this::dbfs);
+  }
+
+  private Bands ownNoiseDbSpl() {
+    return selfNoiseDbSpl.energySum(preampNoiseDbSpl).energySum(converterNoiseDbSpl);
   }
 
   /**
@@ -276,8 +304,8 @@ public record Heard(
    * @param measuredDbSpl octave levels of a recording through this microphone
    */
   public Bands roomNoiseBehind(Bands measuredDbSpl) {
-    double pickup = Decibels.ofEnergy(capture.pattern().randomEnergyEfficiency());
-    Bands own = selfNoiseDbSpl.energySum(preampNoiseDbSpl).energySum(converterNoiseDbSpl);
+    double pickup = capture.pattern().diffuseGainDb();
+    Bands own = ownNoiseDbSpl();
     return measuredDbSpl.with(
         own,
         (measured, noise) -> {

@@ -67,10 +67,7 @@ public record NoiseMeasurement(
       Heard heard,
       Optional<Scale> scale,
       Progress progress) {
-    NoiseReport report = NoiseMeter.measure(recording, progress).getFirst();
-    if (report.octaveDbSpl(0).isEmpty()) {
-      throw new Trouble.BadSound(sound, why(report));
-    }
+    NoiseReport report = report(sound, recording, progress);
     Optional<Bands> room =
         scale.flatMap(s -> report.octaveDbSpl(s.fullScaleDbSpl())).map(heard::roomNoiseBehind);
     return new NoiseMeasurement(
@@ -82,6 +79,15 @@ public record NoiseMeasurement(
         scale,
         room,
         taken.without());
+  }
+
+  /** A report that has all octaves from 63 Hz to 8 kHz. */
+  static NoiseReport report(String sound, SampleSource recording, Progress progress) {
+    NoiseReport report = NoiseMeter.measure(recording, progress).getFirst();
+    if (report.octaveDbSpl(0).isEmpty()) {
+      throw new Trouble.BadSound(sound, why(report));
+    }
+    return report;
   }
 
   private static String why(NoiseReport report) {

@@ -1,8 +1,10 @@
 package nullroom.io.book;
 
 import java.util.Optional;
+import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.room.NoiseSource;
+import nullroom.core.signal.SampleSource;
 
 /**
  * Something that may be making noise, on the culprit board.
@@ -30,7 +32,18 @@ public record Suspect(
    * @param sound file name under sound/
    * @param octaveDbfs what the microphone gave, per octave
    */
-  public record Heard(String sound, Bands octaveDbfs) {}
+  public record Heard(String sound, Bands octaveDbfs) {
+    /**
+     * Measures a recording.
+     *
+     * @throws nullroom.core.Trouble.BadSound if it has no octaves to compare
+     */
+    public static Heard of(String sound, SampleSource recording) {
+      return new Heard(
+          sound,
+          NoiseMeasurement.report(sound, recording, Progress.NONE).octaveDbSpl(0).orElseThrow());
+    }
+  }
 
   /** Nothing known but its name. */
   public static Suspect of(String name, boolean needed) {

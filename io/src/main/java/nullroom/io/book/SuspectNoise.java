@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import nullroom.core.acoustics.Bands;
-import nullroom.core.acoustics.Decibels;
 import nullroom.core.measure.Culprits;
 import nullroom.core.measure.EnergySubtraction;
 import nullroom.core.room.NoiseSource;
@@ -48,8 +47,7 @@ final class SuspectNoise {
   /** What the microphone gave as diffuse noise of the room, as the measurement itself is. */
   private static EnergySubtraction inRoom(
       Culprits.Suspect pair, NoiseMeasurement noise, Room room) {
-    double pickup =
-        Decibels.ofEnergy(room.requireMicrophone().capture().pattern().randomEnergyEfficiency());
+    double pickup = room.requireMicrophone().capture().pattern().diffuseGainDb();
     double lift = noise.scale().orElseThrow().fullScaleDbSpl() - pickup;
     return EnergySubtraction.of(
         pair.onDb().map(level -> level + lift), pair.offDb().map(level -> level + lift));

@@ -1,6 +1,7 @@
 package nullroom.io.device;
 
 import java.util.concurrent.locks.LockSupport;
+import java.util.function.LongSupplier;
 
 /**
  * Samples that come at the pace of a real input, from a stretch that repeats without a seam. Like a
@@ -13,7 +14,8 @@ final class PacedStream implements AudioStream {
   private final double[] loop;
   private final double sampleRateHz;
   private final double goneAfterSeconds;
-  private final long begun = System.nanoTime();
+  private final LongSupplier nanos;
+  private final long begun;
   private final double speed;
   private long at;
   private long dropped;
@@ -25,8 +27,16 @@ final class PacedStream implements AudioStream {
    * @param loop what repeats; not modified
    * @param goneAfterSeconds when the device is pulled out
    * @param speed times real time, 1 but for tests
+   * @param nanos a clock that goes on by itself
    */
-  PacedStream(double[] loop, double sampleRateHz, double goneAfterSeconds, double speed) {
+  PacedStream(
+      double[] loop,
+      double sampleRateHz,
+      double goneAfterSeconds,
+      double speed,
+      LongSupplier nanos) {
+    this.nanos = nanos;
+    begun = nanos.getAsLong();
     this.loop = loop;
     this.sampleRateHz = sampleRateHz;
     this.goneAfterSeconds = goneAfterSeconds;
@@ -44,7 +54,7 @@ final class PacedStream implements AudioStream {
   }
 
   private double heardSamples() {
-    return (System.nanoTime() - begun) * 1e-9 * speed * sampleRateHz;
+    return (nanos.getAsLong() - begun) * 1e-9 * speed * sampleRateHz;
   }
 
   @Override

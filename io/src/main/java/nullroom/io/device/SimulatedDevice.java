@@ -82,7 +82,7 @@ public final class SimulatedDevice implements AudioDevice {
    */
   public AudioStream open(double goneAfterSeconds, double speed) {
     double[] loop = convert(SyntheticRoom.noise(heard.noiseDbSpl(), RATE_HZ, LOOP, seed));
-    return new PacedStream(loop, RATE_HZ, goneAfterSeconds, speed);
+    return new PacedStream(loop, RATE_HZ, goneAfterSeconds, speed, System::nanoTime);
   }
 
   @Override

@@ -6,6 +6,7 @@ import java.util.Deque;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.Consumer;
+import nullroom.core.measure.Intrusion;
 import nullroom.core.measure.SecondLevels;
 import nullroom.core.signal.Samples;
 
@@ -15,8 +16,6 @@ import nullroom.core.signal.Samples;
  * nothing later is known yet.
  */
 public final class IntrusionSound {
-  private static final double RISE_DB = 6;
-  private static final int BACKGROUND_SECONDS = 40;
   private static final int LEAST_KNOWN_SECONDS = 5;
   private static final int AROUND_SECONDS = 2;
 
@@ -76,9 +75,10 @@ public final class IntrusionSound {
       turn();
     }
     boolean rises =
-        levels.size() >= LEAST_KNOWN_SECONDS && heard.lafMaxDbfs() > background() + RISE_DB;
+        levels.size() >= LEAST_KNOWN_SECONDS
+            && heard.lafMaxDbfs() > background() + Intrusion.LEAST_RISE_DB;
     levels.addLast(heard.laeqDbfs());
-    if (levels.size() > BACKGROUND_SECONDS) {
+    if (levels.size() > Intrusion.BACKGROUND_SECONDS) {
       levels.removeFirst();
     }
     if (clip.isEmpty()) {
@@ -99,8 +99,7 @@ public final class IntrusionSound {
   }
 
   private double background() {
-    double[] sorted = levels.stream().mapToDouble(Double::doubleValue).sorted().toArray();
-    return sorted[sorted.length / 5];
+    return Intrusion.background(levels.stream().mapToDouble(Double::doubleValue).toArray());
   }
 
   private void hand() {
