@@ -1,5 +1,7 @@
 package nullroom.core.measure;
 
+import nullroom.core.signal.Sums;
+
 /**
  * Counts clipped samples in a stream: a clipped run is three or more samples of one sign in a row
  * at the largest or smallest amplitude that the format can hold.
@@ -19,9 +21,12 @@ final class ClipCounter {
   }
 
   void add(double[] block, int count) {
+    if (run == 0 && Sums.peak(block, 0, count) < top) { // nearly always
+      return;
+    }
     for (int i = 0; i < count; i++) {
       double x = block[i];
-      if (x < top && x > -top) { // nearly all of them
+      if (x < top && x > -top) {
         run = 0;
         continue;
       }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import nullroom.core.acoustics.Decibels;
+import nullroom.core.signal.Sums;
 
 /**
  * Finds intrusions: excursions of the FAST A-level of at least 6 dB over a running background, the
@@ -49,17 +50,8 @@ final class Intrusions {
     int at = 0;
     while (at < length) {
       int stop = Math.min(length, at + (int) Math.max(1, Math.ceil(due - inStep)));
-      double sum = 0;
-      double largest = peak;
-      for (int i = at; i < stop; i++) {
-        sum += weighted[i] * weighted[i];
-        double size = Math.abs(plain[i]);
-        if (size > largest) {
-          largest = size;
-        }
-      }
-      energy += sum;
-      peak = largest;
+      energy += Sums.ofSquares(weighted, at, stop - at);
+      peak = Math.max(peak, Sums.peak(plain, at, stop - at));
       inStep += stop - at;
       at = stop;
       if (inStep >= due) {

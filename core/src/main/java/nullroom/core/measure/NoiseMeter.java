@@ -11,15 +11,16 @@ import java.util.function.ObjIntConsumer;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Decibels;
 import nullroom.core.signal.Band;
-import nullroom.core.signal.FilterBank;
+import nullroom.core.signal.BandEnvelope;
+import nullroom.core.signal.BlockSpectrum;
 import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.SpectrumMeter;
+import nullroom.core.signal.Sums;
 import nullroom.core.signal.Weighting;
 
 /**
  * Measures room noise from a stream of any length, one meter per channel, in little memory: the
- * intrusions alone keep 3 MB an hour. Spectrum, weighted levels and octaves over time run beside
- * each other.
+ * intrusions alone keep 3 MB an hour. Spectra and weighted levels run beside the reading.
  */
 public final class NoiseMeter {
   /** Shorter sound gives no noise figures: FAST needs three time constants. */
@@ -32,7 +33,9 @@ public final class NoiseMeter {
   private final SpectrumMeter spectrum;
   private final Weighting.Filter aWeighting;
   private final FastLevel aLevel;
-  private final FilterBank bank;
+  private final List<Band> octaves;
+  private final BandEnvelope envelope;
+  private final List<BlockSpectrum> fresh = new ArrayList<>();
   private final List<FastLevel> octaveLevels = new ArrayList<>();
   private final ClipCounter clips;
   private final Intrusions intrusions;
@@ -44,12 +47,13 @@ public final class NoiseMeter {
 
   private NoiseMeter(double sampleRateHz, double largestAmplitude) {
     this.sampleRateHz = sampleRateHz;
-    spectrum = new SpectrumMeter(sampleRateHz);
+    octaves = Band.within(Band.OCTAVES, sampleRateHz);
+    spectrum = new SpectrumMeter(sampleRateHz, fresh::add);
+    envelope = new BandEnvelope(octaves, spectrum.blockSize(), sampleRateHz);
     aWeighting = Weighting.A.filter(sampleRateHz);
     aLevel = new FastLevel(sampleRateHz);
-    bank = new FilterBank(Band.OCTAVES, sampleRateHz);
-    for (int i = 0; i < bank.bands().size(); i++) {
-      octaveLevels.add(new FastLevel(bank.rateHz(i)));
+    for (int i = 0; i < octaves.size(); i++) {
+      octaveLevels.add(new FastLevel(1 / envelope.stepSeconds()));
     }
     clips = new ClipCounter(largestAmplitude);
     intrusions = new Intrusions(sampleRateHz);
@@ -66,13 +70,11 @@ public final class NoiseMeter {
       meters.add(new NoiseMeter(source.sampleRateHz(), source.largestAmplitude()));
     }
     try (ExecutorService beside =
-        Executors.newFixedThreadPool(2, Thread.ofPlatform().daemon().factory())) {
-      // blocks in turn, so that reading may run ahead of the rest by all but one of them
+        Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().factory())) {
+      // blocks in turn, so that reading and transforming may run ahead of the rest
       double[][][] blocks = new double[BLOCKS][source.channels()][BLOCK];
       List<CompletableFuture<Void>> done =
           new ArrayList<>(Collections.nCopies(BLOCKS, CompletableFuture.completedFuture(null)));
-      CompletableFuture<Void> octaves = done.getFirst();
-      CompletableFuture<Void> levels = done.getFirst();
       long samples = 0;
       int read;
       for (int turn = 0;
@@ -80,18 +82,16 @@ public final class NoiseMeter {
           turn = (turn + 1) % BLOCKS) {
         double[][] block = blocks[turn];
         int length = read;
-        octaves =
-            octaves.thenRunAsync(
-                () -> each(meters, (m, c) -> m.addOctaves(block[c], length)), beside);
-        levels =
-            levels.thenRunAsync(
-                () -> each(meters, (m, c) -> m.addLevels(block[c], length)), beside);
-        done.set(turn, CompletableFuture.allOf(octaves, levels));
-        each(meters, (m, c) -> m.spectrum.add(block[c], length));
+        List<List<BlockSpectrum>> spectra = new ArrayList<>();
+        each(meters, (m, c) -> spectra.add(m.transform(block[c], length)));
+        done.set(
+            turn,
+            CompletableFuture.runAsync(
+                () -> each(meters, (m, c) -> m.follow(block[c], length, spectra.get(c))), beside));
         samples += length;
         progress.step(samples, -1);
       }
-      CompletableFuture.allOf(octaves, levels).join();
+      CompletableFuture.allOf(done.toArray(CompletableFuture[]::new)).join();
     }
     return meters.stream().map(NoiseMeter::report).toList();
   }
@@ -107,33 +107,40 @@ public final class NoiseMeter {
     }
   }
 
-  private void addLevels(double[] block, int length) {
+  private List<BlockSpectrum> transform(double[] block, int length) {
+    spectrum.add(block, length);
+    List<BlockSpectrum> ready = List.copyOf(fresh);
+    fresh.clear();
+    return ready;
+  }
+
+  private void follow(double[] block, int length, List<BlockSpectrum> spectra) {
+    spectra.forEach(this::followBands);
     aWeighting.filter(block, weighted, length);
     aLevel.add(weighted, length);
     intrusions.add(weighted, block, length);
-    for (int i = 0; i < length; i++) {
-      sum += block[i];
-      squares += block[i] * block[i];
-      weightedSquares += weighted[i] * weighted[i];
-    }
+    sum += Sums.of(block, 0, length);
+    squares += Sums.ofSquares(block, 0, length);
+    weightedSquares += Sums.ofSquares(weighted, 0, length);
     clips.add(block, length);
     count += length;
   }
 
-  private void addOctaves(double[] block, int length) {
-    bank.add(block, length, (octave, band, count) -> octaveLevels.get(octave).add(band, count));
+  private void followBands(BlockSpectrum block) {
+    envelope.add(block, (band, steps, n) -> octaveLevels.get(band).add(steps, n));
   }
 
   private NoiseReport report() {
     spectrum.finish();
+    fresh.forEach(this::followBands);
     boolean enough = count / sampleRateHz >= SHORTEST_SECONDS;
     LevelHistogram a = aLevel.histogram();
-    List<NoiseReport.BandLevel> octaves = new ArrayList<>();
-    for (int i = 0; i < bank.bands().size(); i++) {
-      Band band = bank.bands().get(i);
+    List<NoiseReport.BandLevel> octaveReports = new ArrayList<>();
+    for (int i = 0; i < octaves.size(); i++) {
+      Band band = octaves.get(i);
       OptionalDouble l90 =
           enough ? octaveLevels.get(i).histogram().exceeded(0.9) : OptionalDouble.empty();
-      octaves.add(
+      octaveReports.add(
           new NoiseReport.BandLevel(
               band.nominalHz(), level(spectrum.meanSquare(band), enough), l90));
     }
@@ -154,7 +161,7 @@ public final class NoiseMeter {
         enough ? a.exceeded(0.1) : OptionalDouble.empty(),
         enough ? a.exceeded(0.5) : OptionalDouble.empty(),
         enough ? a.exceeded(0.9) : OptionalDouble.empty(),
-        octaves,
+        octaveReports,
         thirds,
         mean,
         clips.samples(),

@@ -7,6 +7,7 @@ import java.util.function.Consumer;
 import nullroom.core.acoustics.Decibels;
 import nullroom.core.signal.Band;
 import nullroom.core.signal.FilterBank;
+import nullroom.core.signal.Sums;
 import nullroom.core.signal.Weighting;
 
 /** Turns a stream that may run all night into levels of each second. Not thread-safe. */
@@ -78,7 +79,7 @@ public final class SecondMeter {
     }
     System.arraycopy(block, from, part, 0, length);
     aFilter.filter(part, weighted, length);
-    aSquares += squares(weighted, length);
+    aSquares += Sums.ofSquares(weighted, 0, length);
     int step = (int) (sampleRateHz / 100); // FAST is looked at every 10 ms
     for (int at = 0; at < length; at += step) {
       int here = Math.min(step, length - at);
@@ -86,28 +87,18 @@ public final class SecondMeter {
       fastMost = Math.max(fastMost, fast.meanSquare());
     }
     cFilter.filter(part, weighted, length);
-    cSquares += squares(weighted, length);
-    squares += squares(part, length);
-    for (int i = 0; i < length; i++) {
-      sum += part[i];
-      peak = Math.max(peak, Math.abs(part[i]));
-    }
+    cSquares += Sums.ofSquares(weighted, 0, length);
+    squares += Sums.ofSquares(part, 0, length);
+    sum += Sums.of(part, 0, length);
+    peak = Math.max(peak, Sums.peak(part, 0, length));
     clips.add(part, length);
     bank.add(
         part,
         length,
         (band, filtered, n) -> {
-          octaveSquares[band] += squares(filtered, n);
+          octaveSquares[band] += Sums.ofSquares(filtered, 0, n);
           octaveCounts[band] += n;
         });
-  }
-
-  private static double squares(double[] x, int count) {
-    double sum = 0;
-    for (int i = 0; i < count; i++) {
-      sum += x[i] * x[i];
-    }
-    return sum;
   }
 
   private SecondLevels levels() {

@@ -9,8 +9,6 @@ import java.util.Arrays;
  * thread-safe; one instance per stream.
  */
 public final class Biquads {
-  private static final int AT_ONCE = 4;
-
   /** Rows of b1/b0, b2/b0, a1, a2: the b0 of all sections is one factor in front. */
   private final double[][] sections;
 
@@ -19,6 +17,9 @@ public final class Biquads {
   /** Whether every section has the numerator 1 - z^-2, as in a band-pass. */
   private final boolean resonators;
 
+  /** Sections that one loop works on. */
+  private final int atOnce;
+
   private final double[] s1;
   private final double[] s2;
 
@@ -26,7 +27,10 @@ public final class Biquads {
    * @param rows one row of b0, b1, b2, a1, a2 a section, with a0 = 1 and b0 other than 0
    */
   Biquads(double[][] rows) {
-    sections = new double[Math.ceilDiv(rows.length, AT_ONCE) * AT_ONCE][4]; // the rest pass through
+    resonators =
+        Arrays.stream(rows).allMatch(r -> r[1] == 0 && r[2] == -r[0]) && rows.length % 4 == 0;
+    atOnce = resonators ? 4 : 3;
+    sections = new double[Math.ceilDiv(rows.length, atOnce) * atOnce][4]; // the rest pass through
     double product = 1;
     for (int i = 0; i < rows.length; i++) {
       double[] r = rows[i];
@@ -34,7 +38,6 @@ public final class Biquads {
       product *= r[0];
     }
     gain = product;
-    resonators = Arrays.stream(sections).allMatch(s -> s[0] == 0 && s[1] == -1);
     s1 = new double[sections.length];
     s2 = new double[sections.length];
   }
@@ -49,11 +52,11 @@ public final class Biquads {
   public void filter(double[] input, double[] output, int count) {
     double[] from = input;
     double scale = gain;
-    for (int k = 0; k < sections.length; k += AT_ONCE) {
+    for (int k = 0; k < sections.length; k += atOnce) {
       if (resonators) {
         fourResonators(k, scale, from, output, count);
       } else {
-        four(k, scale, from, output, count);
+        three(k, scale, from, output, count);
       }
       from = output;
       scale = 1;
@@ -64,12 +67,11 @@ public final class Biquads {
     }
   }
 
-  /** A section waits for its own last result; three others in the same loop fill that wait. */
-  private void four(int k, double scale, double[] from, double[] to, int count) {
+  /** A section waits for its own last result; two others in the same loop fill that wait. */
+  private void three(int k, double scale, double[] from, double[] to, int count) {
     double[] c = sections[k];
     double[] d = sections[k + 1];
     double[] e = sections[k + 2];
-    double[] f = sections[k + 3];
     double c1 = c[0];
     double c2 = c[1];
     double c3 = c[2];
@@ -82,18 +84,12 @@ public final class Biquads {
     double e2 = e[1];
     double e3 = e[2];
     double e4 = e[3];
-    double f1 = f[0];
-    double f2 = f[1];
-    double f3 = f[2];
-    double f4 = f[3];
     double cu = s1[k];
     double cv = s2[k];
     double du = s1[k + 1];
     double dv = s2[k + 1];
     double eu = s1[k + 2];
     double ev = s2[k + 2];
-    double fu = s1[k + 3];
-    double fv = s2[k + 3];
     for (int i = 0; i < count; i++) {
       double x = scale * from[i];
       double y = x + cu;
@@ -105,10 +101,7 @@ public final class Biquads {
       x = z + eu;
       eu = madd(-e3, x, madd(e1, z, ev));
       ev = madd(-e4, x, e2 * z);
-      y = x + fu;
-      fu = madd(-f3, y, madd(f1, x, fv));
-      fv = madd(-f4, y, f2 * x);
-      to[i] = y;
+      to[i] = x;
     }
     s1[k] = cu;
     s2[k] = cv;
@@ -116,11 +109,9 @@ public final class Biquads {
     s2[k + 1] = dv;
     s1[k + 2] = eu;
     s2[k + 2] = ev;
-    s1[k + 3] = fu;
-    s2[k + 3] = fv;
   }
 
-  /** As {@link #four} with two thirds of the arithmetic; the states are kept negated. */
+  /** As {@link #three} with two thirds of the arithmetic; the states are kept negated. */
   private void fourResonators(int k, double scale, double[] from, double[] to, int count) {
     double c1 = sections[k][2];
     double c2 = sections[k][3];

@@ -1,6 +1,8 @@
 package nullroom.core.signal;
 
 import java.util.Arrays;
+import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Energy spectrum of a stream of any length, in memory that does not grow.
@@ -35,14 +37,15 @@ public final class SpectrumMeter {
 
   private final Fft fft;
   private final double sampleRateHz;
-  private final double[] window;
+  private final double[] rise;
   private final double windowWeight;
-  private final double[] ring;
-  private final double[] work;
+  private final double[] block;
+  private final double[] overlap;
   private final double[] energy;
   private final double[] hann;
-  private final double[] now;
   private final double hannWeight;
+  private final int step;
+  private final @Nullable Consumer<BlockSpectrum> spectra;
   private final double[] recent = new double[RECENT_BLOCKS];
   private long seen;
   private int blocks;
@@ -53,88 +56,100 @@ public final class SpectrumMeter {
 
   /** A meter for one channel at the given rate. */
   public SpectrumMeter(double sampleRateHz) {
+    this(sampleRateHz, null);
+  }
+
+  /**
+   * A meter for one channel that hands on what it computes.
+   *
+   * @param spectra receives the spectrum of each block; null where nobody wants them
+   */
+  public SpectrumMeter(double sampleRateHz, @Nullable Consumer<BlockSpectrum> spectra) {
+    this.spectra = spectra;
     this.sampleRateHz = sampleRateHz;
     fft = new Fft(Fft.sizeFor((long) (sampleRateHz * BLOCK_SECONDS)));
     fade = fft.size() / FADES;
-    window = window(fft.size(), fade);
-    windowWeight = weight(window);
-    ring = new double[fft.size()];
-    work = new double[fft.size()];
+    rise = rise(fade);
+    windowWeight = weight(fft.size(), rise);
+    block = new double[fft.size()];
+    overlap = new double[fade];
     energy = new double[fft.size() / 2 + 1];
     hann = new double[energy.length];
-    now = new double[energy.length];
     double sum = 0;
-    for (int i = 0; i < window.length; i++) {
-      double w = window[i] * (0.5 - 0.5 * Math.cos(2 * Math.PI * i / window.length));
+    for (int i = 0; i < fft.size(); i++) {
+      int fromEnd = Math.min(i, fft.size() - 1 - i);
+      double w = fromEnd < fade ? rise[fromEnd] : 1;
+      w *= 0.5 - 0.5 * Math.cos(2 * Math.PI * i / fft.size());
       sum += w * w;
     }
     hannWeight = sum;
+    step = fft.size() / BlockSpectrum.STEPS;
   }
 
-  /** Flat between fades whose squares add up to 1 with their mirror image (known from Vorbis). */
-  private static double[] window(int n, int fade) {
-    double[] window = new double[n];
-    Arrays.fill(window, 1);
+  /** Samples of a block. */
+  public int blockSize() {
+    return fft.size();
+  }
+
+  /** A fade whose squares add up to 1 with those of its mirror image (known from Vorbis). */
+  private static double[] rise(int fade) {
+    double[] rise = new double[fade];
     for (int i = 0; i < fade; i++) {
-      double rise = Math.sin(Math.PI / 2 * (i + 0.5) / fade);
-      window[i] = Math.sin(Math.PI / 2 * rise * rise);
-      window[n - 1 - i] = window[i];
+      double sine = Math.sin(Math.PI / 2 * (i + 0.5) / fade);
+      rise[i] = Math.sin(Math.PI / 2 * sine * sine);
     }
-    return window;
+    return rise;
   }
 
-  private static double weight(double[] window) {
-    return Arrays.stream(window).map(w -> w * w).sum();
+  /** The sum of the squares of a window with two such fades. */
+  private static double weight(int length, double[] rise) {
+    return length - 2 * rise.length + 2 * Arrays.stream(rise).map(w -> w * w).sum();
   }
 
-  /** The sum of the first samples; four sums side by side do not wait for each other. */
-  private static double sum(double[] x, int count) {
-    double a = 0;
-    double b = 0;
-    double c = 0;
-    double d = 0;
-    int i = 0;
-    for (; i + 4 <= count; i += 4) {
-      a += x[i];
-      b += x[i + 1];
-      c += x[i + 2];
-      d += x[i + 3];
-    }
-    for (; i < count; i++) {
-      a += x[i];
-    }
-    return a + b + (c + d);
-  }
-
-  /** Takes the next samples; {@code block} is not modified. */
-  public void add(double[] block, int length) {
+  /** Takes the next samples; {@code samples} is not modified. */
+  public void add(double[] samples, int length) {
     int at = 0;
     while (at < length) {
-      int n = Math.min(length - at, ring.length - filled);
-      System.arraycopy(block, at, ring, filled, n);
+      int n = Math.min(length - at, block.length - filled);
+      System.arraycopy(samples, at, block, filled, n);
       filled += n;
       at += n;
-      if (filled == ring.length) {
-        transform(window, windowWeight);
-        System.arraycopy(ring, ring.length - fade, ring, 0, fade);
+      if (filled == block.length) {
+        System.arraycopy(block, block.length - fade, overlap, 0, fade);
+        transform(rise, windowWeight, (block.length - fade) / step);
+        addHann();
+        System.arraycopy(overlap, 0, block, 0, fade);
         filled = fade;
       }
     }
   }
 
-  /** Adds the energy of the first samples of the ring under a window of their length. */
-  private void transform(double[] under, double weight) {
-    double mean = sum(ring, under.length) / under.length;
-    for (int i = 0; i < under.length; i++) {
-      work[i] = (ring[i] - mean) * under[i];
+  /** Adds the energy of what the block holds, under a window of that length; it is used up. */
+  private void transform(double[] fades, double weight, int stepsDone) {
+    double mean = Sums.of(block, 0, filled) / filled;
+    for (int i = 0; i < filled; i++) {
+      block[i] -= mean;
+    }
+    for (int i = 0; i < fades.length; i++) {
+      block[i] *= fades[i];
+      block[filled - 1 - i] *= fades[i];
     }
     weights += weight;
-    Arrays.fill(work, under.length, work.length, 0);
-    fft.forward(work);
-    fft.addEnergy(work, energy);
-    if (under == window) {
-      addHann();
+    Arrays.fill(block, filled, block.length, 0);
+    fft.forward(block);
+    fft.addEnergy(block, energy);
+    if (spectra != null) {
+      spectra.accept(new BlockSpectrum(block.clone(), squaresAtSteps(fades), stepsDone));
     }
+  }
+
+  private double[] squaresAtSteps(double[] fades) {
+    double[] squares = new double[BlockSpectrum.STEPS];
+    for (int at = 0, m = 0; at < filled; at += step, m++) {
+      int fromEnd = Math.min(at, filled - 1 - at);
+      squares[m] = fromEnd < fades.length ? fades[fromEnd] * fades[fromEnd] : 1;
+    }
+    return squares;
   }
 
   /**
@@ -142,14 +157,15 @@ public final class SpectrumMeter {
    * which something broke in is left out: its noise would hide a hum.
    */
   private void addHann() {
-    double scale = 2.0 / fft.size();
     int voice = (int) (BROKEN_IN_FROM_HZ / binHz());
+    double scale = 2.0 / fft.size();
     double loud = 0;
     for (int k = 2; k < hann.length - 2; k++) {
-      double re = work[2 * k] / 2 - (work[2 * k - 2] + work[2 * k + 2]) / 4;
-      double im = work[2 * k + 1] / 2 - (work[2 * k - 1] + work[2 * k + 3]) / 4;
-      now[k] = (re * re + im * im) * scale;
-      loud += k < voice ? 0 : now[k];
+      double re = block[2 * k] / 2 - (block[2 * k - 2] + block[2 * k + 2]) / 4;
+      double im = block[2 * k + 1] / 2 - (block[2 * k - 1] + block[2 * k + 3]) / 4;
+      double power = (re * re + im * im) * scale;
+      block[k - 2] = power; // over bins that are done with
+      loud += k < voice ? 0 : power;
     }
     recent[(int) (seen++ % recent.length)] = loud;
     if (loud > BROKEN_IN * medianOfRecent()) {
@@ -157,7 +173,7 @@ public final class SpectrumMeter {
     }
     blocks++;
     for (int k = 2; k < hann.length - 2; k++) {
-      hann[k] += now[k];
+      hann[k] += block[k - 2];
     }
   }
 
@@ -191,8 +207,8 @@ public final class SpectrumMeter {
     }
     finished = true;
     if (filled > 0 && (weights == 0 || filled > fade)) {
-      double[] last = window(filled, Math.min(fade, filled / 2));
-      transform(last, weight(last));
+      double[] fades = rise(Math.min(fade, filled / 2));
+      transform(fades, weight(filled, fades), Math.ceilDiv(filled, step));
     }
   }
 

@@ -1,5 +1,9 @@
 package nullroom.io.audio;
 
+import java.lang.invoke.MethodHandles;
+import java.lang.invoke.VarHandle;
+import java.nio.ByteOrder;
+
 /**
  * How samples are stored.
  *
@@ -11,6 +15,9 @@ package nullroom.io.audio;
  */
 record SampleFormat(
     double sampleRateHz, int channels, int containerBits, int validBits, Kind kind) {
+  private static final VarHandle SHORTS =
+      MethodHandles.byteArrayViewVarHandle(short[].class, ByteOrder.LITTLE_ENDIAN);
+
   enum Kind {
     UNSIGNED,
     SIGNED_LITTLE,
@@ -64,7 +71,7 @@ record SampleFormat(
       double[] row = block[c];
       int at = 2 * c;
       for (int i = 0; i < frames; i++, at += 2 * channels) {
-        row[i] = (short) ((bytes[at] & 0xff) | bytes[at + 1] << 8) * 0x1p-15;
+        row[i] = (short) SHORTS.get(bytes, at) * 0x1p-15;
       }
     }
   }

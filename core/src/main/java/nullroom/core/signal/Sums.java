@@ -1,0 +1,58 @@
+package nullroom.core.signal;
+
+/** Sums over parts of a stream; four of them side by side do not wait for each other. */
+public final class Sums {
+  private Sums() {}
+
+  /** The sum of {@code count} samples from {@code from}. */
+  public static double of(double[] x, int from, int count) {
+    double a = 0;
+    double b = 0;
+    double c = 0;
+    double d = 0;
+    int i = from;
+    int end = from + count;
+    for (; i + 4 <= end; i += 4) {
+      a += x[i];
+      b += x[i + 1];
+      c += x[i + 2];
+      d += x[i + 3];
+    }
+    for (; i < end; i++) {
+      a += x[i];
+    }
+    return a + b + (c + d);
+  }
+
+  /** The sum of the squares of {@code count} samples from {@code from}. */
+  public static double ofSquares(double[] x, int from, int count) {
+    double a = 0;
+    double b = 0;
+    double c = 0;
+    double d = 0;
+    int i = from;
+    int end = from + count;
+    for (; i + 4 <= end; i += 4) {
+      a += x[i] * x[i];
+      b += x[i + 1] * x[i + 1];
+      c += x[i + 2] * x[i + 2];
+      d += x[i + 3] * x[i + 3];
+    }
+    for (; i < end; i++) {
+      a += x[i] * x[i];
+    }
+    return a + b + (c + d);
+  }
+
+  /** The largest size of {@code count} samples from {@code from}; 0 of none. */
+  public static double peak(double[] x, int from, int count) {
+    double largest = 0;
+    for (int i = from; i < from + count; i++) {
+      double size = Math.abs(x[i]);
+      if (size > largest) { // quicker than Math.max, which has to mind NaN
+        largest = size;
+      }
+    }
+    return largest;
+  }
+}
