@@ -20,6 +20,7 @@ import picocli.CommandLine.Option;
       OpenCommand.class,
       TourCommand.class,
       MeasureCommand.class,
+      SweepCommand.class,
       SimulateCommand.class,
       PredictCommand.class,
       CheckCommand.class

@@ -1,17 +1,23 @@
 package nullroom.app.cli;
 
+import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.DecayAnalysis;
 import nullroom.core.measure.DecayReport;
+import nullroom.core.measure.Excitation;
 import nullroom.core.signal.Band;
 import nullroom.core.signal.Samples;
+import nullroom.core.signal.Sweep;
 import nullroom.io.audio.SoundFile;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -19,14 +25,17 @@ import picocli.CommandLine.Option;
 @Command(
     name = "decay",
     mixinStandardHelpOptions = true,
-    description = "reverberation from claps, pops or an impulse response")
+    description = "reverberation from claps or pops, a swept sine, or switched-off noise")
 final class MeasureDecayCommand implements Callable<Integer> {
+  /** Metres a second at 20 degrees, by which delays are told as lengths. */
+  private static final double SPEED_OF_SOUND = 343;
+
   @Mixin MeasureCommand.OneFile input = new MeasureCommand.OneFile();
 
   @Option(
       names = "--excitation",
       defaultValue = "auto",
-      description = "auto or impulse; sweep and noise come later")
+      description = "auto, impulse, sweep or noise; default ${DEFAULT-VALUE}")
   String excitation = "auto";
 
   @Option(
@@ -35,21 +44,25 @@ final class MeasureDecayCommand implements Callable<Integer> {
       description = "octave or third, default ${DEFAULT-VALUE}")
   String bands = "octave";
 
+  @Option(names = "--sweep-from", description = "hertz at the sweep's start, default 20")
+  @Nullable Double from;
+
+  @Option(names = "--sweep-to", description = "hertz at the sweep's end, default 20000")
+  @Nullable Double to;
+
+  @Option(names = "--sweep-seconds", description = "length of the sweep, default 10")
+  @Nullable Double seconds;
+
+  @Option(
+      names = "--reference",
+      paramLabel = "FILE",
+      description = "the signal that was played; implies a sweep")
+  @Nullable Path reference;
+
   @Override
   public Integer call() {
-    if (!excitation.equals("auto") && !excitation.equals("impulse")) {
-      throw new Trouble.BadField(
-          "--excitation",
-          "this version measures claps, pops and impulse responses: auto or impulse");
-    }
     if (!bands.equals("octave") && !bands.equals("third")) {
       throw new Trouble.BadField("--bands", "must be octave or third, not " + bands);
-    }
-    Samples sound;
-    List<String> warnings;
-    try (SoundFile file = SoundFile.open(input.file)) {
-      sound = file.channel(input.channel);
-      warnings = new ArrayList<>(file.warnings());
     }
     List<Band> wanted =
         bands.equals("octave")
@@ -57,7 +70,29 @@ final class MeasureDecayCommand implements Callable<Integer> {
             : Band.THIRDS.stream()
                 .filter(b -> b.nominalHz() >= 50 && b.nominalHz() <= 10_000)
                 .toList();
-    DecayReport report = DecayAnalysis.ofImpulses(sound, wanted);
+    Optional<Excitation> asked = asked();
+    Optional<Sweep> sweep =
+        from == null && to == null && seconds == null
+            ? Optional.empty()
+            : Optional.of(SweepCommand.sweep(from, to, seconds, "--sweep-"));
+    Samples sound;
+    List<String> warnings;
+    try (SoundFile file = SoundFile.open(input.file)) {
+      input.checkChannel(input.file, file);
+      sound = file.channel(input.channel);
+      warnings = new ArrayList<>(file.warnings());
+      if (file.channels() > 1 && Arrays.stream(sound.toArray()).allMatch(v -> v == 0)) {
+        warnings.add(
+            "Channel "
+                + input.channel
+                + " of "
+                + file.channels()
+                + " is silent; another may hold the sound: choose it with --channel.");
+      }
+    }
+    Optional<Samples> played = Optional.ofNullable(reference).map(f -> SoundFile.readChannel(f, 0));
+    DecayReport report =
+        DecayAnalysis.analyse(sound, new DecayAnalysis.Request(asked, sweep, played, wanted));
     warnings.addAll(report.warnings());
     if (input.json) {
       json(report, warnings).print();
@@ -68,26 +103,64 @@ final class MeasureDecayCommand implements Callable<Integer> {
     return 0;
   }
 
+  private Optional<Excitation> asked() {
+    if (reference != null && !excitation.equals("auto") && !excitation.equals("sweep")) {
+      throw new Trouble.BadField(
+          "--reference", "goes with a sweep, not with --excitation " + excitation);
+    }
+    if (reference != null || from != null || to != null || seconds != null) {
+      return Optional.of(Excitation.SWEEP);
+    }
+    return switch (excitation) {
+      case "auto" -> Optional.empty();
+      case "impulse" -> Optional.of(Excitation.IMPULSE);
+      case "sweep" -> Optional.of(Excitation.SWEEP);
+      case "noise" -> Optional.of(Excitation.NOISE);
+      default ->
+          throw new Trouble.BadField(
+              "--excitation", "must be auto, impulse, sweep or noise, not " + excitation);
+    };
+  }
+
   private static JsonOut json(DecayReport r, List<String> warnings) {
     JsonOut out = new JsonOut();
-    out.text("excitation", r.takes() > 0 ? "impulse" : null);
+    out.text("excitation", r.excitation().map(MeasureDecayCommand::name).orElse(null));
     out.put("sampleRateHz", r.sampleRateHz());
     out.put("directArrivalSeconds", r.directArrivalSeconds());
     out.array("bands", r.bands().stream().map(MeasureDecayCommand::band).toList());
     out.put("tMidSeconds", r.tMidSeconds());
     out.text("tMidFrom", r.tMidSeconds().isPresent() ? "t20" : null);
     out.put("tVoiceSeconds", r.tVoiceSeconds());
-    out.absent("sti");
+    out.put("sti", r.speechTransmission());
     out.put("directToReverberantDb", r.directToReverberantDb());
-    out.absent("reflections");
-    out.absent("flutter");
-    out.absent("harmonicDistortionPercent");
-    out.put("takes", r.takes());
-    List<String> all = new ArrayList<>(warnings);
-    all.add(
-        "Speech transmission (sti), reflections, flutter and harmonicDistortionPercent are not evaluated by this version.");
-    out.texts("warnings", all);
+    out.array(
+        "reflections",
+        r.reflections().stream()
+            .map(one -> {
+              JsonOut each = new JsonOut();
+              each.put("delaySeconds", one.delaySeconds());
+              each.put("extraPathMetres", one.extraPathMetres(SPEED_OF_SOUND));
+              each.put("levelDb", one.levelDb());
+              return each;
+            })
+            .toList());
+    if (r.flutter().isPresent()) {
+      JsonOut flutter = out.object("flutter");
+      double period = r.flutter().get().periodSeconds();
+      flutter.put("periodSeconds", period);
+      flutter.put("pathMetres", period * SPEED_OF_SOUND);
+      flutter.put("strengthDb", r.flutter().get().strengthDb());
+    } else {
+      out.absent("flutter");
+    }
+    out.put("harmonicDistortionPercent", r.harmonicDistortionPercent());
+    out.put("takes", (long) r.takes());
+    out.texts("warnings", warnings);
     return out;
+  }
+
+  private static String name(Excitation excitation) {
+    return excitation.name().toLowerCase(Locale.ROOT);
   }
 
   private static JsonOut band(DecayReport.BandDecay b) {
@@ -107,7 +180,11 @@ final class MeasureDecayCommand implements Callable<Integer> {
   }
 
   private static void print(DecayReport r) {
-    System.out.printf(Locale.ROOT, "%d impulse(s)%n", r.takes());
+    System.out.printf(
+        Locale.ROOT,
+        "%s, %d averaged%n",
+        r.excitation().map(MeasureDecayCommand::name).orElse("nothing found"),
+        r.takes());
     System.out.println("  band     EDT     T20     T30     C50     INR");
     for (DecayReport.BandDecay b : r.bands()) {
       System.out.printf(
@@ -120,9 +197,30 @@ final class MeasureDecayCommand implements Callable<Integer> {
           cell(b.c50Db(), 1),
           cell(b.inrDb(), 0));
     }
-    r.tMidSeconds()
-        .ifPresent(
-            t -> System.out.printf(Locale.ROOT, "mid-frequency reverberation time %.2f s%n", t));
+    say("mid-frequency reverberation time %.2f s%n", r.tMidSeconds());
+    say("speech transmission index %.2f%n", r.speechTransmission());
+    say("direct to reverberant %.1f dB%n", r.directToReverberantDb());
+    say("harmonic distortion %.2f %%%n", r.harmonicDistortionPercent());
+    for (DecayReport.Reflection one : r.reflections()) {
+      System.out.printf(
+          Locale.ROOT,
+          "reflection after %4.1f ms (%.2f m longer) at %.1f dB%n",
+          1000 * one.delaySeconds(),
+          one.extraPathMetres(SPEED_OF_SOUND),
+          one.levelDb());
+    }
+    r.flutter()
+        .ifPresent(f ->
+            System.out.printf(
+                Locale.ROOT,
+                "flutter echo every %.1f ms (a path of %.2f m), %.0f dB strong%n",
+                1000 * f.periodSeconds(),
+                f.periodSeconds() * SPEED_OF_SOUND,
+                f.strengthDb()));
+  }
+
+  private static void say(String format, OptionalDouble figure) {
+    figure.ifPresent(v -> System.out.printf(Locale.ROOT, format, v));
   }
 
   private static String cell(OptionalDouble figure, int digits) {

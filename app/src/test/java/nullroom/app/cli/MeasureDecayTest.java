@@ -138,17 +138,22 @@ class MeasureDecayTest {
   }
 
   @Test
-  void whatThisVersionCannotDoIsSaid() {
+  void optionsThatDoNotFitAreRefused() {
     Path file = claps(0.4, 1);
-    Run.of("measure", "decay", file, "--excitation", "sweep").isRefusedWith("--excitation");
+    Run.of("measure", "decay", file, "--excitation", "drum").isRefusedWith("--excitation");
+    Run.of("measure", "decay", file, "--sweep-from", "0").isRefusedWith("--sweep-from");
+    Run.of("measure", "decay", file, "--sweep-to", "30").isRefusedWith("--sweep-to");
+    Run.of("measure", "decay", file, "--sweep-seconds", "0").isRefusedWith("--sweep-seconds");
+    Run.of("measure", "decay", file, "--excitation", "noise", "--reference", file)
+        .isRefusedWith("--reference");
+    Run.of("measure", "decay", file, "--channel", "3").isRefusedWith("there is no 3");
     Run.of("measure", "decay", file, "--bands", "fifth").isRefusedWith("octave or third");
-    Run.of("measure", "decay", file, "--channel", "3").isRefusedWith("no channel 3");
   }
 
   @Test
   void speaksToPeopleWithoutJson() {
     Run run = Run.of("measure", "decay", claps(0.5, 2));
     assertThat(run.code()).isZero();
-    assertThat(run.out()).contains("2 impulse(s)", "T20", "mid-frequency reverberation time");
+    assertThat(run.out()).contains("impulse, 2 averaged", "speech transmission index", "T20", "mid-frequency reverberation time");
   }
 }

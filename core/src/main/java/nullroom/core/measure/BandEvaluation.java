@@ -39,19 +39,25 @@ final class BandEvaluation {
   private final Band band;
   private final double rate;
   private final List<double[]> takes;
+  private final List<ZeroPhase> spectra;
   private final int lead;
 
-  BandEvaluation(Band band, double sampleRateHz, List<double[]> takes, int lead) {
+  /**
+   * @param spectra of the takes, in their order
+   */
+  BandEvaluation(
+      Band band, double sampleRateHz, List<double[]> takes, List<ZeroPhase> spectra, int lead) {
     this.band = band;
     this.rate = sampleRateHz;
     this.takes = takes;
+    this.spectra = spectra;
     this.lead = lead;
   }
 
   DecayReport.BandDecay evaluate() {
     double[] energy = new double[takes.getFirst().length];
     for (double[] take : takes) {
-      double[] y = backwards(take);
+      double[] y = backwards(take, band, rate);
       for (int i = 0; i < y.length; i++) {
         energy[i] += y[i] * y[i];
       }
@@ -82,7 +88,8 @@ final class BandEvaluation {
         thin(curve));
   }
 
-  private double[] backwards(double[] take) {
+  /** The take filtered from its end to its start. */
+  static double[] backwards(double[] take, Band band, double rate) {
     double[] y = new double[take.length];
     for (int i = 0; i < y.length; i++) {
       y[i] = take[take.length - 1 - i];
@@ -170,8 +177,8 @@ final class BandEvaluation {
     double[] early = new double[2];
     double[] late = new double[2];
     double levels = noiseShare(tail);
-    for (double[] take : takes) {
-      double[] y = zeroPhase(take, wide, 3);
+    for (ZeroPhase take : spectra) {
+      double[] y = take.through(wide, 3);
       for (int c = 0; c < cuts.length; c++) {
         int cut = Math.min(end, lead + (int) Math.round(cuts[c] * rate));
         early[c] += bandEnergy(y, 0, cut) - levels * cut;
@@ -205,27 +212,12 @@ final class BandEvaluation {
     return sum;
   }
 
-  private double[] zeroPhase(double[] take, Band shape, int order) {
-    Fft fft = new Fft(Fft.sizeFor(take.length + (long) (0.2 * rate)));
-    double[] block = Arrays.copyOf(take, fft.size());
-    fft.forward(block);
-    block[0] = 0;
-    block[1] = 0;
-    for (int k = 1; k < fft.size() / 2; k++) {
-      double gain = Math.sqrt(shape.powerResponse(k * rate / fft.size(), order));
-      block[2 * k] *= gain;
-      block[2 * k + 1] *= gain;
-    }
-    fft.inverse(block);
-    return Arrays.copyOf(block, take.length);
-  }
-
   private double centreTime(Lundeby tail) {
     double moment = 0;
     double sum = 0;
     double noise = noiseShare(tail);
-    for (double[] take : takes) {
-      double[] y = zeroPhase(take, band, ORDER);
+    for (ZeroPhase take : spectra) {
+      double[] y = take.through(band, ORDER);
       for (int i = 0; i < lead + tail.crossing(); i++) {
         double e = y[i] * y[i] - noise;
         moment += (i - lead) / rate * e;

@@ -4,14 +4,18 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.core.acoustics.Decibels;
 import nullroom.core.signal.Band;
+import nullroom.core.signal.Resampler;
 import nullroom.core.signal.Samples;
+import nullroom.core.signal.Sweep;
+import nullroom.core.signal.SweepTrace;
 
 /**
- * Reverberation from claps, pops or a measured impulse response: finds the impulses, evaluates each
- * band, averages over the impulses by adding energies.
+ * Reverberation from claps or pops, a swept sine, or switched-off noise: finds them, evaluates each
+ * band, averages.
  *
  * <p>Source: ISO 3382-1:2009, ISO 3382-2:2008 (evaluation ranges, 5.3; impulse to noise ratios of
  * 35 and 45 dB for T20 and T30, time-reversed filtering with B T > 4, 7.3).
@@ -23,194 +27,218 @@ public final class DecayAnalysis {
   static final double INR_T20_DB = 35;
   static final double INR_T30_DB = 45;
 
-  /** No home room rings longer than this lets see. */
-  private static final double LONGEST_SECONDS = 12;
-
-  /** Sound before an impulse that may hold its direct sound's filtered energy. */
-  private static final double LEAD_SECONDS = 0.08;
-
-  /** What is left free before the next impulse. */
-  private static final double GUARD_SECONDS = 0.03;
-
   private static final double DIRECT_SECONDS = 0.0025;
 
-  /** Broadband rise of an impulse over what follows; under it, it was no impulse. */
-  private static final double LEAST_RANGE_DB = 10;
+  /** How well a sweep's length is known from its rise. */
+  private static final double SAME_LENGTH = 0.006;
 
   private DecayAnalysis() {}
 
   /**
-   * Evaluates a recording of one or more impulses.
+   * What to look for.
    *
-   * @param sound one channel
-   * @param wanted bands to evaluate; those that the sampling rate cannot carry are left out
+   * @param excitation empty to tell from the recording
+   * @param sweep law of the sweep that was played; where empty, the usual range and a length that
+   *     fits the recording
+   * @param reference the signal that was played, where it is not to be made from the law
+   * @param bands to evaluate; those that the sampling rate cannot carry are left out
    */
-  public static DecayReport ofImpulses(Samples sound, List<Band> wanted) {
-    List<Band> bands = Band.within(wanted, sound.sampleRateHz());
-    double[] x = sound.toArray();
-    double mean = Arrays.stream(x).average().orElse(0);
-    for (int i = 0; i < x.length; i++) {
-      x[i] -= mean;
+  public record Request(
+      Optional<Excitation> excitation,
+      Optional<Sweep> sweep,
+      Optional<Samples> reference,
+      List<Band> bands) {
+    /** Whatever the recording holds; a sweep is the usual one. */
+    public static Request any(List<Band> bands) {
+      return new Request(Optional.empty(), Optional.empty(), Optional.empty(), bands);
     }
+  }
+
+  /** Evaluates a recording of one or more impulses. */
+  public static DecayReport ofImpulses(Samples sound, List<Band> bands) {
+    return analyse(
+        sound,
+        new Request(Optional.of(Excitation.IMPULSE), Optional.empty(), Optional.empty(), bands));
+  }
+
+  /** Evaluates one channel. */
+  public static DecayReport analyse(Samples sound, Request request) {
+    List<Band> bands = Band.within(request.bands(), sound.sampleRateHz());
+    double[] x = sound.toArray();
     if (sound.seconds() < NoiseMeter.SHORTEST_SECONDS) {
       return nothing(
           sound,
           bands,
           "The sound is shorter than 0.4 s; record each clap with a second of silence after it.");
     }
-    if (Arrays.stream(sound.toArray()).allMatch(v -> v == 0)) {
+    if (Arrays.stream(x).allMatch(v -> v == 0)) {
       return nothing(sound, bands, "The file holds digital silence; is the microphone muted?");
     }
-    List<Integer> onsets = Onsets.find(x, sound.sampleRateHz());
-    List<double[]> takes = cut(x, onsets, sound.sampleRateHz());
-    if (takes.isEmpty()) {
-      return nothing(
-          sound,
-          bands,
-          "No clap or other sudden sound stands out; clap once, sharply, and wait two seconds in silence.");
+    double mean = Arrays.stream(x).average().orElse(0);
+    for (int i = 0; i < x.length; i++) {
+      x[i] -= mean;
     }
-    return evaluate(sound, bands, onsets, takes);
+    double rate = sound.sampleRateHz();
+    Excitation excitation = request.excitation().orElseGet(() -> tell(x, rate));
+    Takes takes =
+        switch (excitation) {
+          case IMPULSE -> ImpulseTakes.find(x, rate);
+          case NOISE -> NoiseTakes.find(x, rate);
+          case SWEEP -> sweeps(x, rate, request);
+        };
+    return takes.responses().isEmpty()
+        ? nothing(sound, bands, takes.warnings().getFirst())
+        : evaluate(excitation, rate, bands, takes, clipping(sound));
+  }
+
+  private static Excitation tell(double[] x, double rate) {
+    if (SweepTrace.of(x, rate).isPresent()) {
+      return Excitation.SWEEP;
+    }
+    return NoiseTakes.find(x, rate).responses().isEmpty() ? Excitation.IMPULSE : Excitation.NOISE;
+  }
+
+  private static Takes sweeps(double[] x, double rate, Request request) {
+    if (request.reference().isPresent()) {
+      Samples played = Resampler.to(request.reference().get(), rate);
+      Optional<SweepTrace> law = SweepTrace.of(played.toArray(), rate);
+      Sweep sweep =
+          law.map(t ->
+                  new Sweep(
+                      t.lowHz(), t.highHz(), t.secondsPerE() * Math.log(t.highHz() / t.lowHz())))
+              .orElse(Sweep.USUAL);
+      return new SweepTakes(played.toArray(), sweep, rate).find(x);
+    }
+    Sweep sweep = request.sweep().orElseGet(() -> likeTheUsual(x, rate));
+    return new SweepTakes(sweep.samples(rate), sweep, rate).find(x);
+  }
+
+  /** The usual sweep, or one of its range but another length in whole or half seconds. */
+  private static Sweep likeTheUsual(double[] x, double rate) {
+    Sweep usual = Sweep.USUAL;
+    return SweepTrace.of(x, rate)
+        .map(t -> {
+          double seconds = t.secondsPerE() * Math.log(usual.toHz() / usual.fromHz());
+          double round = Math.round(2 * seconds) / 2.0;
+          return round > 0 && Math.abs(seconds / round - 1) < SAME_LENGTH
+              ? new Sweep(usual.fromHz(), usual.toHz(), round)
+              : usual;
+        })
+        .orElse(usual);
+  }
+
+  private static Optional<String> clipping(Samples sound) {
+    ClipCounter clips = new ClipCounter(1 - 1.0 / (1 << 15));
+    double[] x = sound.toArray();
+    clips.add(x, x.length);
+    return clips.samples() == 0
+        ? Optional.empty()
+        : Optional.of(
+            String.format(
+                Locale.ROOT,
+                "The recording clips (%d samples at full scale): levels, clarity and distortion are wrong by it; turn the input down and repeat.",
+                clips.samples()));
   }
 
   private static DecayReport nothing(Samples sound, List<Band> bands, String why) {
-    return new DecayReport(
+    return DecayReport.nothing(
         sound.sampleRateHz(),
-        OptionalDouble.empty(),
-        0,
         bands.stream()
             .map(b -> DecayReport.BandDecay.unknown(b.nominalHz(), OptionalDouble.empty()))
             .toList(),
-        OptionalDouble.empty(),
         List.of(why));
   }
 
   private static DecayReport evaluate(
-      Samples sound, List<Band> bands, List<Integer> onsets, List<double[]> takes) {
-    double rate = sound.sampleRateHz();
-    int lead = (int) (LEAD_SECONDS * rate);
-    List<String> warnings = new ArrayList<>();
-    List<DecayReport.BandDecay> decays = new ArrayList<>();
-    for (Band band : bands) {
-      DecayReport.BandDecay decay = new BandEvaluation(band, rate, takes, lead).evaluate();
-      decays.add(decay);
-      explain(band, decay, warnings);
-    }
-    if (onsets.size() > takes.size()) {
-      warnings.add(
-          (onsets.size() - takes.size())
-              + " claps came too close to the next one and were left out.");
-    }
+      Excitation excitation,
+      double rate,
+      List<Band> bands,
+      Takes whole,
+      Optional<String> clipping) {
+    boolean response = excitation != Excitation.NOISE;
+    Takes takes = response ? shortened(whole, rate) : whole;
+    List<String> warnings = new ArrayList<>(takes.warnings());
+    clipping.ifPresent(warnings::add);
+    List<ZeroPhase> spectra =
+        response ? takes.responses().stream().map(t -> new ZeroPhase(t, rate)).toList() : List.of();
+    List<DecayReport.BandDecay> decays =
+        bands.stream()
+            .map(band ->
+                response
+                    ? new BandEvaluation(band, rate, takes.responses(), spectra, takes.lead())
+                        .evaluate()
+                    : new NoiseEvaluation(band, rate, takes).evaluate())
+            .toList();
+    warnings.addAll(DecayWords.explain(excitation, bands, decays));
+    double[] loudest = loudest(takes);
     DecayReport report =
         new DecayReport(
+            Optional.of(excitation),
             rate,
-            OptionalDouble.of(onsets.getFirst() / rate),
-            takes.size(),
+            takes.directSeconds(),
+            takes.found(),
             decays,
-            directToReverberant(takes, lead, rate),
+            response ? directToReverberant(takes, rate) : OptionalDouble.empty(),
+            response ? Modulation.of(spectra, takes.lead(), rate) : List.of(),
+            response ? Reflections.find(loudest, takes.lead(), rate) : List.of(),
+            response ? FlutterEcho.find(loudest, takes.lead(), rate) : Optional.empty(),
+            takes.distortionPercent(),
             warnings);
     if (report.tMidSeconds().isEmpty()) {
       warnings.add("There is no mid-frequency time: the T20 of 500 Hz or 1 kHz is missing.");
     }
-    return new DecayReport(
-        rate,
-        report.directArrivalSeconds(),
-        takes.size(),
-        decays,
-        report.directToReverberantDb(),
-        warnings);
-  }
-
-  private static void explain(Band band, DecayReport.BandDecay decay, List<String> warnings) {
-    double inr = decay.inrDb().orElse(0);
-    String name = bandName(band);
-    if (decay.t20Seconds().isEmpty()) {
+    if (response && report.modulation().isEmpty()) {
       warnings.add(
-          inr < INR_T20_DB
-              ? String.format(
-                  Locale.ROOT,
-                  "%s: the claps stand only %.0f dB over the noise, T20 needs 35; clap louder, come closer, or wait for a"
-                      + " quieter hour.",
-                  name,
-                  inr)
-              : name + ": the decay is no falling line that could be fitted.");
-      return;
+          "There is no speech transmission index: an octave from 125 Hz to 8 kHz is missing.");
     }
-    double bandwidthTime = band.widthHz() * decay.t20Seconds().getAsDouble();
-    if (bandwidthTime < 4) {
-      warnings.add(
-          String.format(
-              Locale.ROOT,
-              "%s: %.2f s is shorter than the band filter can show (B T = %.1f, under 4).",
-              name,
-              decay.t20Seconds().getAsDouble(),
-              bandwidthTime));
-    }
-    if (decay.edtSeconds().isEmpty() && inr >= INR_EDT_DB && bandwidthTime >= 4) {
-      warnings.add(
-          name + ": an early decay this short is lost in the band filter's own build-up; no EDT.");
-    }
-    if (decay.nonLinearityPermille().orElse(0) > 10) {
-      warnings.add(
-          name
-              + ": the decay is not straight (non-linearity over 10 permille); read its time with care.");
-    }
+    return report.with(warnings);
   }
 
-  private static String bandName(Band band) {
-    double hz = band.nominalHz();
-    return hz == Math.rint(hz) ? String.format(Locale.ROOT, "%.0f Hz", hz) : hz + " Hz";
-  }
-
-  /** One stretch per impulse, each starting {@code LEAD} before it, all of one length. */
-  private static List<double[]> cut(double[] x, List<Integer> onsets, double rate) {
-    int lead = (int) (LEAD_SECONDS * rate);
-    List<int[]> ranges = new ArrayList<>();
-    int longest = 0;
-    for (int i = 0; i < onsets.size(); i++) {
-      int end = i + 1 < onsets.size() ? onsets.get(i + 1) - (int) (GUARD_SECONDS * rate) : x.length;
-      end = (int) Math.min(end, onsets.get(i) + LONGEST_SECONDS * rate);
-      ranges.add(new int[] {onsets.get(i), end});
-      longest = Math.max(longest, end - onsets.get(i));
-    }
-    int shortestKept = Math.max((int) (Onsets.SHORTEST_GAP_SECONDS * rate), longest / 3);
-    ranges.removeIf(r -> r[1] - r[0] < shortestKept || !decays(x, r[0], r[1], rate));
-    int common = ranges.stream().mapToInt(r -> r[1] - r[0]).min().orElse(0);
-    List<double[]> takes = new ArrayList<>();
-    for (int[] range : ranges) {
-      double[] take = new double[lead + common];
-      int from = Math.max(0, range[0] - lead);
-      System.arraycopy(x, from, take, lead - (range[0] - from), range[0] - from + common);
-      takes.add(take);
-    }
-    return takes;
-  }
-
-  private static boolean decays(double[] x, int from, int to, double rate) {
-    int early = Math.min(to, from + (int) (0.02 * rate));
-    return Decibels.ofEnergy(
-            mean(x, from, early) / Math.max(1e-300, mean(x, to - (to - from) / 10, to)))
-        > LEAST_RANGE_DB;
-  }
-
-  private static double mean(double[] x, int from, int to) {
-    double sum = 0;
-    for (int i = from; i < to; i++) {
-      sum += x[i] * x[i];
-    }
-    return sum / Math.max(1, to - from);
-  }
-
-  private static OptionalDouble directToReverberant(List<double[]> takes, int lead, double rate) {
-    double[] squared = new double[takes.getFirst().length - lead];
-    for (double[] take : takes) {
+  /** What lies far behind the end of the decay only costs time. */
+  private static Takes shortened(Takes takes, double rate) {
+    int lead = takes.lead();
+    double[] squared = new double[takes.responses().getFirst().length - lead];
+    for (double[] take : takes.responses()) {
       for (int i = 0; i < squared.length; i++) {
         squared[i] += take[lead + i] * take[lead + i];
+      }
+    }
+    int keep = (int) Math.min(squared.length, 2.5 * Lundeby.of(squared, rate).crossing() + rate);
+    return new Takes(
+        takes.responses().stream().map(t -> Arrays.copyOf(t, lead + keep)).toList(),
+        lead,
+        takes.found(),
+        takes.directSeconds(),
+        takes.distortionPercent(),
+        takes.warnings());
+  }
+
+  private static double[] loudest(Takes takes) {
+    double most = -1;
+    double[] loudest = takes.responses().getFirst();
+    for (double[] take : takes.responses()) {
+      double peak = Arrays.stream(take).map(Math::abs).max().orElse(0);
+      if (peak > most) {
+        most = peak;
+        loudest = take;
+      }
+    }
+    return loudest;
+  }
+
+  private static OptionalDouble directToReverberant(Takes takes, double rate) {
+    int lead = takes.lead();
+    int before = (int) (0.0005 * rate); // a band-limited pulse begins a little before its peak
+    double[] squared = new double[takes.responses().getFirst().length - lead + before];
+    for (double[] take : takes.responses()) {
+      for (int i = 0; i < squared.length; i++) {
+        squared[i] += take[lead - before + i] * take[lead - before + i];
       }
     }
     Lundeby noise = Lundeby.of(squared, rate);
     double direct = 0;
     double rest = 0;
-    int split = (int) Math.ceil(DIRECT_SECONDS * rate);
+    int split = before + (int) Math.ceil(DIRECT_SECONDS * rate);
     for (int i = 0; i < noise.crossing(); i++) {
       if (i < split) {
         direct += squared[i] - noise.noise();

@@ -5,27 +5,96 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
- * The decay of a room from one or more impulses.
+ * The decay of a room from claps, sweeps or switched-off noise.
  *
+ * @param excitation what made the room sound; empty where nothing was found
  * @param sampleRateHz samples a second
- * @param directArrivalSeconds file time of the first direct sound; empty where no impulse was found
- * @param takes impulses found and averaged
+ * @param directArrivalSeconds file time of the first direct sound; of a sweep, of the moment its
+ *     start arrives; of noise, of switching off
+ * @param takes claps, sweeps or interruptions found and averaged; 0 where nothing was found, and
+ *     {@code warnings} then says why
  * @param bands per band
  * @param directToReverberantDb first 2.5 ms over the rest
+ * @param modulation transfer of the octaves and frequencies of {@link SpeechTransmission}, without
+ *     the recording's noise; empty where an octave is missing
+ * @param reflections single arrivals of the first 50 ms, strongest first
+ * @param flutter between two walls
+ * @param harmonicDistortionPercent of a sweep's playback
  * @param warnings sentences on what could not be had and how to get it
  */
 public record DecayReport(
+    Optional<Excitation> excitation,
     double sampleRateHz,
     OptionalDouble directArrivalSeconds,
     int takes,
     List<BandDecay> bands,
     OptionalDouble directToReverberantDb,
+    List<List<Double>> modulation,
+    List<Reflection> reflections,
+    Optional<Flutter> flutter,
+    OptionalDouble harmonicDistortionPercent,
     List<String> warnings) {
 
   public DecayReport {
     bands = List.copyOf(bands);
+    modulation = modulation.stream().map(List::copyOf).toList();
+    reflections = List.copyOf(reflections);
     warnings = List.copyOf(warnings);
   }
+
+  /** A report of nothing but why. */
+  static DecayReport nothing(double sampleRateHz, List<BandDecay> bands, List<String> why) {
+    OptionalDouble none = OptionalDouble.empty();
+    return new DecayReport(
+        Optional.empty(),
+        sampleRateHz,
+        none,
+        0,
+        bands,
+        none,
+        List.of(),
+        List.of(),
+        Optional.empty(),
+        none,
+        why);
+  }
+
+  /** The same with other warnings. */
+  DecayReport with(List<String> others) {
+    return new DecayReport(
+        excitation,
+        sampleRateHz,
+        directArrivalSeconds,
+        takes,
+        bands,
+        directToReverberantDb,
+        modulation,
+        reflections,
+        flutter,
+        harmonicDistortionPercent,
+        others);
+  }
+
+  /**
+   * An arrival after the direct sound.
+   *
+   * @param delaySeconds behind it
+   * @param levelDb re it
+   */
+  public record Reflection(double delaySeconds, double levelDb) {
+    /** How much longer its path is. */
+    public double extraPathMetres(double speedOfSound) {
+      return delaySeconds * speedOfSound;
+    }
+  }
+
+  /**
+   * A flutter echo.
+   *
+   * @param periodSeconds from echo to echo
+   * @param strengthDb of the echoes over what lies between
+   */
+  public record Flutter(double periodSeconds, double strengthDb) {}
 
   /**
    * One band's decay.
@@ -41,7 +110,7 @@ public record DecayReport(
    * @param inrDb impulse to noise ratio
    * @param nonLinearityPermille of the T20 line, 1000 (1 - r^2)
    * @param curve energy decay curve every {@link #CURVE_STEP_SECONDS} from the direct sound on, dB
-   *     re total
+   *     re total, or re the steady level of noise
    */
   public record BandDecay(
       double centreHz,
@@ -76,6 +145,20 @@ public record DecayReport(
   /** The decay of the band of that nominal frequency. */
   public Optional<BandDecay> band(double centreHz) {
     return bands.stream().filter(b -> b.centreHz() == centreHz).findFirst();
+  }
+
+  /** Speech transmission index of the response alone; empty where an octave is missing. */
+  public OptionalDouble speechTransmission() {
+    return modulation.isEmpty()
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(SpeechTransmission.index(modulationTransfer()));
+  }
+
+  /** The modulation transfer as {@link SpeechTransmission} takes it. */
+  public double[][] modulationTransfer() {
+    return modulation.stream()
+        .map(row -> row.stream().mapToDouble(Double::doubleValue).toArray())
+        .toArray(double[][]::new);
   }
 
   /** Mean of the 500 and 1000 Hz T20; empty where one is missing. */

@@ -25,10 +25,15 @@ public record Sweep(double fromHz, double toHz, double seconds) {
     }
   }
 
+  /** L of the law above: seconds in which the frequency grows by a factor of e. */
+  public double secondsPerE() {
+    return seconds / Math.log(toHz / fromHz);
+  }
+
   /** The sweep with amplitude 1, {@code seconds} times the rate long. */
   public double[] samples(double sampleRateHz) {
     double[] x = new double[(int) Math.round(seconds * sampleRateHz)];
-    double l = seconds / Math.log(toHz / fromHz);
+    double l = secondsPerE();
     for (int i = 0; i < x.length; i++) {
       double t = i / sampleRateHz;
       x[i] =

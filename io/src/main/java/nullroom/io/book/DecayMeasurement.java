@@ -22,12 +22,12 @@ public record DecayMeasurement(
     String sound, String taken, DecayReport report, Bands predictedSeconds) {
 
   /**
-   * Measures claps recorded in a room.
+   * Measures claps, a usual sweep or switched-off noise recorded in a room.
    *
-   * @throws Trouble.BadSound if no clap stands out
+   * @throws Trouble.BadSound if none stands out
    */
   public static DecayMeasurement of(String sound, String taken, Samples recording, Room room) {
-    DecayReport report = DecayAnalysis.ofImpulses(recording, Octave.ALL);
+    DecayReport report = DecayAnalysis.analyse(recording, DecayAnalysis.Request.any(Octave.ALL));
     if (report.takes() == 0) {
       throw new Trouble.BadSound(sound, report.warnings().getFirst());
     }

@@ -1,0 +1,148 @@
+package nullroom.core.measure;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import nullroom.core.acoustics.Decibels;
+import nullroom.core.signal.Band;
+
+/**
+ * One band of switched-off noise: the decays are averaged as energies, the noise that stays is
+ * taken off, and lines are fitted to the average itself, which is a decay curve without integration
+ * (Schroeder 1965; ISO 3382-2:2008, 5.2).
+ */
+final class NoiseEvaluation {
+  /** A step of the averaged decay is this part of the time being measured. */
+  private static final double STEP_SHARE = 1.0 / 60;
+
+  private static final double LEAST_STEP_SECONDS = 0.001;
+  private static final double FIRST_STEP_SECONDS = 0.005;
+
+  private final Band band;
+  private final double rate;
+  private final Takes takes;
+
+  NoiseEvaluation(Band band, double rate, Takes takes) {
+    this.band = band;
+    this.rate = rate;
+    this.takes = takes;
+  }
+
+  DecayReport.BandDecay evaluate() {
+    double[] energy = new double[takes.responses().getFirst().length];
+    for (double[] take : takes.responses()) {
+      double[] y = BandEvaluation.backwards(take, band, rate);
+      for (int i = 0; i < y.length; i++) {
+        energy[i] += y[i] * y[i];
+      }
+    }
+    int lead = takes.lead();
+    double steady = 0;
+    int until = lead - (int) (0.02 * rate);
+    for (int i = lead / 4; i < until; i++) {
+      steady += energy[i];
+    }
+    steady /= until - lead / 4;
+    double[] after = java.util.Arrays.copyOfRange(energy, lead, energy.length);
+    Lundeby tail = Lundeby.of(after, rate);
+    OptionalDouble inr = OptionalDouble.of(Decibels.ofEnergy(steady / tail.noise()));
+    if (inr.getAsDouble() < DecayAnalysis.INR_EDT_DB || tail.decayPerSample() == 0) {
+      return DecayReport.BandDecay.unknown(band.nominalHz(), inr);
+    }
+    double step = FIRST_STEP_SECONDS;
+    double rough = 6 * Math.log(10) / tail.decayPerSample() / rate;
+    step = Math.clamp(rough * STEP_SHARE, LEAST_STEP_SECONDS, step);
+    double[] curve = curve(after, tail, steady, Math.max(1, (int) (step * rate)));
+    double stepSamples = Math.max(1, (int) (step * rate));
+    Regression twenty = fit(curve, -5, -25);
+    boolean enough = inr.getAsDouble() >= DecayAnalysis.INR_T20_DB;
+    OptionalDouble none = OptionalDouble.empty();
+    return new DecayReport.BandDecay(
+        band.nominalHz(),
+        seconds(fit(integrated(curve), 0, -10), true, stepSamples),
+        seconds(twenty, enough, stepSamples),
+        seconds(fit(curve, -5, -35), inr.getAsDouble() >= DecayAnalysis.INR_T30_DB, stepSamples),
+        none,
+        none,
+        none,
+        none,
+        inr,
+        enough && twenty.count() > 2 ? OptionalDouble.of(1000 * (1 - twenty.rSquared())) : none,
+        thin(curve, stepSamples));
+  }
+
+  /** Decibels re the steady level, until the decay meets the noise. */
+  private static double[] curve(double[] after, Lundeby tail, double steady, int step) {
+    double[] curve = new double[Math.max(1, tail.crossing() / step)];
+    for (int k = 0; k < curve.length; k++) {
+      double sum = 0;
+      for (int i = k * step; i < (k + 1) * step && i < after.length; i++) {
+        sum += after[i];
+      }
+      double mean = sum / step - tail.noise();
+      curve[k] = mean > 0 ? Decibels.ofEnergy(mean / steady) : -300;
+    }
+    return curve;
+  }
+
+  /**
+   * The curve summed from its end: as steep where the decay is straight, and smooth enough for a
+   * line over the first ten decibels.
+   */
+  private static double[] integrated(double[] curve) {
+    double[] sum = new double[curve.length];
+    double so = 0;
+    for (int k = curve.length - 1; k >= 0; k--) {
+      so += Math.pow(10, curve[k] / 10);
+      sum[k] = 10 * Math.log10(Math.max(1e-30, so));
+    }
+    for (int k = curve.length - 1; k >= 0; k--) {
+      sum[k] -= sum[0];
+    }
+    return sum;
+  }
+
+  /** Until the averaged decay first falls under the range. */
+  private static Regression fit(double[] curve, double fromDb, double toDb) {
+    int first = 0;
+    while (first < curve.length && mean3(curve, first) > fromDb) {
+      first++;
+    }
+    int last = first;
+    while (last < curve.length && mean3(curve, last) >= toDb) {
+      last++;
+    }
+    Regression fit = new Regression();
+    for (int k = first; k < last; k++) {
+      if (curve[k] > -200) {
+        fit.add(k, curve[k]);
+      }
+    }
+    return fit;
+  }
+
+  private static double mean3(double[] curve, int k) {
+    int from = Math.max(0, k - 1);
+    int to = Math.min(curve.length - 1, k + 1);
+    double sum = 0;
+    for (int i = from; i <= to; i++) {
+      sum += curve[i];
+    }
+    return sum / (to - from + 1);
+  }
+
+  private OptionalDouble seconds(Regression fit, boolean valid, double stepSamples) {
+    return valid && fit.count() > 4 && fit.slope() < 0
+        ? OptionalDouble.of(-60 / fit.slope() * stepSamples / rate)
+        : OptionalDouble.empty();
+  }
+
+  private List<Double> thin(double[] curve, double stepSamples) {
+    List<Double> thinned = new ArrayList<>();
+    double every = DecayReport.BandDecay.CURVE_STEP_SECONDS * rate / stepSamples;
+    for (double at = 0; at < curve.length; at += every) {
+      thinned.add(Math.round(Math.max(-120, curve[(int) at]) * 100) / 100.0);
+    }
+    return thinned;
+  }
+}

@@ -1,0 +1,99 @@
+package nullroom.core.signal;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * How an exponential sweep in a recording rises, read from the strongest frequency of short
+ * stretches.
+ *
+ * @param secondsPerE seconds in which the frequency grows by a factor of e, within half a percent
+ * @param share of the loud stretches that lie on such a rise, 0 to 1
+ * @param lowHz lowest frequency seen on it
+ * @param highHz highest
+ */
+public record SweepTrace(double secondsPerE, double share, double lowHz, double highHz) {
+  private static final int BLOCK = 4096;
+  private static final int HOP = 1024;
+
+  /** Stretches this far apart are compared. */
+  private static final int APART = 12;
+
+  private static final double LOUD = 0.003;
+  private static final double LIKE_THE_REST = 0.12;
+  private static final double LEAST_SHARE = 0.4;
+  private static final int LEAST_STRETCHES = 20;
+
+  /** The rise of a sweep, if the recording holds one. */
+  public static Optional<SweepTrace> of(double[] x, double rateHz) {
+    int count = (x.length - BLOCK) / HOP + 1;
+    if (count < LEAST_STRETCHES) {
+      return Optional.empty();
+    }
+    double[] logHz = new double[count];
+    double[] energy = new double[count];
+    Fft fft = new Fft(BLOCK);
+    for (int i = 0; i < count; i++) {
+      double[] block = new double[BLOCK];
+      for (int k = 0; k < BLOCK; k++) {
+        block[k] = x[i * HOP + k] * (0.5 - 0.5 * Math.cos(2 * Math.PI * k / BLOCK));
+      }
+      fft.forward(block);
+      double[] bins = new double[BLOCK / 2 + 1];
+      fft.addEnergy(block, bins);
+      int top = 1;
+      for (int k = 2; k < BLOCK / 2 - 1; k++) {
+        energy[i] += bins[k];
+        top = bins[k] > bins[top] ? k : top;
+      }
+      logHz[i] = Math.log((top + offset(bins, top)) * rateHz / BLOCK);
+    }
+    return of(logHz, energy, HOP / rateHz);
+  }
+
+  private static double offset(double[] bins, int top) {
+    double a = Math.log(bins[top - 1] + 1e-300);
+    double b = Math.log(bins[top] + 1e-300);
+    double c = Math.log(bins[top + 1] + 1e-300);
+    double curve = a - 2 * b + c;
+    return curve < 0 ? 0.5 * (a - c) / curve : 0;
+  }
+
+  private static Optional<SweepTrace> of(double[] logHz, double[] energy, double hopSeconds) {
+    double loudest = Arrays.stream(energy).max().orElse(0);
+    List<Double> slopes = new ArrayList<>();
+    for (int i = 0; i + APART < logHz.length; i++) {
+      if (energy[i] > LOUD * loudest && energy[i + APART] > LOUD * loudest) {
+        slopes.add((logHz[i + APART] - logHz[i]) / (APART * hopSeconds));
+      }
+    }
+    double[] sorted = slopes.stream().mapToDouble(Double::doubleValue).sorted().toArray();
+    if (sorted.length < LEAST_STRETCHES) {
+      return Optional.empty();
+    }
+    double median = sorted[sorted.length / 2];
+    double[] alike =
+        Arrays.stream(sorted)
+            .filter(s -> Math.abs(s - median) < LIKE_THE_REST * Math.abs(median))
+            .toArray();
+    double share = (double) alike.length / sorted.length;
+    if (median <= 0.02 || share < LEAST_SHARE) {
+      return Optional.empty();
+    }
+    double low = Double.POSITIVE_INFINITY;
+    double high = 0;
+    for (int i = 0; i + APART < logHz.length; i++) {
+      double slope = (logHz[i + APART] - logHz[i]) / (APART * hopSeconds);
+      if (energy[i] > LOUD * loudest
+          && energy[i + APART] > LOUD * loudest
+          && Math.abs(slope - median) < LIKE_THE_REST * median) {
+        low = Math.min(low, Math.exp(logHz[i]));
+        high = Math.max(high, Math.exp(logHz[i + APART]));
+      }
+    }
+    double mean = Arrays.stream(alike).average().orElse(median);
+    return Optional.of(new SweepTrace(1 / mean, share, low, high));
+  }
+}

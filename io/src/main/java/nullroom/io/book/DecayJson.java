@@ -1,0 +1,107 @@
+package nullroom.io.book;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import nullroom.core.measure.DecayReport;
+import nullroom.core.measure.Excitation;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A decay in the book. */
+final class DecayJson {
+  private DecayJson() {}
+
+  static DecayReport read(Field f) {
+    return new DecayReport(
+        f.optional("excitation")
+            .map(e -> e.oneOf(DecayJson::excitation, "impulse, sweep, noise"))
+            .or(() -> Optional.of(Excitation.IMPULSE)), // books before sweeps knew only claps
+        f.required("sampleRateHz").number(),
+        f.figure("directArrivalSeconds"),
+        (int) f.required("takes").number(),
+        f.required("bands").elements().stream().map(DecayJson::band).toList(),
+        f.figure("directToReverberantDb"),
+        f.elements("modulation").stream()
+            .map(row -> row.elements().stream().map(Field::number).toList())
+            .toList(),
+        f.elements("reflections").stream()
+            .map(r ->
+                new DecayReport.Reflection(
+                    r.required("delaySeconds").number(), r.required("levelDb").number()))
+            .toList(),
+        f.optional("flutter")
+            .map(r ->
+                new DecayReport.Flutter(
+                    r.required("periodSeconds").number(), r.required("strengthDb").number())),
+        f.figure("harmonicDistortionPercent"),
+        f.elements("warnings").stream().map(Field::text).toList());
+  }
+
+  private static Optional<Excitation> excitation(String id) {
+    return Arrays.stream(Excitation.values()).filter(e -> id(e).equals(id)).findFirst();
+  }
+
+  private static String id(Excitation excitation) {
+    return excitation.name().toLowerCase(Locale.ROOT);
+  }
+
+  private static DecayReport.BandDecay band(Field f) {
+    return new DecayReport.BandDecay(
+        f.required("centreHz").number(),
+        f.figure("edtSeconds"),
+        f.figure("t20Seconds"),
+        f.figure("t30Seconds"),
+        f.figure("c50Db"),
+        f.figure("c80Db"),
+        f.figure("d50Percent"),
+        f.figure("centreTimeSeconds"),
+        f.figure("inrDb"),
+        f.figure("nonLinearityPermille"),
+        f.elements("curveDb").stream().map(Field::number).toList());
+  }
+
+  static void write(DecayReport r, ObjectNode out) {
+    r.excitation().ifPresent(e -> out.put("excitation", id(e)));
+    out.put("sampleRateHz", r.sampleRateHz()).put("takes", r.takes());
+    NoiseJson.put(out, "directArrivalSeconds", r.directArrivalSeconds());
+    NoiseJson.put(out, "directToReverberantDb", r.directToReverberantDb());
+    NoiseJson.put(out, "harmonicDistortionPercent", r.harmonicDistortionPercent());
+    ArrayNode bands = out.putArray("bands");
+    r.bands().forEach(b -> write(b, bands.addObject()));
+    ArrayNode modulation = out.putArray("modulation");
+    for (List<Double> row : r.modulation()) {
+      modulation.add(RoomJson.numbers(row.stream().mapToDouble(Double::doubleValue).toArray()));
+    }
+    ArrayNode reflections = out.putArray("reflections");
+    r.reflections()
+        .forEach(one ->
+            reflections
+                .addObject()
+                .put("delaySeconds", one.delaySeconds())
+                .put("levelDb", one.levelDb()));
+    r.flutter()
+        .ifPresent(one ->
+            out.putObject("flutter")
+                .put("periodSeconds", one.periodSeconds())
+                .put("strengthDb", one.strengthDb()));
+    ArrayNode warnings = out.putArray("warnings");
+    r.warnings().forEach(warnings::add);
+  }
+
+  private static void write(DecayReport.BandDecay b, ObjectNode out) {
+    out.put("centreHz", b.centreHz());
+    NoiseJson.put(out, "edtSeconds", b.edtSeconds());
+    NoiseJson.put(out, "t20Seconds", b.t20Seconds());
+    NoiseJson.put(out, "t30Seconds", b.t30Seconds());
+    NoiseJson.put(out, "c50Db", b.c50Db());
+    NoiseJson.put(out, "c80Db", b.c80Db());
+    NoiseJson.put(out, "d50Percent", b.d50Percent());
+    NoiseJson.put(out, "centreTimeSeconds", b.centreTimeSeconds());
+    NoiseJson.put(out, "inrDb", b.inrDb());
+    NoiseJson.put(out, "nonLinearityPermille", b.nonLinearityPermille());
+    out.set(
+        "curveDb", RoomJson.numbers(b.curve().stream().mapToDouble(Double::doubleValue).toArray()));
+  }
+}
