@@ -154,6 +154,11 @@ class MeasureDecayTest {
   void speaksToPeopleWithoutJson() {
     Run run = Run.of("measure", "decay", claps(0.5, 2));
     assertThat(run.code()).isZero();
-    assertThat(run.out()).contains("impulse, 2 averaged", "speech transmission index", "T20", "mid-frequency reverberation time");
+    assertThat(run.out())
+        .contains(
+            "impulse, 2 averaged",
+            "speech transmission index",
+            "T20",
+            "mid-frequency reverberation time");
   }
 }

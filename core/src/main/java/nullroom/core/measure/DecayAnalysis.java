@@ -79,26 +79,28 @@ public final class DecayAnalysis {
       x[i] -= mean;
     }
     double rate = sound.sampleRateHz();
-    Excitation excitation = request.excitation().orElseGet(() -> tell(x, rate));
+    boolean maybeSweep = request.excitation().orElse(Excitation.SWEEP) == Excitation.SWEEP;
+    Optional<SweepTrace> rise = maybeSweep ? SweepTrace.of(x, rate) : Optional.empty();
+    Excitation excitation = request.excitation().orElseGet(() -> tell(x, rate, rise));
     Takes takes =
         switch (excitation) {
           case IMPULSE -> ImpulseTakes.find(x, rate);
           case NOISE -> NoiseTakes.find(x, rate);
-          case SWEEP -> sweeps(x, rate, request);
+          case SWEEP -> sweeps(x, rate, rise, request);
         };
     return takes.responses().isEmpty()
         ? nothing(sound, bands, takes.warnings().getFirst())
         : evaluate(excitation, rate, bands, takes, clipping(sound));
   }
 
-  private static Excitation tell(double[] x, double rate) {
-    if (SweepTrace.of(x, rate).isPresent()) {
+  private static Excitation tell(double[] x, double rate, Optional<SweepTrace> rise) {
+    if (rise.isPresent()) {
       return Excitation.SWEEP;
     }
     return NoiseTakes.find(x, rate).responses().isEmpty() ? Excitation.IMPULSE : Excitation.NOISE;
   }
 
-  private static Takes sweeps(double[] x, double rate, Request request) {
+  private static Takes sweeps(double[] x, double rate, Optional<SweepTrace> rise, Request request) {
     if (request.reference().isPresent()) {
       Samples played = Resampler.to(request.reference().get(), rate);
       Optional<SweepTrace> law = SweepTrace.of(played.toArray(), rate);
@@ -107,23 +109,23 @@ public final class DecayAnalysis {
                   new Sweep(
                       t.lowHz(), t.highHz(), t.secondsPerE() * Math.log(t.highHz() / t.lowHz())))
               .orElse(Sweep.USUAL);
-      return new SweepTakes(played.toArray(), sweep, rate).find(x);
+      return new SweepTakes(played.toArray(), sweep, rate).find(x, rise);
     }
-    Sweep sweep = request.sweep().orElseGet(() -> likeTheUsual(x, rate));
-    return new SweepTakes(sweep.samples(rate), sweep, rate).find(x);
+    Sweep sweep = request.sweep().orElseGet(() -> likeTheUsual(rise));
+    return new SweepTakes(sweep.samples(rate), sweep, rate).find(x, rise);
   }
 
   /** The usual sweep, or one of its range but another length in whole or half seconds. */
-  private static Sweep likeTheUsual(double[] x, double rate) {
+  private static Sweep likeTheUsual(Optional<SweepTrace> rise) {
     Sweep usual = Sweep.USUAL;
-    return SweepTrace.of(x, rate)
-        .map(t -> {
-          double seconds = t.secondsPerE() * Math.log(usual.toHz() / usual.fromHz());
-          double round = Math.round(2 * seconds) / 2.0;
-          return round > 0 && Math.abs(seconds / round - 1) < SAME_LENGTH
-              ? new Sweep(usual.fromHz(), usual.toHz(), round)
-              : usual;
-        })
+    return rise.map(
+            t -> {
+              double seconds = t.secondsPerE() * Math.log(usual.toHz() / usual.fromHz());
+              double round = Math.round(2 * seconds) / 2.0;
+              return round > 0 && Math.abs(seconds / round - 1) < SAME_LENGTH
+                  ? new Sweep(usual.fromHz(), usual.toHz(), round)
+                  : usual;
+            })
         .orElse(usual);
   }
 

@@ -53,8 +53,11 @@ final class SweepTakes {
     this.rate = rate;
   }
 
-  Takes find(double[] recorded) {
-    Optional<String> wrong = mismatch(recorded);
+  /**
+   * @param heard how a sweep in the recording rises, where one is seen
+   */
+  Takes find(double[] recorded, Optional<SweepTrace> heard) {
+    Optional<String> wrong = heard.flatMap(this::mismatch);
     if (wrong.isPresent()) {
       return Takes.none(wrong.get());
     }
@@ -92,12 +95,8 @@ final class SweepTakes {
   }
 
   /** Whether the recording holds a sweep of another law. */
-  private Optional<String> mismatch(double[] recorded) {
-    Optional<SweepTrace> heard = SweepTrace.of(recorded, rate);
-    if (heard.isEmpty()) {
-      return Optional.empty();
-    }
-    double ratio = heard.get().secondsPerE() / sweep.secondsPerE();
+  private Optional<String> mismatch(SweepTrace heard) {
+    double ratio = heard.secondsPerE() / sweep.secondsPerE();
     if (Math.abs(ratio - 1) < SAME_RISE) {
       return Optional.empty();
     }
@@ -105,7 +104,7 @@ final class SweepTakes {
         String.format(
             Locale.ROOT,
             "The recording holds another sweep: it rises by an octave in %.2f s, the one it was compared with in %.2f s.",
-            heard.get().secondsPerE() * Math.log(2),
+            heard.secondsPerE() * Math.log(2),
             sweep.secondsPerE() * Math.log(2));
     for (double other : new double[] {44_100.0 / 48_000, 48_000.0 / 44_100}) {
       if (Math.abs(ratio / other - 1) < 0.01) {

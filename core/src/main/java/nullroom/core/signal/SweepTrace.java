@@ -16,15 +16,15 @@ import java.util.Optional;
  */
 public record SweepTrace(double secondsPerE, double share, double lowHz, double highHz) {
   private static final int BLOCK = 4096;
-  private static final int HOP = 1024;
+  private static final int HOP = 2048;
 
   /** Stretches this far apart are compared. */
-  private static final int APART = 12;
+  private static final int APART = 6;
 
   private static final double LOUD = 0.003;
   private static final double LIKE_THE_REST = 0.12;
   private static final double LEAST_SHARE = 0.4;
-  private static final int LEAST_STRETCHES = 20;
+  private static final int LEAST_STRETCHES = 12;
 
   /** The rise of a sweep, if the recording holds one. */
   public static Optional<SweepTrace> of(double[] x, double rateHz) {
@@ -35,10 +35,14 @@ public record SweepTrace(double secondsPerE, double share, double lowHz, double 
     double[] logHz = new double[count];
     double[] energy = new double[count];
     Fft fft = new Fft(BLOCK);
+    double[] window = new double[BLOCK];
+    for (int k = 0; k < BLOCK; k++) {
+      window[k] = 0.5 - 0.5 * Math.cos(2 * Math.PI * k / BLOCK);
+    }
     for (int i = 0; i < count; i++) {
       double[] block = new double[BLOCK];
       for (int k = 0; k < BLOCK; k++) {
-        block[k] = x[i * HOP + k] * (0.5 - 0.5 * Math.cos(2 * Math.PI * k / BLOCK));
+        block[k] = x[i * HOP + k] * window[k];
       }
       fft.forward(block);
       double[] bins = new double[BLOCK / 2 + 1];
