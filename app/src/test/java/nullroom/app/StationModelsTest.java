@@ -122,6 +122,26 @@ class StationModelsTest {
   }
 
   @Test
+  void ringPlaysASweepLouderOnlyStepByStep() {
+    RingModel model = Fx.on(() -> new RingModel(desk));
+    assertThat(model.details()).isEmpty();
+    Fx.run(() -> model.choose(RingModel.Loudness.LOUD));
+    assertThat(model.loudnessProperty().get()).isEqualTo(RingModel.Loudness.LOW);
+    Fx.run(() -> model.choose(RingModel.Loudness.VERY_LOW));
+    after(model::sweep);
+    assertThat(words(model.say().meaning())).contains("one sweep");
+    assertThat(Fx.on(model::details)).contains("Speech transmission index", "distorts by");
+    double sti = Fx.on(model::speechTransmission).orElseThrow();
+    assertThat(sti).isBetween(0.3, 1.0);
+    assertThat(model.measuredSeconds()[4])
+        .isCloseTo(model.predictedSeconds()[4], within(0.15 * model.predictedSeconds()[4]));
+    assertThat(desk.session().folder().load()).isEqualTo(desk.session().book());
+    Path written = folder.resolve("to-play.wav");
+    after(() -> model.write(written));
+    assertThat(nullroom.io.audio.SoundFile.readChannel(written, 0).seconds()).isEqualTo(13.5);
+  }
+
+  @Test
   void aRecordingWithoutClapsChangesNothing() {
     ListenModel listen = Fx.on(() -> new ListenModel(desk, Runnable::run));
     RingModel model = Fx.on(() -> new RingModel(desk));

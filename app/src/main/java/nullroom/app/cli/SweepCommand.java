@@ -1,7 +1,6 @@
 package nullroom.app.cli;
 
 import java.nio.file.Path;
-import java.util.Arrays;
 import java.util.concurrent.Callable;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Decibels;
@@ -96,15 +95,8 @@ final class SweepCommand implements Callable<Integer> {
       throw new Trouble.BadField(
           "--repeats", "must be 1 or more and keep the file under 600 s, not " + repeats);
     }
-    double[] one = sweep.samples(rate);
-    int each = one.length + (int) Math.round(pause * rate);
-    double[] all = new double[repeats * each];
-    double gain = Decibels.toAmplitude(level);
-    double[] scaled = Arrays.stream(one).map(v -> gain * v).toArray();
-    for (int k = 0; k < repeats; k++) {
-      System.arraycopy(scaled, 0, all, k * each, scaled.length);
-    }
-    WavWriter.write24(out, new Samples(all, rate));
+    Samples series = sweep.series(rate, repeats, pause, Decibels.toAmplitude(level));
+    WavWriter.write24(out, series);
     if (json) {
       JsonOut said = new JsonOut();
       said.text("file", out.toString());
@@ -115,7 +107,7 @@ final class SweepCommand implements Callable<Integer> {
       said.put("pauseSeconds", pause);
       said.put("sampleRateHz", rate);
       said.put("peakDbfs", level);
-      said.put("durationSeconds", all.length / rate);
+      said.put("durationSeconds", series.seconds());
       said.print();
     } else {
       System.out.println(out);

@@ -1,15 +1,28 @@
 package nullroom.app.ring;
 
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.Say;
+import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.DecayReport;
+import nullroom.core.measure.Excitation;
+import nullroom.core.measure.SpeechTransmission;
+import nullroom.core.predict.FirstArrivals;
 import nullroom.core.predict.Goal;
+import nullroom.core.predict.Heard;
 import nullroom.core.predict.Statistics;
+import nullroom.core.signal.Samples;
+import nullroom.core.signal.Sweep;
+import nullroom.io.audio.WavWriter;
 import nullroom.io.book.DecayMeasurement;
 import nullroom.io.book.RoomBook;
 import nullroom.io.device.AudioDevice;
@@ -18,6 +31,63 @@ import nullroom.io.device.AudioDevice;
 public final class RingModel {
   /** Five claps and their silences. */
   private static final double SECONDS = 12.5;
+
+  /** Quiet before the sweep starts, and after it. */
+  private static final double BEFORE_SECONDS = 0.5;
+
+  private static final double AFTER_SECONDS = 3.5;
+
+  /** A measured arrival this near a mirrored path is taken for it. */
+  private static final double SAME_PATH_METRES = 0.12;
+
+  /** Arrivals named in words. */
+  private static final int NAMED = 3;
+
+  /** How loud a sweep is played. */
+  public enum Loudness {
+    VERY_LOW("very low", -42),
+    LOW("low", -32),
+    MIDDLE("middle", -22),
+    LOUD("loud", -12);
+
+    private final String label;
+    private final double peakDbfs;
+
+    Loudness(String label, double peakDbfs) {
+      this.label = label;
+      this.peakDbfs = peakDbfs;
+    }
+
+    /** Name for people. */
+    public String label() {
+      return label;
+    }
+
+    /** Its peak. */
+    public double peakDbfs() {
+      return peakDbfs;
+    }
+
+    /** The next step up, or the same at the top. */
+    Loudness louder() {
+      return values()[Math.min(ordinal() + 1, values().length - 1)];
+    }
+  }
+
+  /**
+   * An arrival after the direct sound.
+   *
+   * @param milliseconds behind it
+   * @param levelDb re it
+   * @param extraMetres longer
+   * @param name of what it may have come from; empty where nothing in the room's description fits
+   */
+  public record Arrival(double milliseconds, double levelDb, double extraMetres, String name) {}
+
+  private final ObjectProperty<Loudness> loudness = new SimpleObjectProperty<>(Loudness.VERY_LOW);
+  private Loudness heard = Loudness.VERY_LOW;
+
+  private static final double SWEEP_RATE_HZ = 48_000;
 
   private final Desk desk;
   private final Say say;
@@ -101,11 +171,11 @@ public final class RingModel {
 
   private String sayMeaning() {
     if (book().decay().isEmpty()) {
-      return "Stand where you speak, clap once, wait two seconds, five times; or drop a recording of claps here.";
+      return "Stand where you speak, clap once, wait two seconds, five times; or play a sweep, or drop a recording of either here.";
     }
     DecayReport report = book().decay().get().report();
     long missing = report.bands().stream().filter(b -> b.t20Seconds().isEmpty()).count();
-    String claps = report.takes() == 1 ? "one clap" : report.takes() + " claps averaged";
+    String claps = takes(report);
     String first =
         Desk.howKnown(book().decay().get().sound())
             + " "
@@ -116,6 +186,22 @@ public final class RingModel {
     return missing == 0
         ? first + " Every octave stands far enough over the noise for its time."
         : first + " " + report.warnings().getFirst();
+  }
+
+  private static String takes(DecayReport report) {
+    String one =
+        switch (report.excitation().orElse(Excitation.IMPULSE)) {
+          case IMPULSE -> "clap";
+          case SWEEP -> "sweep";
+          case NOISE -> "interruption of noise";
+        };
+    return report.takes() == 1
+        ? "one " + one
+        : report.takes()
+            + " "
+            + one.replace("interruption", "interruptions")
+            + (one.startsWith("i") ? "" : "s")
+            + " averaged";
   }
 
   private String sayFigure() {
@@ -130,7 +216,148 @@ public final class RingModel {
         "Recording claps", AudioDevice.Prompt.CLAPS, SECONDS, "claps", this::measure, this::keep);
   }
 
-  /** Measures a sound file of claps. */
+  /** How loud the next sweep is; very low at every start. */
+  public ObjectProperty<Loudness> loudnessProperty() {
+    return loudness;
+  }
+
+  /** Chooses a loudness: after what was heard last, one step up at most. */
+  public void choose(Loudness wanted) {
+    Loudness most = heard.louder();
+    loudness.set(wanted);
+    if (wanted.ordinal() > most.ordinal()) {
+      loudness.set(most);
+      desk.work().say("One step at a time: play it “" + most.label() + "” first and listen to it.");
+    }
+  }
+
+  /** Plays a sweep, records it and keeps the result. */
+  public void sweep() {
+    Loudness now = loudness.get();
+    Samples series =
+        Sweep.USUAL.series(SWEEP_RATE_HZ, 1, AFTER_SECONDS, Decibels.toAmplitude(now.peakDbfs()));
+    desk.record(
+        "Playing a sweep, " + now.label(),
+        AudioDevice.Prompt.SWEEP,
+        BEFORE_SECONDS + Sweep.USUAL.seconds() + AFTER_SECONDS,
+        Optional.of(series),
+        "sweep",
+        this::measure,
+        this::keep);
+    heard = now;
+  }
+
+  /** Writes the sweep to a file, to be played from something else. */
+  public void write(Path file) {
+    desk.work()
+        .start(
+            "Writing the sweep",
+            progress -> {
+              WavWriter.write24(
+                  file,
+                  Sweep.USUAL.series(
+                      SWEEP_RATE_HZ,
+                      1,
+                      AFTER_SECONDS,
+                      Decibels.toAmplitude(Loudness.LOUD.peakDbfs())));
+              return file;
+            },
+            written ->
+                desk.work()
+                    .say(
+                        "Written: "
+                            + written.getFileName()
+                            + ". Play it from the talker’s place, quietly at first; record it at the microphone and open the recording here."));
+  }
+
+  /** Single arrivals of the last measurement, strongest first, with what may have sent them. */
+  public List<Arrival> arrivals() {
+    List<FirstArrivals.Arrival> paths = FirstArrivals.of(book().room());
+    double speed = book().room().air().speedOfSound();
+    return book().decay().stream()
+        .flatMap(d -> d.report().reflections().stream())
+        .map(r -> {
+          double extra = r.extraPathMetres(speed);
+          String name =
+              FirstArrivals.matching(paths, extra, SAME_PATH_METRES)
+                  .map(a -> a.name().replaceFirst("^wall(?=\\d)", "wall "))
+                  .orElse("");
+          return new Arrival(1000 * r.delaySeconds(), r.levelDb(), extra, name);
+        })
+        .toList();
+  }
+
+  /** Speech transmission index of the response with the voice and the noise of this room. */
+  public OptionalDouble speechTransmission() {
+    return book().decay().map(DecayMeasurement::report).stream()
+        .filter(r -> !r.modulation().isEmpty())
+        .mapToDouble(r -> {
+          Heard now = Heard.of(book().room());
+          double[] voice = now.directDbSpl().energySum(now.earlyDbSpl()).toArray();
+          double[] noise = now.roomNoiseDbSpl().toArray();
+          return SpeechTransmission.index(
+              r.modulationTransfer(),
+              Arrays.copyOfRange(voice, 1, voice.length),
+              Arrays.copyOfRange(noise, 1, noise.length));
+        })
+        .findFirst();
+  }
+
+  /** What the response means for speech, and what comes back first. */
+  public String details() {
+    if (book().decay().isEmpty()) {
+      return "";
+    }
+    DecayReport report = book().decay().get().report();
+    StringBuilder text = new StringBuilder();
+    report
+        .speechTransmission()
+        .ifPresent(sti ->
+            text.append(
+                String.format(
+                    Locale.ROOT,
+                    "Speech transmission index %.2f, %.2f with this room’s noise. ",
+                    sti,
+                    speechTransmission().orElse(sti))));
+    report
+        .directToReverberantDb()
+        .ifPresent(db ->
+            text.append(
+                String.format(Locale.ROOT, "Direct over reverberant %+.0f dB. ", db)
+                    .replace('-', '−')));
+    report
+        .harmonicDistortionPercent()
+        .ifPresent(d ->
+            text.append(String.format(Locale.ROOT, "The loudspeaker distorts by %.1f %%. ", d)));
+    report
+        .flutter()
+        .ifPresent(f ->
+            text.append(
+                String.format(
+                    Locale.ROOT,
+                    "Flutter echo every %.1f ms: two bare surfaces %.2f m apart. ",
+                    1000 * f.periodSeconds(),
+                    f.periodSeconds() * book().room().air().speedOfSound() / 2)));
+    String named =
+        arrivals().stream()
+            .filter(a -> !a.name().isEmpty())
+            .limit(NAMED)
+            .map(a ->
+                String.format(
+                        Locale.ROOT,
+                        "%s (%.1f ms, %.0f dB)",
+                        a.name(),
+                        a.milliseconds(),
+                        a.levelDb())
+                    .replace('-', '−'))
+            .collect(Collectors.joining(", "));
+    if (!named.isEmpty()) {
+      text.append("Comes back first from ").append(named).append('.');
+    }
+    return text.toString().trim();
+  }
+
+  /** Measures a sound file of claps, a sweep or switched-off noise. */
   public void open(Path file) {
     desk.open("Measuring " + file.getFileName(), file, "claps", this::measure, this::keep);
   }

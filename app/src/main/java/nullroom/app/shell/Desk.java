@@ -14,6 +14,7 @@ import nullroom.core.Trouble;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.SoundFile;
 import nullroom.io.device.AudioDevice;
+import nullroom.io.device.Loudspeaker;
 import nullroom.io.device.Recording;
 
 /**
@@ -63,13 +64,36 @@ public record Desk(BookSession session, Work work, Inputs inputs, Live live, Clo
       String stem,
       Function<Kept, T> measure,
       Consumer<T> done) {
+    record(name, prompt, seconds, Optional.empty(), stem, measure, done);
+  }
+
+  /**
+   * As {@link #record}, with a sound that a real input is to hear from this computer's output.
+   *
+   * @param played a simulated room plays its own
+   */
+  public <T> void record(
+      String name,
+      AudioDevice.Prompt prompt,
+      double seconds,
+      Optional<Samples> played,
+      String stem,
+      Function<Kept, T> measure,
+      Consumer<T> done) {
     Inputs.Input chosen = inputs.chosenProperty().get();
     AudioDevice input = chosen.device().get();
     String keptStem = chosen.simulated() ? SIMULATED + stem : stem;
     work.start(
         name,
         progress -> {
-          Samples recording = record(chosen, input, prompt, seconds, progress);
+          Samples recording;
+          if (played.isEmpty() || chosen.simulated()) {
+            recording = record(chosen, input, prompt, seconds, progress);
+          } else {
+            try (Loudspeaker playing = Loudspeaker.play(played.get())) {
+              recording = record(chosen, input, prompt, seconds, progress);
+            }
+          }
           String kept = session.folder().keep(keptStem, recording);
           return new Measured<>(
               measure.apply(new Kept(kept, recording, chosen.simulated())),

@@ -93,6 +93,11 @@ public record Outline(List<Point> corners) {
 
   /** Whether a point lies inside, seen from above. */
   public boolean contains(Point p) {
+    return within(corners, p);
+  }
+
+  /** Whether a point of the plan lies in a polygon. */
+  public static boolean within(List<Point> corners, Point p) {
     boolean inside = false;
     for (int i = 0, j = corners.size() - 1; i < corners.size(); j = i++) {
       Point a = corners.get(i);

@@ -44,6 +44,26 @@ public record Sweep(double fromHz, double toHz, double seconds) {
     return x;
   }
 
+  /**
+   * The sweep as it is played.
+   *
+   * @param repeats how often
+   * @param pauseSeconds silence after each
+   * @param peak amplitude, full scale is 1
+   */
+  public Samples series(double sampleRateHz, int repeats, double pauseSeconds, double peak) {
+    double[] one = samples(sampleRateHz);
+    for (int i = 0; i < one.length; i++) {
+      one[i] *= peak;
+    }
+    int each = one.length + (int) Math.round(pauseSeconds * sampleRateHz);
+    double[] all = new double[Math.multiplyExact(repeats, each)];
+    for (int k = 0; k < repeats; k++) {
+      System.arraycopy(one, 0, all, k * each, one.length);
+    }
+    return new Samples(all, sampleRateHz);
+  }
+
   private static double fade(double share) {
     return share >= 1 ? 1 : Math.pow(Math.sin(Math.PI / 2 * share), 2);
   }
