@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.concurrent.Callable;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
+import nullroom.core.predict.FirstArrivals;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.SyntheticRoom;
 import nullroom.core.room.Room;
@@ -70,14 +71,15 @@ final class SimulateCommand implements Callable<Integer> {
     }
     Room room = BookFolder.readRoom(path);
     Heard heard = Heard.of(room);
-    SimulatedDevice device = new SimulatedDevice(heard, room.air().speedOfSound(), seed);
+    SimulatedDevice device = SimulatedDevice.in(room, heard, seed);
     AudioDevice.Prompt prompt = RECORDINGS.get(what);
     if (prompt != null) {
       WavWriter.write24(out, device.record(prompt, seconds, Progress.NONE));
     } else if (what.equals("response")) {
       double rate = device.sampleRateHz();
       double[] response =
-          SyntheticRoom.response(heard, room.air().speedOfSound(), rate, seconds, seed);
+          SyntheticRoom.response(
+              heard, FirstArrivals.of(room), room.air().speedOfSound(), rate, seconds, seed);
       WavWriter.writeFloat(out, new Samples(response, rate));
     } else {
       throw new Trouble.BadField(

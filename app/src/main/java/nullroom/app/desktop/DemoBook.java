@@ -82,7 +82,7 @@ public final class DemoBook {
     Room room = book.room();
     Heard heard =
         Heard.of(room, Statistics.of(room).seconds().with(TRUTH, (t, factor) -> t * factor));
-    return new SimulatedDevice(heard, room.air().speedOfSound(), SEED);
+    return SimulatedDevice.in(room, heard, SEED);
   }
 
   /** Makes a fresh copy of the demo in a folder: records, measures, saves. */

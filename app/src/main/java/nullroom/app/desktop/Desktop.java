@@ -105,7 +105,7 @@ public final class Desktop {
 
   /** The simulated device in a book's room exactly as it is described. */
   static AudioDevice simulated(RoomBook book) {
-    return new SimulatedDevice(Heard.of(book.room()), book.room().air().speedOfSound(), SEED);
+    return SimulatedDevice.in(book.room(), Heard.of(book.room()), SEED);
   }
 
   private Stage ask() {

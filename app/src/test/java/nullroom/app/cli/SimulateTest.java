@@ -6,14 +6,11 @@ import static org.assertj.core.api.Assertions.within;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Arrays;
-import nullroom.core.acoustics.Octave;
-import nullroom.core.measure.DecayAnalysis;
-import nullroom.core.measure.DecayReport;
-import nullroom.core.signal.Fft;
-import nullroom.core.signal.Samples;
-import nullroom.core.signal.Sweep;
+import java.util.Comparator;
+import java.util.List;
+import nullroom.core.predict.FirstArrivals;
 import nullroom.io.audio.SoundFile;
+import nullroom.io.book.BookFolder;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -100,35 +97,31 @@ class SimulateTest {
 
   @Test
   @DisplayName(
-      "a recorded sweep, divided by the sweep that was played, shows the room's response (Farina 2000)")
+      "a simulated sweep, measured, shows the room: its time, its reflections; and the loudspeaker's distortion, latency and clock")
   void sweepThereAndBack() {
-    Run.json("simulate", RoomFile.in(folder), out("s"), "--what", "sweep");
-    double[] heard = SoundFile.readChannel(out("s"), 0).toArray();
-    double[] played = Sweep.USUAL.samples(48_000);
-    assertThat(heard).hasSize(14 * 48_000);
-    Fft fft = new Fft(Fft.sizeFor(heard.length + played.length));
-    double[] y = Arrays.copyOf(heard, fft.size());
-    double[] x = Arrays.copyOf(played, fft.size());
-    fft.forward(y);
-    fft.forward(x);
-    for (int k = 2; k < y.length; k += 2) {
-      double energy = x[k] * x[k] + x[k + 1] * x[k + 1] + 1e-3;
-      double re = (y[k] * x[k] + y[k + 1] * x[k + 1]) / energy;
-      y[k + 1] = (y[k + 1] * x[k] - y[k] * x[k + 1]) / energy;
-      y[k] = re;
-    }
-    y[0] = 0;
-    y[1] = 0;
-    fft.inverse(y);
-    Samples response = new Samples(Arrays.copyOf(y, 3 * 48_000), 48_000);
-    DecayReport report = DecayAnalysis.ofImpulses(response, Octave.ALL);
+    Path room = RoomFile.in(folder);
+    Run.json("simulate", room, out("s"), "--what", "sweep");
+    JsonNode json = Run.json("measure", "decay", out("s"));
+    assertThat(json.get("excitation").asString()).isEqualTo("sweep");
     double predicted =
-        Run.band(Run.json("predict", RoomFile.in(folder)).get("bands"), 1000)
-            .get("eyringSeconds")
-            .asDouble();
-    assertThat(report.directArrivalSeconds().orElseThrow())
-        .isCloseTo(0.5 + 0.3 / 343.2, within(0.001));
-    assertThat(report.tMidSeconds().orElseThrow()).isCloseTo(predicted, within(0.15 * predicted));
+        Run.band(Run.json("predict", room).get("bands"), 1000).get("eyringSeconds").asDouble();
+    assertThat(json.get("directArrivalSeconds").asDouble())
+        .isCloseTo(0.5 + 0.12 + 0.3 / 343.2, within(0.001));
+    assertThat(json.get("tMidSeconds").asDouble()).isCloseTo(predicted, within(0.15 * predicted));
+    assertThat(json.get("harmonicDistortionPercent").asDouble())
+        .isCloseTo(100 * Math.hypot(0.006, 0.003), within(0.15));
+    assertThat(Run.elements(json.get("warnings")).stream().map(JsonNode::asString))
+        .anyMatch(w -> w.contains("clock differs"));
+    List<FirstArrivals.Arrival> paths = FirstArrivals.of(BookFolder.readRoom(room));
+    FirstArrivals.Arrival strongest =
+        paths.stream()
+            .max(Comparator.comparingDouble(FirstArrivals.Arrival::levelDb))
+            .orElseThrow();
+    // two others come at the same time here and are stronger together
+    assertThat(Run.elements(json.get("reflections")))
+        .anyMatch(r ->
+            Math.abs(r.get("delaySeconds").asDouble() - strongest.extraMetres() / 343.2) < 1e-4
+                && Math.abs(r.get("levelDb").asDouble() - strongest.levelDb()) < 1.5);
   }
 
   @Test

@@ -1,20 +1,26 @@
 package nullroom.io.device;
 
+import java.util.List;
 import java.util.OptionalDouble;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
+import nullroom.core.predict.FirstArrivals;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.SyntheticRoom;
+import nullroom.core.room.Room;
+import nullroom.core.signal.Band;
+import nullroom.core.signal.Butterworth;
 import nullroom.core.signal.Fft;
 import nullroom.core.signal.Samples;
 import nullroom.core.signal.Sweep;
 
 /**
  * Records a modelled room: its noise through the microphone's pattern, self-noise and preamp noise,
- * claps, a sweep or a voice with the room's decay, all through gain, converter clipping and word
- * length. Seeded: the same call gives the same samples.
+ * claps, a sweep from a small loudspeaker or a voice with the room's first reflections and its
+ * decay, all through gain, converter clipping and word length. Seeded: the same call gives the same
+ * samples.
  */
 public final class SimulatedDevice implements AudioDevice {
   private static final double RATE_HZ = 48_000;
@@ -38,13 +44,38 @@ public final class SimulatedDevice implements AudioDevice {
   /** Someone who claps by a microphone turns the gain down until it does not clip. */
   private static final double CLAP_HEADROOM_DB = 6;
 
+  /** What a small loudspeaker does to a sweep: amplitudes of its second and third harmonic. */
+  private static final double SECOND_HARMONIC = 0.006;
+
+  private static final double THIRD_HARMONIC = 0.003;
+  private static final Band LOUDSPEAKER = new Band(1000, 1000, 75, 17_000);
+  private static final int LOUDSPEAKER_ORDER = 2;
+
+  /** From the start of playing to the sound: buffers of player and recorder. */
+  private static final double LATENCY_SECONDS = 0.12;
+
+  /** By which part the recorder's clock runs slower than the player's. */
+  private static final double DRIFT = 25e-6;
+
   private final Heard heard;
+  private final List<FirstArrivals.Arrival> arrivals;
   private final double speedOfSound;
   private final long seed;
 
-  /** A device in the place that {@code heard} describes. */
+  /** A device in the place that {@code heard} describes, without single reflections. */
   public SimulatedDevice(Heard heard, double speedOfSound, long seed) {
+    this(heard, List.of(), speedOfSound, seed);
+  }
+
+  /** A device in a room. */
+  public static SimulatedDevice in(Room room, Heard heard, long seed) {
+    return new SimulatedDevice(heard, FirstArrivals.of(room), room.air().speedOfSound(), seed);
+  }
+
+  private SimulatedDevice(
+      Heard heard, List<FirstArrivals.Arrival> arrivals, double speedOfSound, long seed) {
     this.heard = heard;
+    this.arrivals = List.copyOf(arrivals);
     this.speedOfSound = speedOfSound;
     this.seed = seed;
   }
@@ -111,14 +142,28 @@ public final class SimulatedDevice implements AudioDevice {
   }
 
   private double[] response(double seconds) {
-    return SyntheticRoom.response(heard, speedOfSound, RATE_HZ, seconds, seed + 7);
+    return SyntheticRoom.response(heard, arrivals, speedOfSound, RATE_HZ, seconds, seed + 7);
   }
 
-  /** The sweep after half a second. */
+  /** The sweep after half a second and the latency, by a small loudspeaker and another clock. */
   private double[] sweep() {
-    double[] dry = Sweep.USUAL.samples(RATE_HZ);
-    double[] played = new double[dry.length + (int) (FIRST_CLAP_SECONDS * RATE_HZ)];
-    System.arraycopy(dry, 0, played, played.length - dry.length, dry.length);
+    Sweep usual = Sweep.USUAL;
+    double[] dry =
+        new Sweep(
+                usual.fromHz() * (1 + DRIFT),
+                usual.toHz() * (1 + DRIFT),
+                usual.seconds() / (1 + DRIFT))
+            .samples(RATE_HZ);
+    int start = (int) ((FIRST_CLAP_SECONDS + LATENCY_SECONDS) * RATE_HZ);
+    double[] played = new double[dry.length + start];
+    for (int i = 0; i < dry.length; i++) {
+      double x = dry[i];
+      // the second and third Chebyshev polynomial of a sine are its harmonics
+      played[start + i] =
+          x + SECOND_HARMONIC * (2 * x * x - 1) + THIRD_HARMONIC * (4 * x * x * x - 3 * x);
+    }
+    Butterworth.bandPass(LOUDSPEAKER, RATE_HZ, LOUDSPEAKER_ORDER)
+        .filter(played, played, played.length);
     return scaledTo(LOUDSPEAKER_DB_SPL, Fft.convolve(played, response(CLAP_GAP_SECONDS)));
   }
 
