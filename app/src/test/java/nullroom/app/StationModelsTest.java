@@ -136,6 +136,11 @@ class StationModelsTest {
     assertThat(model.measuredSeconds()[4])
         .isCloseTo(model.predictedSeconds()[4], within(0.15 * model.predictedSeconds()[4]));
     assertThat(desk.session().folder().load()).isEqualTo(desk.session().book());
+    assertThat(Fx.on(model::change)).isEmpty();
+    after(model::sweep);
+    assertThat(Fx.on(model::change)).startsWith("Since ").contains("no change");
+    assertThat(desk.session().book().earlierDecays()).hasSize(1);
+    assertThat(desk.session().folder().load()).isEqualTo(desk.session().book());
     Path written = folder.resolve("to-play.wav");
     after(() -> model.write(written));
     assertThat(nullroom.io.audio.SoundFile.readChannel(written, 0).seconds()).isEqualTo(13.5);

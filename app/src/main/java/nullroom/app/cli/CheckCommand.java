@@ -37,6 +37,7 @@ final class CheckCommand implements Callable<Integer> {
       sounds(book.listening()).forEach(sound -> checkSound(sound, wrong));
       book.listening().surveys().forEach(survey -> checkSurvey(survey.file(), wrong));
       book.decay().ifPresent(d -> checkSound(d.sound(), wrong));
+      book.earlierDecays().forEach(d -> checkSound(d.sound(), wrong));
     } catch (Trouble e) {
       wrong.add(e.line());
     }

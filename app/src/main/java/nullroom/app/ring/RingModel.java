@@ -13,6 +13,7 @@ import nullroom.app.shell.Desk;
 import nullroom.app.shell.Say;
 import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.measure.DecayChange;
 import nullroom.core.measure.DecayReport;
 import nullroom.core.measure.Excitation;
 import nullroom.core.measure.SpeechTransmission;
@@ -301,6 +302,45 @@ public final class RingModel {
               Arrays.copyOfRange(noise, 1, noise.length));
         })
         .findFirst();
+  }
+
+  /** Whether the times have changed since the measurement before; empty with only one. */
+  public String change() {
+    if (book().decay().isEmpty() || book().earlierDecays().isEmpty()) {
+      return "";
+    }
+    DecayMeasurement before = book().earlierDecays().getFirst();
+    List<DecayChange> changes = DecayChange.of(before.report(), book().decay().get().report());
+    String real = bands(changes, true);
+    String same = bands(changes, false);
+    return String.format(
+        "Since %s: %s%s%s.",
+        before.taken().replace('T', ' '),
+        real.isEmpty() ? "no change that is more than chance" : "real at " + real,
+        real.isEmpty() || same.isEmpty() ? "" : "; cannot tell at ",
+        real.isEmpty() ? "" : same);
+  }
+
+  private static String bands(List<DecayChange> changes, boolean real) {
+    return changes.stream()
+        .filter(c -> c.real() == real)
+        .map(c ->
+            real
+                ? String.format(
+                        Locale.ROOT,
+                        "%s (%+.2f s, give or take %.2f)",
+                        bandName(c.centreHz()),
+                        c.differenceSeconds(),
+                        c.uncertaintySeconds())
+                    .replace('-', '−')
+                : bandName(c.centreHz()))
+        .collect(Collectors.joining(", "));
+  }
+
+  private static String bandName(double hz) {
+    return hz >= 1000
+        ? String.format(Locale.ROOT, "%.0f kHz", hz / 1000)
+        : String.format(Locale.ROOT, "%.0f Hz", hz);
   }
 
   /** What the response means for speech, and what comes back first. */

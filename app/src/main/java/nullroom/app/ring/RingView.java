@@ -53,8 +53,9 @@ public final class RingView {
                   .map(a -> new ArrivalPlot.Stem(a.milliseconds(), a.levelDb(), a.name()))
                   .toList(),
               !model.bands().isEmpty());
-          details.setText(model.details());
-          details.setManaged(!model.details().isEmpty());
+          String words = (model.details() + " " + model.change()).trim();
+          details.setText(words);
+          details.setManaged(!words.isEmpty());
         };
     desk.session().bookProperty().subscribe(refresh);
     refresh.run();

@@ -6,6 +6,7 @@ import nullroom.core.Trouble;
 import nullroom.core.predict.Goal;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** The room book as JSON, documented in docs/book-format.md. */
@@ -35,7 +36,8 @@ final class BookJson {
         f.required("goal").oneOf(Goal::find, goals),
         RoomJson.read(f.required("room").object()),
         ListeningJson.read(f, (int) version),
-        f.optional("decay").map(BookJson::decay));
+        f.optional("decay").map(BookJson::decay),
+        f.elements("earlierDecays").stream().map(BookJson::decay).toList());
   }
 
   private static DecayMeasurement decay(Field f) {
@@ -52,6 +54,10 @@ final class BookJson {
     out.set("room", RoomJson.write(book.room()));
     ListeningJson.write(book.listening(), out);
     book.decay().ifPresent(d -> write(d, out.putObject("decay")));
+    if (!book.earlierDecays().isEmpty()) {
+      ArrayNode earlier = out.putArray("earlierDecays");
+      book.earlierDecays().forEach(d -> write(d, earlier.addObject()));
+    }
     return out;
   }
 

@@ -1,6 +1,8 @@
 package nullroom.io.book;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.DecayReport;
@@ -19,13 +21,25 @@ import nullroom.core.room.Room;
  * @param room the room with talker and microphone
  * @param listening all that is known about the noise
  * @param decay the decay measured last
+ * @param earlierDecays those before it, the newest first
  */
 public record RoomBook(
-    String name, Goal goal, Room room, Listening listening, Optional<DecayMeasurement> decay) {
+    String name,
+    Goal goal,
+    Room room,
+    Listening listening,
+    Optional<DecayMeasurement> decay,
+    List<DecayMeasurement> earlierDecays) {
+  /** Older ones are let go; their recordings stay. */
+  private static final int MOST_EARLIER = 12;
+
+  public RoomBook {
+    earlierDecays = List.copyOf(earlierDecays);
+  }
 
   /** A book in which nothing was measured yet. */
   public RoomBook(String name, Goal goal, Room room) {
-    this(name, goal, room, Listening.NOTHING, Optional.empty());
+    this(name, goal, room, Listening.NOTHING, Optional.empty(), List.of());
   }
 
   /** The noise measured last. */
@@ -82,17 +96,17 @@ public record RoomBook(
 
   /** With another room. */
   public RoomBook with(Room other) {
-    return new RoomBook(name, goal, other, listening, decay);
+    return new RoomBook(name, goal, other, listening, decay, earlierDecays);
   }
 
   /** With another goal. */
   public RoomBook with(Goal other) {
-    return new RoomBook(name, other, room, listening, decay);
+    return new RoomBook(name, other, room, listening, decay, earlierDecays);
   }
 
   /** With other knowledge of the noise. */
   public RoomBook with(Listening other) {
-    return new RoomBook(name, goal, room, other, decay);
+    return new RoomBook(name, goal, room, other, decay, earlierDecays);
   }
 
   /** With a new noise measurement. */
@@ -100,8 +114,10 @@ public record RoomBook(
     return with(listening.withNoise(measured));
   }
 
-  /** With a new decay measurement. */
+  /** With a new decay measurement; the one before is kept to compare with. */
   public RoomBook with(DecayMeasurement measured) {
-    return new RoomBook(name, goal, room, listening, Optional.of(measured));
+    List<DecayMeasurement> earlier =
+        Stream.concat(decay.stream(), earlierDecays.stream()).limit(MOST_EARLIER).toList();
+    return new RoomBook(name, goal, room, listening, Optional.of(measured), earlier);
   }
 }
