@@ -29,6 +29,9 @@ public final class DecayAnalysis {
 
   private static final double DIRECT_SECONDS = 0.0025;
 
+  /** ISO 3382-2:2008, Table 1: decays at each position for the engineering method. */
+  private static final int FEWEST_INTERRUPTIONS = 3;
+
   /** How well a sweep's length is known from its rise. */
   private static final double SAME_LENGTH = 0.006;
 
@@ -186,6 +189,9 @@ public final class DecayAnalysis {
             response ? FlutterEcho.find(loudest, takes.lead(), rate) : Optional.empty(),
             takes.distortionPercent(),
             warnings);
+    if (!response && takes.found() < FEWEST_INTERRUPTIONS) {
+      warnings.add("Fewer than three interruptions were averaged: repeat for steadier times.");
+    }
     if (report.tMidSeconds().isEmpty()) {
       warnings.add("There is no mid-frequency time: the T20 of 500 Hz or 1 kHz is missing.");
     }

@@ -56,7 +56,7 @@ final class DecayWords {
     together(
         bands,
         decays,
-        (band, d) -> d.curvaturePercent().orElse(0) > 10,
+        (band, d) -> excitation != Excitation.NOISE && d.curvaturePercent().orElse(0) > 10,
         ": the decay bends (T30 over 10 % longer than T20): two rooms, a ringing corner, or noise in it.",
         sentences);
     return sentences;

@@ -7,9 +7,10 @@ import nullroom.core.acoustics.Decibels;
 import nullroom.core.signal.Band;
 
 /**
- * One band of switched-off noise: the decays are averaged as energies, the noise that stays is
- * taken off, and lines are fitted to the average itself, which is a decay curve without integration
- * (Schroeder 1965; ISO 3382-2:2008, 5.2).
+ * One band of switched-off noise: the decays are averaged as energies (ISO 3382-2:2008, 5.2) and
+ * the noise that stays is taken off. Lines are fitted to the average summed from its end, which is
+ * as steep where the decay is straight and far smoother than the average of a few decays; where it
+ * bends, late parts weigh a little more than in a decay curve of many.
  */
 final class NoiseEvaluation {
   /** A step of the averaged decay is this part of the time being measured. */
@@ -54,14 +55,15 @@ final class NoiseEvaluation {
     step = Math.clamp(rough * STEP_SHARE, LEAST_STEP_SECONDS, step);
     double[] curve = curve(after, tail, steady, Math.max(1, (int) (step * rate)));
     double stepSamples = Math.max(1, (int) (step * rate));
-    Regression twenty = fit(curve, -5, -25);
+    double[] smooth = integrated(curve);
+    Regression twenty = fit(smooth, -5, -25);
     boolean enough = inr.getAsDouble() >= DecayAnalysis.INR_T20_DB;
     OptionalDouble none = OptionalDouble.empty();
     return new DecayReport.BandDecay(
         band.nominalHz(),
-        seconds(fit(integrated(curve), 0, -10), true, stepSamples),
+        seconds(fit(smooth, 0, -10), true, stepSamples),
         seconds(twenty, enough, stepSamples),
-        seconds(fit(curve, -5, -35), inr.getAsDouble() >= DecayAnalysis.INR_T30_DB, stepSamples),
+        seconds(fit(smooth, -5, -35), inr.getAsDouble() >= DecayAnalysis.INR_T30_DB, stepSamples),
         none,
         none,
         none,
@@ -85,10 +87,7 @@ final class NoiseEvaluation {
     return curve;
   }
 
-  /**
-   * The curve summed from its end: as steep where the decay is straight, and smooth enough for a
-   * line over the first ten decibels.
-   */
+  /** The curve summed from its end. */
   private static double[] integrated(double[] curve) {
     double[] sum = new double[curve.length];
     double so = 0;
@@ -102,33 +101,14 @@ final class NoiseEvaluation {
     return sum;
   }
 
-  /** Until the averaged decay first falls under the range. */
   private static Regression fit(double[] curve, double fromDb, double toDb) {
-    int first = 0;
-    while (first < curve.length && mean3(curve, first) > fromDb) {
-      first++;
-    }
-    int last = first;
-    while (last < curve.length && mean3(curve, last) >= toDb) {
-      last++;
-    }
     Regression fit = new Regression();
-    for (int k = first; k < last; k++) {
-      if (curve[k] > -200) {
+    for (int k = 0; k < curve.length && curve[k] >= toDb; k++) {
+      if (curve[k] <= fromDb) {
         fit.add(k, curve[k]);
       }
     }
     return fit;
-  }
-
-  private static double mean3(double[] curve, int k) {
-    int from = Math.max(0, k - 1);
-    int to = Math.min(curve.length - 1, k + 1);
-    double sum = 0;
-    for (int i = from; i <= to; i++) {
-      sum += curve[i];
-    }
-    return sum / (to - from + 1);
   }
 
   private OptionalDouble seconds(Regression fit, boolean valid, double stepSamples) {

@@ -19,8 +19,8 @@ final class Reflections {
   /** Two arrivals nearer than this are one. */
   private static final double APART_SECONDS = 0.0004;
 
-  /** Noise passes this many times its median once in five thousand independent samples. */
-  private static final double OVER_MEDIAN = 3.5;
+  /** Noise passes this many times its median once in 65 000 independent samples. */
+  private static final double OVER_MEDIAN = 4;
 
   private static final double LEAST_DB = -30;
   private static final int MOST = 12;
