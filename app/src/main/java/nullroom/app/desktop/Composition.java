@@ -157,9 +157,11 @@ public final class Composition {
           work.start(
               "Looking at " + file.getFileName(),
               progress ->
-                  DecayAnalysis.ofImpulses(SoundFile.readChannel(file, 0), Octave.ALL).takes(),
-              claps -> {
-                Station fits = claps > 0 ? Station.RING : Station.LISTEN;
+                  DecayAnalysis.analyse(
+                          SoundFile.readChannel(file, 0), DecayAnalysis.Request.any(Octave.ALL))
+                      .takes(),
+              decays -> {
+                Station fits = decays > 0 ? Station.RING : Station.LISTEN;
                 shell.stationProperty().set(fits);
                 open(fits, file);
               });

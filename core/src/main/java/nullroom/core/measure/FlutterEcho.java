@@ -2,6 +2,7 @@ package nullroom.core.measure;
 
 import java.util.Arrays;
 import java.util.Optional;
+import nullroom.core.signal.Peak;
 
 /**
  * Flutter between two walls: the level of the decaying treble, its fall taken off, repeats itself.
@@ -113,11 +114,9 @@ final class FlutterEcho {
       for (int k = near - 2; k <= near + 2; k++) {
         at = correlation(over, k) > correlation(over, at) ? k : at;
       }
-      double a = correlation(over, at - 1);
-      double b = correlation(over, at);
-      double c = correlation(over, at + 1);
-      double curve = a - 2 * b + c;
-      period = (at + (curve < 0 ? 0.5 * (a - c) / curve : 0)) / times;
+      double beside =
+          Peak.offset(correlation(over, at - 1), correlation(over, at), correlation(over, at + 1));
+      period = (at + beside) / times;
     }
     return period;
   }

@@ -5,7 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
 import nullroom.core.acoustics.Decibels;
-import nullroom.core.signal.Fft;
+import nullroom.core.signal.Sums;
 
 /**
  * Cuts claps and pops out of a recording; what is no impulse, as a thump or a word, is left out.
@@ -140,27 +140,12 @@ final class ImpulseTakes {
   }
 
   private static double treble(double[] x, int onset, double rate) {
-    Fft fft = new Fft(Fft.sizeFor((long) (0.04 * rate)));
-    double[] block =
-        Arrays.copyOf(
-            Arrays.copyOfRange(x, onset, Math.min(x.length, onset + fft.size())), fft.size());
-    fft.forward(block);
-    double[] bins = new double[fft.size() / 2 + 1];
-    fft.addEnergy(block, bins);
-    double all = 0;
-    double high = 0;
-    for (int k = 1; k < bins.length; k++) {
-      all += bins[k];
-      high += k * rate / fft.size() >= TREBLE_HZ ? bins[k] : 0;
-    }
-    return all > 0 ? high / all : 0;
+    double[] part = Arrays.copyOfRange(x, onset, onset + (int) (0.04 * rate));
+    double all = BandEnergy.between(part, rate, 1, rate / 2);
+    return all > 0 ? BandEnergy.between(part, rate, TREBLE_HZ, rate / 2) / all : 0;
   }
 
   private static double mean(double[] x, int from, int to) {
-    double sum = 0;
-    for (int i = from; i < to; i++) {
-      sum += x[i] * x[i];
-    }
-    return sum / Math.max(1, to - from);
+    return Sums.ofSquares(x, from, Math.max(0, to - from)) / Math.max(1, to - from);
   }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
+import nullroom.core.signal.Sums;
 
 /** Finds where a steady noise was switched off, and cuts out what came before and after. */
 final class NoiseTakes {
@@ -74,9 +75,7 @@ final class NoiseTakes {
   private static double[] levels(double[] x, int step) {
     double[] energy = new double[x.length / step];
     for (int k = 0; k < energy.length; k++) {
-      for (int i = k * step; i < (k + 1) * step; i++) {
-        energy[k] += x[i] * x[i];
-      }
+      energy[k] = Sums.ofSquares(x, k * step, step);
     }
     double[] level = new double[energy.length];
     for (int k = 0; k < level.length; k++) {
@@ -136,20 +135,15 @@ final class NoiseTakes {
   private static int exact(double[] x, int near, double rate) {
     int fine = Math.max(1, (int) (0.001 * rate));
     int reach = (int) (STEADY_SECONDS / 2 * rate);
-    double steady = 0;
-    for (int i = Math.max(0, near - 2 * reach); i < near - (int) (0.02 * rate); i++) {
-      steady += x[i] * x[i];
-    }
-    steady /= Math.max(1, near - (int) (0.02 * rate) - Math.max(0, near - 2 * reach));
-    // the largest drop between 8 ms before and after marks the moment where nothing rings on
+    int from = Math.max(0, near - 2 * reach);
+    int until = Math.max(from + 1, near - (int) (0.02 * rate));
+    double steady = Sums.ofSquares(x, from, until - from) / (until - from);
     Regression fall = new Regression();
     double smooth = steady;
-    for (int at = near - 20 * fine; at < Math.min(x.length - fine, near + reach); at += fine) {
-      double sum = 0;
-      for (int i = Math.max(0, at); i < at + fine; i++) {
-        sum += x[i] * x[i];
-      }
-      smooth += 0.2 * (sum / fine - smooth);
+    for (int at = Math.max(0, near - 20 * fine);
+        at < Math.min(x.length - fine, near + reach);
+        at += fine) {
+      smooth += 0.2 * (Sums.ofSquares(x, at, fine) / fine - smooth);
       double below = 10 * Math.log10(smooth / steady);
       if (below < -14) {
         break;

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import nullroom.core.acoustics.Decibels;
+import nullroom.core.signal.Peak;
 
 /**
  * Single arrivals in the first 50 ms after the direct sound: peaks of the response's envelope that
@@ -78,11 +79,10 @@ final class Reflections {
   }
 
   private static double offset(double[] size, int i) {
-    double curve = size[i - 1] - 2 * size[i] + size[i + 1];
-    return curve < 0 ? 0.5 * (size[i - 1] - size[i + 1]) / curve : 0;
+    return Peak.offset(size[i - 1], size[i], size[i + 1]);
   }
 
   private static double peak(double[] size, int i) {
-    return size[i] - 0.25 * (size[i - 1] - size[i + 1]) * offset(size, i);
+    return Peak.height(size[i - 1], size[i], size[i + 1]);
   }
 }

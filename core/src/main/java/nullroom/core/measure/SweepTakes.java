@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.core.signal.Deconvolution;
+import nullroom.core.signal.Peak;
 import nullroom.core.signal.Sweep;
 import nullroom.core.signal.SweepTrace;
 
@@ -17,6 +18,9 @@ import nullroom.core.signal.SweepTrace;
  */
 final class SweepTakes {
   private static final int HIGHEST_ORDER = 5;
+
+  /** Nearly six minutes at 48 kHz; more would not fit into a small heap. */
+  private static final long MOST_SAMPLES = 1 << 24;
 
   /** The longest response kept of a sweep. */
   private static final double LONGEST_SECONDS = 6;
@@ -68,6 +72,13 @@ final class SweepTakes {
               "The recording (%.1f s) is shorter than the sweep (%.1f s): record from before it starts until two seconds after it ends.",
               recorded.length / rate,
               played.length / rate));
+    }
+    if ((long) recorded.length + played.length > MOST_SAMPLES) {
+      return Takes.none(
+          String.format(
+              Locale.ROOT,
+              "The recording is too long to be divided by a sweep at once (%.0f s): cut it to the sweeps.",
+              recorded.length / rate));
     }
     Deconvolution division = new Deconvolution(played, recorded, rate);
     double[] response = division.response();
@@ -227,8 +238,7 @@ final class SweepTakes {
       around[i] = response[Math.floorMod(at - 32 + i, response.length)];
     }
     double[] size = Envelope.of(around);
-    double curve = size[31] - 2 * size[32] + size[33];
-    return curve < 0 ? Math.clamp(0.5 * (size[31] - size[33]) / curve, -0.5, 0.5) : 0;
+    return Math.clamp(Peak.offset(size[31], size[32], size[33]), -0.5, 0.5);
   }
 
   /** Adds what lies from {@code from} on, moved back by a fraction of a sample. */

@@ -58,11 +58,10 @@ public record SweepTrace(double secondsPerE, double share, double lowHz, double 
   }
 
   private static double offset(double[] bins, int top) {
-    double a = Math.log(bins[top - 1] + 1e-300);
-    double b = Math.log(bins[top] + 1e-300);
-    double c = Math.log(bins[top + 1] + 1e-300);
-    double curve = a - 2 * b + c;
-    return curve < 0 ? 0.5 * (a - c) / curve : 0;
+    return Peak.offset(
+        Math.log(bins[top - 1] + 1e-300),
+        Math.log(bins[top] + 1e-300),
+        Math.log(bins[top + 1] + 1e-300));
   }
 
   private static Optional<SweepTrace> of(double[] logHz, double[] energy, double hopSeconds) {
