@@ -15,6 +15,9 @@ final class NoiseTakes {
 
   private static final double STEADY_DB = 5;
 
+  /** Steady sound far under the loudest is a background that claps stand over. */
+  private static final double MOST_OVER_DB = 12;
+
   /** What a switched-off noise falls by at least, within a second or so. */
   private static final double LEAST_FALL_DB = 15;
 
@@ -31,8 +34,9 @@ final class NoiseTakes {
     double[] sorted = level.clone();
     Arrays.sort(sorted);
     double loud = sorted.length == 0 ? 0 : sorted[(int) (0.9 * (sorted.length - 1))];
+    boolean loudest = sorted.length > 0 && sorted[sorted.length - 1] < loud + MOST_OVER_DB;
     int from = 0;
-    for (int i = steady; i < level.length; i++) {
+    for (int i = loudest ? steady : level.length; i < level.length; i++) {
       if (i - from >= steady
           && level[i] < loud - STEADY_DB
           && steadyBefore(level, i, steady, loud)) {

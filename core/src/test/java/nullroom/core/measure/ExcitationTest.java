@@ -198,6 +198,25 @@ class ExcitationTest {
         "too close together");
   }
 
+  @Test
+  @DisplayName("a background that ends in digital silence is no noise that was switched off")
+  void backgroundThatEnds() {
+    Random random = new Random(9);
+    double[] x = new double[(int) (9 * RATE)];
+    for (int i = 0; i < 6 * RATE; i++) {
+      x[i] = 1e-4 * random.nextGaussian();
+    }
+    double[] decay = MadeRoom.decay(0.4, 3);
+    for (int i = 0; i < decay.length; i++) {
+      x[(int) RATE + i] += 0.2 * decay[i];
+      x[(int) (3.5 * RATE) + i] += 0.2 * decay[i];
+    }
+    DecayReport report = any(x);
+    assertThat(report.excitation()).contains(Excitation.IMPULSE);
+    assertThat(report.takes()).isEqualTo(2);
+    assertThat(report.tMidSeconds().orElseThrow()).isCloseTo(0.4, within(0.04));
+  }
+
   @ParameterizedTest
   @DisplayName("echoes between two walls are heard as flutter, their period within 2 %")
   @ValueSource(doubles = {2.4, 3.1, 4.2})
