@@ -1,25 +1,19 @@
 package nullroom.app.ring;
 
 import java.nio.file.Path;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.Collectors;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.Say;
 import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
-import nullroom.core.measure.DecayChange;
 import nullroom.core.measure.DecayReport;
-import nullroom.core.measure.Excitation;
-import nullroom.core.measure.SpeechTransmission;
 import nullroom.core.predict.FirstArrivals;
 import nullroom.core.predict.Goal;
-import nullroom.core.predict.Heard;
 import nullroom.core.predict.Statistics;
 import nullroom.core.signal.Samples;
 import nullroom.core.signal.Sweep;
@@ -38,42 +32,10 @@ public final class RingModel {
 
   private static final double AFTER_SECONDS = 3.5;
 
+  private static final double SWEEP_RATE_HZ = 48_000;
+
   /** A measured arrival this near a mirrored path is taken for it. */
   private static final double SAME_PATH_METRES = 0.12;
-
-  /** Arrivals named in words. */
-  private static final int NAMED = 3;
-
-  /** How loud a sweep is played. */
-  public enum Loudness {
-    VERY_LOW("very low", -42),
-    LOW("low", -32),
-    MIDDLE("middle", -22),
-    LOUD("loud", -12);
-
-    private final String label;
-    private final double peakDbfs;
-
-    Loudness(String label, double peakDbfs) {
-      this.label = label;
-      this.peakDbfs = peakDbfs;
-    }
-
-    /** Name for people. */
-    public String label() {
-      return label;
-    }
-
-    /** Its peak. */
-    public double peakDbfs() {
-      return peakDbfs;
-    }
-
-    /** The next step up, or the same at the top. */
-    Loudness louder() {
-      return values()[Math.min(ordinal() + 1, values().length - 1)];
-    }
-  }
 
   /**
    * An arrival after the direct sound.
@@ -87,8 +49,6 @@ public final class RingModel {
 
   private final ObjectProperty<Loudness> loudness = new SimpleObjectProperty<>(Loudness.VERY_LOW);
   private Loudness heard = Loudness.VERY_LOW;
-
-  private static final double SWEEP_RATE_HZ = 48_000;
 
   private final Desk desk;
   private final Say say;
@@ -176,7 +136,7 @@ public final class RingModel {
     }
     DecayReport report = book().decay().get().report();
     long missing = report.bands().stream().filter(b -> b.t20Seconds().isEmpty()).count();
-    String claps = takes(report);
+    String claps = RingWords.takes(report);
     String first =
         Desk.howKnown(book().decay().get().sound())
             + " "
@@ -187,22 +147,6 @@ public final class RingModel {
     return missing == 0
         ? first + " Every octave stands far enough over the noise for its time."
         : first + " " + report.warnings().getFirst();
-  }
-
-  private static String takes(DecayReport report) {
-    String one =
-        switch (report.excitation().orElse(Excitation.IMPULSE)) {
-          case IMPULSE -> "clap";
-          case SWEEP -> "sweep";
-          case NOISE -> "interruption of noise";
-        };
-    return report.takes() == 1
-        ? "one " + one
-        : report.takes()
-            + " "
-            + one.replace("interruption", "interruptions")
-            + (one.startsWith("i") ? "" : "s")
-            + " averaged";
   }
 
   private String sayFigure() {
@@ -288,113 +232,9 @@ public final class RingModel {
         .toList();
   }
 
-  /** Speech transmission index of the response with the voice and the noise of this room. */
-  public OptionalDouble speechTransmission() {
-    return book().decay().map(DecayMeasurement::report).stream()
-        .filter(r -> !r.modulation().isEmpty())
-        .mapToDouble(r -> {
-          Heard now = Heard.of(book().room());
-          double[] voice = now.directDbSpl().energySum(now.earlyDbSpl()).toArray();
-          double[] noise = now.roomNoiseDbSpl().toArray();
-          return SpeechTransmission.index(
-              r.modulationTransfer(),
-              Arrays.copyOfRange(voice, 1, voice.length),
-              Arrays.copyOfRange(noise, 1, noise.length));
-        })
-        .findFirst();
-  }
-
-  /** Whether the times have changed since the measurement before; empty with only one. */
-  public String change() {
-    if (book().decay().isEmpty() || book().earlierDecays().isEmpty()) {
-      return "";
-    }
-    DecayMeasurement before = book().earlierDecays().getFirst();
-    List<DecayChange> changes = DecayChange.of(before.report(), book().decay().get().report());
-    String real = bands(changes, true);
-    String same = bands(changes, false);
-    return String.format(
-        "Since %s: %s%s%s.",
-        before.taken().replace('T', ' '),
-        real.isEmpty() ? "no change that is more than chance" : "real at " + real,
-        real.isEmpty() || same.isEmpty() ? "" : "; cannot tell at ",
-        real.isEmpty() ? "" : same);
-  }
-
-  private static String bands(List<DecayChange> changes, boolean real) {
-    return changes.stream()
-        .filter(c -> c.real() == real)
-        .map(c ->
-            real
-                ? String.format(
-                        Locale.ROOT,
-                        "%s (%+.2f s, give or take %.2f)",
-                        bandName(c.centreHz()),
-                        c.differenceSeconds(),
-                        c.uncertaintySeconds())
-                    .replace('-', '−')
-                : bandName(c.centreHz()))
-        .collect(Collectors.joining(", "));
-  }
-
-  private static String bandName(double hz) {
-    return hz >= 1000
-        ? String.format(Locale.ROOT, "%.0f kHz", hz / 1000)
-        : String.format(Locale.ROOT, "%.0f Hz", hz);
-  }
-
-  /** What the response means for speech, and what comes back first. */
+  /** What the response means for speech, what comes back first, and what has changed. */
   public String details() {
-    if (book().decay().isEmpty()) {
-      return "";
-    }
-    DecayReport report = book().decay().get().report();
-    StringBuilder text = new StringBuilder();
-    report
-        .speechTransmission()
-        .ifPresent(sti ->
-            text.append(
-                String.format(
-                    Locale.ROOT,
-                    "Speech transmission index %.2f, %.2f with this room’s noise. ",
-                    sti,
-                    speechTransmission().orElse(sti))));
-    report
-        .directToReverberantDb()
-        .ifPresent(db ->
-            text.append(
-                String.format(Locale.ROOT, "Direct over reverberant %+.0f dB. ", db)
-                    .replace('-', '−')));
-    report
-        .harmonicDistortionPercent()
-        .ifPresent(d ->
-            text.append(String.format(Locale.ROOT, "The loudspeaker distorts by %.1f %%. ", d)));
-    report
-        .flutter()
-        .ifPresent(f ->
-            text.append(
-                String.format(
-                    Locale.ROOT,
-                    "Flutter echo every %.1f ms: two bare surfaces %.2f m apart. ",
-                    1000 * f.periodSeconds(),
-                    f.periodSeconds() * book().room().air().speedOfSound() / 2)));
-    String named =
-        arrivals().stream()
-            .filter(a -> !a.name().isEmpty())
-            .limit(NAMED)
-            .map(a ->
-                String.format(
-                        Locale.ROOT,
-                        "%s (%.1f ms, %.0f dB)",
-                        a.name(),
-                        a.milliseconds(),
-                        a.levelDb())
-                    .replace('-', '−'))
-            .collect(Collectors.joining(", "));
-    if (!named.isEmpty()) {
-      text.append("Comes back first from ").append(named).append('.');
-    }
-    return text.toString().trim();
+    return (RingWords.response(book(), arrivals()) + " " + RingWords.change(book())).trim();
   }
 
   /** Measures a sound file of claps, a sweep or switched-off noise. */

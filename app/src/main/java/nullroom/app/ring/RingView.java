@@ -53,7 +53,7 @@ public final class RingView {
                   .map(a -> new ArrivalPlot.Stem(a.milliseconds(), a.levelDb(), a.name()))
                   .toList(),
               !model.bands().isEmpty());
-          String words = (model.details() + " " + model.change()).trim();
+          String words = model.details();
           details.setText(words);
           details.setManaged(!words.isEmpty());
         };
@@ -76,12 +76,12 @@ public final class RingView {
     sweep.setId("sweep");
     sweep.setOnAction(e -> model.sweep());
     sweep.disableProperty().bind(desk.work().runningProperty());
-    Choice<RingModel.Loudness> loudness =
+    Choice<Loudness> loudness =
         new Choice<>(
             "sweep-loudness",
             "how loud the sweep is played",
-            List.of(RingModel.Loudness.values()),
-            RingModel.Loudness::label,
+            List.of(Loudness.values()),
+            Loudness::label,
             model::choose);
     model.loudnessProperty().subscribe(chosen -> loudness.show(chosen));
     Button write = new Button("Write the sweep…");
