@@ -35,6 +35,8 @@ public record DecayReport(
     OptionalDouble harmonicDistortionPercent,
     List<String> warnings) {
 
+  private static final double HALF_OCTAVE = Math.sqrt(2);
+
   public DecayReport {
     bands = List.copyOf(bands);
     modulation = modulation.stream().map(List::copyOf).toList();
@@ -161,7 +163,7 @@ public record DecayReport(
         .toArray(double[][]::new);
   }
 
-  /** Mean of the 500 and 1000 Hz T20; empty where one is missing. */
+  /** Mean T20 of the 500 and 1000 Hz octaves; empty where one is missing. */
   public OptionalDouble tMidSeconds() {
     return meanT20(500, 1000);
   }
@@ -171,15 +173,25 @@ public record DecayReport(
     return meanT20(250, 500, 1000, 2000, 4000);
   }
 
+  /** Over those octaves, or over the thirds that make them up; empty where a time is missing. */
   private OptionalDouble meanT20(double... centres) {
     double sum = 0;
+    int count = 0;
     for (double centre : centres) {
-      OptionalDouble t = band(centre).map(BandDecay::t20Seconds).orElse(OptionalDouble.empty());
-      if (t.isEmpty()) {
+      int before = count;
+      for (BandDecay b : bands) {
+        if (b.centreHz() > centre / HALF_OCTAVE && b.centreHz() < centre * HALF_OCTAVE) {
+          if (b.t20Seconds().isEmpty()) {
+            return OptionalDouble.empty();
+          }
+          sum += b.t20Seconds().getAsDouble();
+          count++;
+        }
+      }
+      if (count == before) {
         return OptionalDouble.empty();
       }
-      sum += t.getAsDouble();
     }
-    return OptionalDouble.of(sum / centres.length);
+    return OptionalDouble.of(sum / count);
   }
 }

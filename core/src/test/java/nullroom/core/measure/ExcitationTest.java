@@ -267,6 +267,14 @@ class ExcitationTest {
     DecayReport report =
         DecayAnalysis.analyse(new Samples(late, RATE), DecayAnalysis.Request.any(thirds));
     assertThat(report.bands()).hasSize(thirds.size());
+    // ISO 3382-1: with thirds, the mean of those from 400 to 1250 Hz
+    double mean =
+        report.bands().stream()
+            .filter(b -> b.centreHz() >= 400 && b.centreHz() <= 1250)
+            .mapToDouble(b -> b.t20Seconds().orElseThrow())
+            .average()
+            .orElseThrow();
+    assertThat(report.tMidSeconds().orElseThrow()).isCloseTo(mean, within(1e-12));
     assertThat(report.speechTransmission().orElseThrow())
         .isCloseTo(truth().speechTransmission().orElseThrow(), within(1e-9));
   }
