@@ -111,20 +111,19 @@ final class MeasureDecayCommand implements Callable<Integer> {
     if (reference != null || from != null || to != null || seconds != null) {
       return Optional.of(Excitation.SWEEP);
     }
-    return switch (excitation) {
-      case "auto" -> Optional.empty();
-      case "impulse" -> Optional.of(Excitation.IMPULSE);
-      case "sweep" -> Optional.of(Excitation.SWEEP);
-      case "noise" -> Optional.of(Excitation.NOISE);
-      default ->
-          throw new Trouble.BadField(
-              "--excitation", "must be auto, impulse, sweep or noise, not " + excitation);
-    };
+    return excitation.equals("auto")
+        ? Optional.empty()
+        : Optional.of(
+            Excitation.find(excitation)
+                .orElseThrow(() ->
+                    new Trouble.BadField(
+                        "--excitation",
+                        "must be auto, impulse, sweep or noise, not " + excitation)));
   }
 
   private static JsonOut json(DecayReport r, List<String> warnings) {
     JsonOut out = new JsonOut();
-    out.text("excitation", r.excitation().map(MeasureDecayCommand::name).orElse(null));
+    out.text("excitation", r.excitation().map(Excitation::id).orElse(null));
     out.put("sampleRateHz", r.sampleRateHz());
     out.put("directArrivalSeconds", r.directArrivalSeconds());
     out.array("bands", r.bands().stream().map(MeasureDecayCommand::band).toList());
@@ -159,10 +158,6 @@ final class MeasureDecayCommand implements Callable<Integer> {
     return out;
   }
 
-  private static String name(Excitation excitation) {
-    return excitation.name().toLowerCase(Locale.ROOT);
-  }
-
   private static JsonOut band(DecayReport.BandDecay b) {
     JsonOut out = new JsonOut();
     out.put("centreHz", b.centreHz());
@@ -183,7 +178,7 @@ final class MeasureDecayCommand implements Callable<Integer> {
     System.out.printf(
         Locale.ROOT,
         "%s, %d averaged%n",
-        r.excitation().map(MeasureDecayCommand::name).orElse("nothing found"),
+        r.excitation().map(Excitation::id).orElse("nothing found"),
         r.takes());
     System.out.println("  band     EDT     T20     T30     C50     INR");
     for (DecayReport.BandDecay b : r.bands()) {

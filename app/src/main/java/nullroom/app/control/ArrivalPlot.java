@@ -1,7 +1,6 @@
 package nullroom.app.control;
 
 import java.util.List;
-import java.util.Locale;
 import javafx.scene.text.TextAlignment;
 
 /** Single arrivals of the first 50 ms as stems under the direct sound, with what sent them. */
@@ -79,10 +78,9 @@ public final class ArrivalPlot extends PlotPane {
       double y = TOP + h * Math.clamp(stem.levelDb() / LOWEST_DB, 0, 1);
       line(x, TOP + h, x, y, "stem");
       if (!stem.name().isEmpty()) {
-        String words = String.format(Locale.ROOT, "%s", stem.name());
         double at = Math.max(y - 7, TOP + 8);
         at = Math.abs(at - free) < LINE ? free + LINE : at;
-        text(words, x + 4, at, TextAlignment.LEFT, "axis");
+        text(stem.name(), x + 4, at, TextAlignment.LEFT, "axis");
         free = at;
       }
     }

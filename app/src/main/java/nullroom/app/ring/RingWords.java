@@ -1,15 +1,11 @@
 package nullroom.app.ring;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import nullroom.core.measure.DecayChange;
 import nullroom.core.measure.DecayReport;
 import nullroom.core.measure.Excitation;
-import nullroom.core.measure.SpeechTransmission;
-import nullroom.core.predict.Heard;
 import nullroom.io.book.DecayMeasurement;
 import nullroom.io.book.RoomBook;
 
@@ -22,35 +18,14 @@ final class RingWords {
 
   /** How often what was heard. */
   static String takes(DecayReport report) {
-    String one =
+    boolean single = report.takes() == 1;
+    String what =
         switch (report.excitation().orElse(Excitation.IMPULSE)) {
-          case IMPULSE -> "clap";
-          case SWEEP -> "sweep";
-          case NOISE -> "interruption of noise";
+          case IMPULSE -> single ? "clap" : "claps";
+          case SWEEP -> single ? "sweep" : "sweeps";
+          case NOISE -> single ? "interruption of noise" : "interruptions of noise";
         };
-    return report.takes() == 1
-        ? "one " + one
-        : report.takes()
-            + " "
-            + one.replace("interruption", "interruptions")
-            + (one.startsWith("i") ? "" : "s")
-            + " averaged";
-  }
-
-  /** Speech transmission index of the response with the voice and the noise of this room. */
-  static OptionalDouble inNoise(RoomBook book) {
-    return book.decay().map(DecayMeasurement::report).stream()
-        .filter(r -> !r.modulation().isEmpty())
-        .mapToDouble(r -> {
-          Heard now = Heard.of(book.room());
-          double[] voice = now.directDbSpl().energySum(now.earlyDbSpl()).toArray();
-          double[] noise = now.roomNoiseDbSpl().toArray();
-          return SpeechTransmission.index(
-              r.modulationTransfer(),
-              Arrays.copyOfRange(voice, 1, voice.length),
-              Arrays.copyOfRange(noise, 1, noise.length));
-        })
-        .findFirst();
+    return single ? "one " + what : report.takes() + " " + what + " averaged";
   }
 
   /** What the response means for speech, and what comes back first. */
@@ -68,7 +43,7 @@ final class RingWords {
                     Locale.ROOT,
                     "Speech transmission index %.2f, %.2f with this room’s noise. ",
                     sti,
-                    inNoise(book).orElse(sti))));
+                    book.heard().speechTransmission(report.modulationTransfer()))));
     report
         .directToReverberantDb()
         .ifPresent(db ->

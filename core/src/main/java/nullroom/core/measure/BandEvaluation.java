@@ -8,6 +8,7 @@ import nullroom.core.acoustics.Decibels;
 import nullroom.core.signal.Band;
 import nullroom.core.signal.Butterworth;
 import nullroom.core.signal.Fft;
+import nullroom.core.signal.Sums;
 
 /**
  * One band of a decay.
@@ -57,10 +58,7 @@ final class BandEvaluation {
   DecayReport.BandDecay evaluate() {
     double[] energy = new double[takes.getFirst().length];
     for (double[] take : takes) {
-      double[] y = backwards(take, band, rate);
-      for (int i = 0; i < y.length; i++) {
-        energy[i] += y[i] * y[i];
-      }
+      Sums.addSquares(energy, backwards(take, band, rate), 0);
     }
     double[] after = Arrays.copyOfRange(energy, lead, energy.length);
     Lundeby tail = Lundeby.of(after, rate);
@@ -70,13 +68,13 @@ final class BandEvaluation {
     }
     double[] curve = decayCurve(energy, tail);
     boolean enough20 = inr.getAsDouble() >= DecayAnalysis.INR_T20_DB;
-    Regression twenty = fit(curve, -5, -25);
+    Regression twenty = Regression.between(curve, -5, -25);
     double[] ratios = earlyOverLate(tail);
     return new DecayReport.BandDecay(
         band.nominalHz(),
-        early(fit(curve, 0, -10)),
+        early(Regression.between(curve, 0, -10)),
         seconds(twenty, enough20),
-        seconds(fit(curve, -5, -35), inr.getAsDouble() >= DecayAnalysis.INR_T30_DB),
+        seconds(Regression.between(curve, -5, -35), inr.getAsDouble() >= DecayAnalysis.INR_T30_DB),
         ratio(ratios[0]),
         ratio(ratios[1]),
         OptionalDouble.of(100 * ratios[0] / (1 + ratios[0])),
@@ -85,7 +83,7 @@ final class BandEvaluation {
         enough20 && twenty.count() > 2
             ? OptionalDouble.of(1000 * (1 - twenty.rSquared()))
             : OptionalDouble.empty(),
-        thin(curve));
+        thin(curve, rate));
   }
 
   /** The take filtered from its end to its start. */
@@ -136,16 +134,6 @@ final class BandEvaluation {
       curve[i] = curve[i] > 0 ? Decibels.ofEnergy(curve[i] / total) : -300;
     }
     return curve;
-  }
-
-  private static Regression fit(double[] curve, double fromDb, double toDb) {
-    Regression fit = new Regression();
-    for (int i = 0; i < curve.length && curve[i] >= toDb; i++) {
-      if (curve[i] <= fromDb) {
-        fit.add(i, curve[i]);
-      }
-    }
-    return fit;
   }
 
   private OptionalDouble seconds(Regression fit, boolean valid) {
@@ -227,7 +215,8 @@ final class BandEvaluation {
     return sum > 0 ? moment / sum : 0;
   }
 
-  private List<Double> thin(double[] curve) {
+  /** What is kept of a curve with that many points a second. */
+  static List<Double> thin(double[] curve, double rate) {
     List<Double> thinned = new ArrayList<>();
     double step = DecayReport.BandDecay.CURVE_STEP_SECONDS * rate;
     for (double at = 0; at < curve.length; at += step) {

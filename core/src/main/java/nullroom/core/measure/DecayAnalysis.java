@@ -10,6 +10,7 @@ import nullroom.core.acoustics.Decibels;
 import nullroom.core.signal.Band;
 import nullroom.core.signal.Resampler;
 import nullroom.core.signal.Samples;
+import nullroom.core.signal.Sums;
 import nullroom.core.signal.Sweep;
 import nullroom.core.signal.SweepTrace;
 
@@ -84,23 +85,27 @@ public final class DecayAnalysis {
     double rate = sound.sampleRateHz();
     boolean maybeSweep = request.excitation().orElse(Excitation.SWEEP) == Excitation.SWEEP;
     Optional<SweepTrace> rise = maybeSweep ? SweepTrace.of(x, rate) : Optional.empty();
-    Excitation excitation = request.excitation().orElseGet(() -> tell(x, rate, rise));
-    Takes takes =
-        switch (excitation) {
-          case IMPULSE -> ImpulseTakes.find(x, rate);
-          case NOISE -> NoiseTakes.find(x, rate);
-          case SWEEP -> sweeps(x, rate, rise, request);
-        };
+    Excitation excitation =
+        request.excitation().orElse(rise.isPresent() ? Excitation.SWEEP : Excitation.NOISE);
+    Takes takes = takes(excitation, x, rate, rise, request);
+    if (request.excitation().isEmpty()
+        && excitation == Excitation.NOISE
+        && takes.responses().isEmpty()) { // neither rises nor breaks off: claps are left
+      excitation = Excitation.IMPULSE;
+      takes = takes(excitation, x, rate, rise, request);
+    }
     return takes.responses().isEmpty()
         ? nothing(sound, bands, takes.warnings().getFirst())
         : evaluate(excitation, rate, bands, takes, clipping(sound));
   }
 
-  private static Excitation tell(double[] x, double rate, Optional<SweepTrace> rise) {
-    if (rise.isPresent()) {
-      return Excitation.SWEEP;
-    }
-    return NoiseTakes.find(x, rate).responses().isEmpty() ? Excitation.IMPULSE : Excitation.NOISE;
+  private static Takes takes(
+      Excitation excitation, double[] x, double rate, Optional<SweepTrace> rise, Request request) {
+    return switch (excitation) {
+      case IMPULSE -> ImpulseTakes.find(x, rate);
+      case NOISE -> NoiseTakes.find(x, rate);
+      case SWEEP -> sweeps(x, rate, rise, request);
+    };
   }
 
   private static Takes sweeps(double[] x, double rate, Optional<SweepTrace> rise, Request request) {
@@ -207,9 +212,7 @@ public final class DecayAnalysis {
     int lead = takes.lead();
     double[] squared = new double[takes.responses().getFirst().length - lead];
     for (double[] take : takes.responses()) {
-      for (int i = 0; i < squared.length; i++) {
-        squared[i] += take[lead + i] * take[lead + i];
-      }
+      Sums.addSquares(squared, take, lead);
     }
     int keep = (int) Math.min(squared.length, 2.5 * Lundeby.of(squared, rate).crossing() + rate);
     return new Takes(
@@ -239,9 +242,7 @@ public final class DecayAnalysis {
     int before = (int) (0.0005 * rate); // a band-limited pulse begins a little before its peak
     double[] squared = new double[takes.responses().getFirst().length - lead + before];
     for (double[] take : takes.responses()) {
-      for (int i = 0; i < squared.length; i++) {
-        squared[i] += take[lead - before + i] * take[lead - before + i];
-      }
+      Sums.addSquares(squared, take, lead - before);
     }
     Lundeby noise = Lundeby.of(squared, rate);
     double direct = 0;

@@ -1,10 +1,10 @@
 package nullroom.core.measure;
 
-import java.util.ArrayList;
-import java.util.List;
+import java.util.Arrays;
 import java.util.OptionalDouble;
 import nullroom.core.acoustics.Decibels;
 import nullroom.core.signal.Band;
+import nullroom.core.signal.Sums;
 
 /**
  * One band of switched-off noise: the decays are averaged as energies (ISO 3382-2:2008, 5.2) and
@@ -17,7 +17,7 @@ final class NoiseEvaluation {
   private static final double STEP_SHARE = 1.0 / 60;
 
   private static final double LEAST_STEP_SECONDS = 0.001;
-  private static final double FIRST_STEP_SECONDS = 0.005;
+  private static final double MOST_STEP_SECONDS = 0.005;
 
   private final Band band;
   private final double rate;
@@ -32,56 +32,48 @@ final class NoiseEvaluation {
   DecayReport.BandDecay evaluate() {
     double[] energy = new double[takes.responses().getFirst().length];
     for (double[] take : takes.responses()) {
-      double[] y = BandEvaluation.backwards(take, band, rate);
-      for (int i = 0; i < y.length; i++) {
-        energy[i] += y[i] * y[i];
-      }
+      Sums.addSquares(energy, BandEvaluation.backwards(take, band, rate), 0);
     }
     int lead = takes.lead();
-    double steady = 0;
-    int until = lead - (int) (0.02 * rate);
-    for (int i = lead / 4; i < until; i++) {
-      steady += energy[i];
-    }
-    steady /= until - lead / 4;
-    double[] after = java.util.Arrays.copyOfRange(energy, lead, energy.length);
+    int from = lead / 4;
+    int length = lead - (int) (0.02 * rate) - from;
+    double steady = Sums.of(energy, from, length) / length;
+    double[] after = Arrays.copyOfRange(energy, lead, energy.length);
     Lundeby tail = Lundeby.of(after, rate);
     OptionalDouble inr = OptionalDouble.of(Decibels.ofEnergy(steady / tail.noise()));
     if (inr.getAsDouble() < DecayAnalysis.INR_EDT_DB || tail.decayPerSample() == 0) {
       return DecayReport.BandDecay.unknown(band.nominalHz(), inr);
     }
-    double step = FIRST_STEP_SECONDS;
     double rough = 6 * Math.log(10) / tail.decayPerSample() / rate;
-    step = Math.clamp(rough * STEP_SHARE, LEAST_STEP_SECONDS, step);
-    double[] curve = curve(after, tail, steady, Math.max(1, (int) (step * rate)));
-    double stepSamples = Math.max(1, (int) (step * rate));
+    double step = Math.clamp(rough * STEP_SHARE, LEAST_STEP_SECONDS, MOST_STEP_SECONDS);
+    int stepSamples = Math.max(1, (int) (step * rate));
+    double[] curve = curve(after, tail, steady, stepSamples);
     double[] smooth = integrated(curve);
-    Regression twenty = fit(smooth, -5, -25);
+    Regression twenty = Regression.between(smooth, -5, -25);
     boolean enough = inr.getAsDouble() >= DecayAnalysis.INR_T20_DB;
     OptionalDouble none = OptionalDouble.empty();
     return new DecayReport.BandDecay(
         band.nominalHz(),
-        seconds(fit(smooth, 0, -10), true, stepSamples),
+        seconds(Regression.between(smooth, 0, -10), true, stepSamples),
         seconds(twenty, enough, stepSamples),
-        seconds(fit(smooth, -5, -35), inr.getAsDouble() >= DecayAnalysis.INR_T30_DB, stepSamples),
+        seconds(
+            Regression.between(smooth, -5, -35),
+            inr.getAsDouble() >= DecayAnalysis.INR_T30_DB,
+            stepSamples),
         none,
         none,
         none,
         none,
         inr,
         enough && twenty.count() > 2 ? OptionalDouble.of(1000 * (1 - twenty.rSquared())) : none,
-        thin(curve, stepSamples));
+        BandEvaluation.thin(curve, rate / stepSamples));
   }
 
   /** Decibels re the steady level, until the decay meets the noise. */
   private static double[] curve(double[] after, Lundeby tail, double steady, int step) {
-    double[] curve = new double[Math.max(1, tail.crossing() / step)];
+    double[] curve = new double[tail.crossing() / step];
     for (int k = 0; k < curve.length; k++) {
-      double sum = 0;
-      for (int i = k * step; i < (k + 1) * step && i < after.length; i++) {
-        sum += after[i];
-      }
-      double mean = sum / step - tail.noise();
+      double mean = Sums.of(after, k * step, step) / step - tail.noise();
       curve[k] = mean > 0 ? Decibels.ofEnergy(mean / steady) : -300;
     }
     return curve;
@@ -101,28 +93,9 @@ final class NoiseEvaluation {
     return sum;
   }
 
-  private static Regression fit(double[] curve, double fromDb, double toDb) {
-    Regression fit = new Regression();
-    for (int k = 0; k < curve.length && curve[k] >= toDb; k++) {
-      if (curve[k] <= fromDb) {
-        fit.add(k, curve[k]);
-      }
-    }
-    return fit;
-  }
-
-  private OptionalDouble seconds(Regression fit, boolean valid, double stepSamples) {
+  private OptionalDouble seconds(Regression fit, boolean valid, int stepSamples) {
     return valid && fit.count() > 4 && fit.slope() < 0
         ? OptionalDouble.of(-60 / fit.slope() * stepSamples / rate)
         : OptionalDouble.empty();
-  }
-
-  private List<Double> thin(double[] curve, double stepSamples) {
-    List<Double> thinned = new ArrayList<>();
-    double every = DecayReport.BandDecay.CURVE_STEP_SECONDS * rate / stepSamples;
-    for (double at = 0; at < curve.length; at += every) {
-      thinned.add(Math.round(Math.max(-120, curve[(int) at]) * 100) / 100.0);
-    }
-    return thinned;
   }
 }

@@ -40,7 +40,7 @@ final class NoiseTakes {
       if (i - from >= steady
           && level[i] < loud - STEADY_DB
           && steadyBefore(level, i, steady, loud)) {
-        int off = switchedOff(level, i, loud);
+        int off = switchedOff(level, i, steady / 2, loud);
         int end = risesAgain(level, i, loud);
         if (off >= 0 && end - off >= SHORTEST_SECONDS / STEP_SECONDS) {
           ranges.add(new int[] {off, end});
@@ -77,19 +77,12 @@ final class NoiseTakes {
 
   /** Decibels of each step, smoothed over three. */
   private static double[] levels(double[] x, int step) {
-    double[] energy = new double[x.length / step];
-    for (int k = 0; k < energy.length; k++) {
-      energy[k] = Sums.ofSquares(x, k * step, step);
-    }
+    double[] energy = Onsets.frames(x, step);
     double[] level = new double[energy.length];
     for (int k = 0; k < level.length; k++) {
-      double sum = 0;
       int a = Math.max(0, k - 1);
-      int b = Math.min(level.length - 1, k + 1);
-      for (int j = a; j <= b; j++) {
-        sum += energy[j];
-      }
-      level[k] = 10 * Math.log10(Math.max(1e-30, sum / (b - a + 1) / step));
+      int count = Math.min(level.length, k + 2) - a;
+      level[k] = 10 * Math.log10(Math.max(1e-30, Sums.of(energy, a, count) / count / step));
     }
     return level;
   }
@@ -104,7 +97,7 @@ final class NoiseTakes {
   }
 
   /** The step in which it was switched off, or -1 if it does not fall far enough. */
-  private static int switchedOff(double[] level, int i, double loud) {
+  private static int switchedOff(double[] level, int i, int most, double loud) {
     int until = (int) Math.min(level.length, i + FALLS_WITHIN_SECONDS / STEP_SECONDS);
     double least = loud;
     for (int k = i; k < until; k++) {
@@ -114,7 +107,7 @@ final class NoiseTakes {
       return -1;
     }
     int off = i;
-    while (off > 0 && level[off] < loud - 2) {
+    while (off > i - most && level[off] < loud - 2) { // steady sound may lie as low
       off--;
     }
     return off;

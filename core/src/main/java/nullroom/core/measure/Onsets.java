@@ -2,6 +2,7 @@ package nullroom.core.measure;
 
 import java.util.ArrayList;
 import java.util.List;
+import nullroom.core.signal.Sums;
 
 /** Finds the starts of claps, pops and other impulses. */
 final class Onsets {
@@ -46,12 +47,11 @@ final class Onsets {
     return onsets;
   }
 
-  private static double[] frames(double[] x, int frame) {
+  /** Energy of each whole frame. */
+  static double[] frames(double[] x, int frame) {
     double[] energy = new double[x.length / frame];
     for (int k = 0; k < energy.length; k++) {
-      for (int i = k * frame; i < (k + 1) * frame; i++) {
-        energy[k] += x[i] * x[i];
-      }
+      energy[k] = Sums.ofSquares(x, k * frame, frame);
     }
     return energy;
   }

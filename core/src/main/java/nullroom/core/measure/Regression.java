@@ -20,6 +20,17 @@ final class Regression {
     sxy += dx * (y - meanY);
   }
 
+  /** The line through a falling curve between two levels, over its indices. */
+  static Regression between(double[] curve, double fromDb, double toDb) {
+    Regression fit = new Regression();
+    for (int i = 0; i < curve.length && curve[i] >= toDb; i++) {
+      if (curve[i] <= fromDb) {
+        fit.add(i, curve[i]);
+      }
+    }
+    return fit;
+  }
+
   long count() {
     return count;
   }

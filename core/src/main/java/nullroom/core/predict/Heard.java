@@ -1,5 +1,6 @@
 package nullroom.core.predict;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -9,6 +10,7 @@ import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.acoustics.Pattern;
 import nullroom.core.acoustics.VocalEffort;
+import nullroom.core.measure.SpeechTransmission;
 import nullroom.core.room.NoiseSource;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
@@ -313,5 +315,21 @@ public record Heard(
           double least = Decibels.toEnergy(measured - MOST_TAKEN_OFF_DB);
           return Decibels.ofEnergy(Math.max(rest, least)) - pickup;
         });
+  }
+
+  /**
+   * Speech transmission index of this voice, with its first reflections, in the noise of this room.
+   *
+   * @param transfer modulation transfer of the room's response, as {@link SpeechTransmission} takes
+   *     it
+   */
+  public double speechTransmission(double[][] transfer) {
+    double[] voice = directDbSpl.energySum(earlyDbSpl).toArray();
+    double[] noise = roomNoiseDbSpl.toArray();
+    int first = Octave.COUNT - SpeechTransmission.OCTAVES_HZ.size(); // 63 Hz does not count
+    return SpeechTransmission.index(
+        transfer,
+        Arrays.copyOfRange(voice, first, voice.length),
+        Arrays.copyOfRange(noise, first, noise.length));
   }
 }

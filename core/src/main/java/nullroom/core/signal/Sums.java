@@ -44,6 +44,13 @@ public final class Sums {
     return a + b + (c + d);
   }
 
+  /** Adds the squares of the samples from {@code from} on to {@code sum}, which says how many. */
+  public static void addSquares(double[] sum, double[] x, int from) {
+    for (int i = 0; i < sum.length; i++) {
+      sum[i] += x[from + i] * x[from + i];
+    }
+  }
+
   /** The largest size of {@code count} samples from {@code from}; 0 of none. */
   public static double peak(double[] x, int from, int count) {
     double largest = 0;

@@ -199,6 +199,28 @@ class ExcitationTest {
   }
 
   @Test
+  @DisplayName(
+      "noise that lay a little under its loudest before it was switched off, at once from the start")
+  void noiseFromTheStart() {
+    Random random = new Random(12);
+    double[] x = new double[(int) (4 * RATE)];
+    for (int i = 0; i < 1.6 * RATE; i++) {
+      boolean first = i < 0.45 * RATE;
+      boolean gap = !first && i < 0.95 * RATE;
+      x[i] = (first ? 0.05 : gap ? 1e-5 : 0.075) * random.nextGaussian();
+    }
+    for (int i = 0; i < x.length; i++) {
+      x[i] += 1e-6 * random.nextGaussian();
+    }
+    DecayReport report =
+        DecayAnalysis.analyse(
+            new Samples(x, RATE),
+            new DecayAnalysis.Request(
+                Optional.of(Excitation.NOISE), Optional.empty(), Optional.empty(), Octave.ALL));
+    assertThat(report.takes()).isPositive();
+  }
+
+  @Test
   @DisplayName("a background that ends in digital silence is no noise that was switched off")
   void backgroundThatEnds() {
     Random random = new Random(9);

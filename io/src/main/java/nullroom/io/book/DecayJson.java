@@ -1,8 +1,6 @@
 package nullroom.io.book;
 
-import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import nullroom.core.measure.DecayReport;
 import nullroom.core.measure.Excitation;
@@ -16,7 +14,7 @@ final class DecayJson {
   static DecayReport read(Field f) {
     return new DecayReport(
         f.optional("excitation")
-            .map(e -> e.oneOf(DecayJson::excitation, "impulse, sweep, noise"))
+            .map(e -> e.oneOf(Excitation::find, "impulse, sweep, noise"))
             .or(() -> Optional.of(Excitation.IMPULSE)), // books before sweeps knew only claps
         f.required("sampleRateHz").number(),
         f.figure("directArrivalSeconds"),
@@ -39,14 +37,6 @@ final class DecayJson {
         f.elements("warnings").stream().map(Field::text).toList());
   }
 
-  private static Optional<Excitation> excitation(String id) {
-    return Arrays.stream(Excitation.values()).filter(e -> id(e).equals(id)).findFirst();
-  }
-
-  private static String id(Excitation excitation) {
-    return excitation.name().toLowerCase(Locale.ROOT);
-  }
-
   private static DecayReport.BandDecay band(Field f) {
     return new DecayReport.BandDecay(
         f.required("centreHz").number(),
@@ -63,7 +53,7 @@ final class DecayJson {
   }
 
   static void write(DecayReport r, ObjectNode out) {
-    r.excitation().ifPresent(e -> out.put("excitation", id(e)));
+    r.excitation().ifPresent(e -> out.put("excitation", e.id()));
     out.put("sampleRateHz", r.sampleRateHz()).put("takes", r.takes());
     NoiseJson.put(out, "directArrivalSeconds", r.directArrivalSeconds());
     NoiseJson.put(out, "directToReverberantDb", r.directToReverberantDb());
