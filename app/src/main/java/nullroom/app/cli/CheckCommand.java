@@ -36,8 +36,8 @@ final class CheckCommand implements Callable<Integer> {
       name = book.name();
       sounds(book.listening()).forEach(sound -> checkSound(sound, wrong));
       book.listening().surveys().forEach(survey -> checkSurvey(survey.file(), wrong));
-      book.decay().ifPresent(d -> checkSound(d.sound(), wrong));
-      book.earlierDecays().forEach(d -> checkSound(d.sound(), wrong));
+      book.decays().measured().forEach(d -> checkSound(d.sound(), wrong));
+      book.decays().estimate().ifPresent(e -> checkSound(e.sound(), wrong));
     } catch (Trouble e) {
       wrong.add(e.line());
     }

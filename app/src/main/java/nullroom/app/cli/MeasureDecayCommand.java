@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.measure.BlindDecay;
 import nullroom.core.measure.DecayAnalysis;
 import nullroom.core.measure.DecayReport;
 import nullroom.core.measure.Excitation;
@@ -94,6 +95,10 @@ final class MeasureDecayCommand implements Callable<Integer> {
     DecayReport report =
         DecayAnalysis.analyse(sound, new DecayAnalysis.Request(asked, sweep, played, wanted));
     warnings.addAll(report.warnings());
+    report.ringing().forEach(one -> warnings.add(rings(one)));
+    if (report.takes() == 0 && asked.isEmpty()) {
+      BlindDecay.of(sound).ifPresent(guess -> warnings.add(offer(guess)));
+    }
     if (input.json) {
       json(report, warnings).print();
     } else {
@@ -101,6 +106,23 @@ final class MeasureDecayCommand implements Callable<Integer> {
       warnings.forEach(w -> System.out.println("note: " + w));
     }
     return 0;
+  }
+
+  private static String rings(DecayReport.Ringing one) {
+    return String.format(
+        Locale.ROOT,
+        "%.0f Hz rings on for %.2f s, longer than what is around it: a mode of the room.",
+        one.frequencyHz(),
+        one.seconds());
+  }
+
+  private static String offer(BlindDecay guess) {
+    return String.format(
+        Locale.ROOT,
+        "From %d ends of words the room's mid-frequency time is about %.2f s, give or take %.2f s: an estimate, no measurement.",
+        guess.decays(),
+        guess.midSeconds(),
+        guess.midSpreadSeconds());
   }
 
   private Optional<Excitation> asked() {
@@ -180,14 +202,15 @@ final class MeasureDecayCommand implements Callable<Integer> {
         "%s, %d averaged%n",
         r.excitation().map(Excitation::id).orElse("nothing found"),
         r.takes());
-    System.out.println("  band     EDT     T20     T30     C50     INR");
+    System.out.println("  band     EDT     T20   ±2 sd     T30     C50     INR");
     for (DecayReport.BandDecay b : r.bands()) {
       System.out.printf(
           Locale.ROOT,
-          "%6.0f %s %s %s %s %s%n",
+          "%6.0f %s %s %s %s %s %s%n",
           b.centreHz(),
           cell(b.edtSeconds(), 2),
           cell(b.t20Seconds(), 2),
+          cell(twice(b.t20DeviationSeconds()), 2),
           cell(b.t30Seconds(), 2),
           cell(b.c50Db(), 1),
           cell(b.inrDb(), 0));
@@ -212,6 +235,10 @@ final class MeasureDecayCommand implements Callable<Integer> {
                 1000 * f.periodSeconds(),
                 f.periodSeconds() * SPEED_OF_SOUND,
                 f.strengthDb()));
+  }
+
+  private static OptionalDouble twice(OptionalDouble figure) {
+    return figure.isPresent() ? OptionalDouble.of(2 * figure.getAsDouble()) : figure;
   }
 
   private static void say(String format, OptionalDouble figure) {

@@ -18,8 +18,9 @@ public final class ArrivalPlot extends PlotPane {
    * @param milliseconds after the direct sound
    * @param levelDb re it
    * @param name what sent it; empty where that is not known
+   * @param chosen drawn stronger
    */
-  public record Stem(double milliseconds, double levelDb, String name) {}
+  public record Stem(double milliseconds, double levelDb, String name, boolean chosen) {}
 
   private List<Stem> stems = List.of();
   private boolean measured;
@@ -76,7 +77,12 @@ public final class ArrivalPlot extends PlotPane {
             .toList()) {
       double x = LEFT + w * stem.milliseconds() / LONGEST_MS;
       double y = TOP + h * Math.clamp(stem.levelDb() / LOWEST_DB, 0, 1);
-      line(x, TOP + h, x, y, "stem");
+      line(
+          x,
+          TOP + h,
+          x,
+          y,
+          stem.chosen() ? new String[] {"stem", "chosen"} : new String[] {"stem"});
       if (!stem.name().isEmpty()) {
         double at = Math.max(y - 7, TOP + 8);
         at = Math.abs(at - free) < LINE ? free + LINE : at;

@@ -6,21 +6,35 @@ import java.util.OptionalDouble;
 import javafx.scene.text.TextAlignment;
 import nullroom.core.measure.DecayReport;
 
-/** Decay curves as small multiples, one per octave, each with its fitted line and time. */
+/**
+ * Decay curves as small multiples, one per band, each with its fitted line, the noise under it, its
+ * time and how far that may be off by chance (twice its standard deviation).
+ */
 public final class DecayPlot extends PlotPane {
-  private static final int COLUMNS = 4;
   private static final double LOWEST_DB = -60;
-  private static final double GAP = 10;
+  private static final double GAP = 12;
+
+  /** ISO 3382-2:2008, Annex B. */
+  private static final double STRAIGHT_PERMILLE = 10;
+
+  /** Narrower cells leave out the unit. */
+  private static final double WIDE = 150;
+
   private static final double HEAD = 18;
 
   /** The time axis never shows less than this. */
   private static final double SHORTEST_SECONDS = 0.4;
 
+  /** One band that rings on must not press all others together. */
+  private static final double MOST_OVER_MIDDLE = 1.6;
+
+  private final int columns;
   private List<DecayReport.BandDecay> bands = List.of();
 
-  /** An empty plot. */
-  public DecayPlot() {
+  /** An empty plot with so many bands beside each other. */
+  public DecayPlot(int columns) {
     super("decay-plot");
+    this.columns = columns;
   }
 
   /** What is shown; bands without a curve keep their place and say so. */
@@ -31,29 +45,39 @@ public final class DecayPlot extends PlotPane {
 
   @Override
   protected void draw(double width, double height) {
-    int rows = (bands.size() + COLUMNS - 1) / COLUMNS;
+    int rows = (bands.size() + columns - 1) / columns;
     if (rows == 0) {
       text("No decay measured yet.", width / 2, height / 2, TextAlignment.CENTER, "axis");
       return;
     }
-    double longest =
+    double[] times =
         bands.stream()
             .map(DecayReport.BandDecay::t20Seconds)
             .flatMapToDouble(OptionalDouble::stream)
-            .max()
-            .orElse(1);
+            .sorted()
+            .toArray();
+    double longest =
+        times.length == 0
+            ? 1
+            : Math.min(times[times.length - 1], MOST_OVER_MIDDLE * times[times.length / 2]);
     double seconds = Math.max(SHORTEST_SECONDS, Math.ceil(longest * 10) / 10);
-    double w = (width - 26 - GAP * (COLUMNS - 1)) / COLUMNS;
+    double w = (width - 26 - GAP * (columns - 1)) / columns;
     double h = (height - 16 - GAP * (rows - 1)) / rows;
     for (int i = 0; i < bands.size(); i++) {
-      double x = 26 + i % COLUMNS * (w + GAP);
-      double y = i / COLUMNS * (h + GAP);
-      cell(bands.get(i), x, y, w, h, seconds, i % COLUMNS == 0);
+      double x = 26 + i % columns * (w + GAP);
+      double y = i / columns * (h + GAP);
+      cell(bands.get(i), x, y, w, h, seconds, i % columns == 0);
     }
     text("0 s", 26, height - 6, TextAlignment.LEFT, "axis");
     text(
         String.format(Locale.ROOT, "%.1f s", seconds),
         26 + w,
+        height - 6,
+        TextAlignment.RIGHT,
+        "axis");
+    text(
+        "line: decay, dB     dashes: T20     dots: noise     ±: twice its deviation by chance     ▲: not straight",
+        width,
         height - 6,
         TextAlignment.RIGHT,
         "axis");
@@ -68,7 +92,10 @@ public final class DecayPlot extends PlotPane {
       double seconds,
       boolean first) {
     double hz = band.centreHz();
-    String name = hz >= 1000 ? Math.round(hz / 1000) + " kHz" : Math.round(hz) + " Hz";
+    String name =
+        hz >= 1000
+            ? String.format(Locale.ROOT, "%.2f", hz / 1000).replaceFirst("\\.?0+$", "") + " kHz"
+            : String.format(Locale.ROOT, "%.1f", hz).replaceFirst("\\.0$", "") + " Hz";
     double top = y + HEAD;
     double plot = h - HEAD;
     rectangle(x, top, w, plot, "cell");
@@ -81,23 +108,35 @@ public final class DecayPlot extends PlotPane {
     }
     text(name, x, y + 8, TextAlignment.LEFT, "axis-label");
     text(
-        time(band),
+        time(band, w),
         x + w,
         y + 8,
         TextAlignment.RIGHT,
         band.t20Seconds().isPresent() ? "figure" : "axis");
+    double floor = -band.inrDb().orElse(0);
+    if (floor < 0 && floor > LOWEST_DB) {
+      line(x, top + plot * floor / LOWEST_DB, x + w, top + plot * floor / LOWEST_DB, "noise-floor");
+    }
     if (band.t20Seconds().isEmpty()) {
-      text("too near the noise", x + w / 2, top + plot / 2, TextAlignment.CENTER, "axis");
+      text("too near the noise", x + w / 2, top + 0.8 * plot, TextAlignment.CENTER, "axis");
       return;
     }
     fitLine(band, x, top, w, plot, seconds);
     curve(band, x, top, w, plot, seconds);
   }
 
-  private static String time(DecayReport.BandDecay band) {
-    return band.t20Seconds().isPresent()
-        ? String.format(Locale.ROOT, "%.2f s", band.t20Seconds().getAsDouble())
-        : String.format(Locale.ROOT, "%.0f of 35 dB", band.inrDb().orElse(0));
+  private static String time(DecayReport.BandDecay band, double width) {
+    if (band.t20Seconds().isEmpty()) {
+      return String.format(Locale.ROOT, "%.0f of 35 dB", band.inrDb().orElse(0));
+    }
+    double t20 = band.t20Seconds().getAsDouble();
+    return band.nonLinearityPermille().orElse(0) > STRAIGHT_PERMILLE
+        ? String.format(Locale.ROOT, "▲ %.2f s?", t20)
+        : String.format(
+            Locale.ROOT,
+            width < WIDE ? "%.2f ± %.2f" : "%.2f ± %.2f s",
+            t20,
+            2 * band.t20DeviationSeconds().orElse(0));
   }
 
   private void curve(

@@ -2,12 +2,15 @@ package nullroom.app.control;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Shape;
 import javafx.scene.text.TextAlignment;
+import nullroom.core.predict.ArrivalLocus;
+import nullroom.core.room.Furniture;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
@@ -42,6 +45,8 @@ public final class FoldOut extends PlotPane {
   private Consumer<String> onSelect = surface -> {};
   private Mover mover = (handle, x, y) -> {};
   private Optional<Patch> proposal = Optional.empty();
+  private Map<String, List<ArrivalLocus.Piece>> lines = Map.of();
+  private Optional<Mark> mark = Optional.empty();
   private Point ceilingShift = new Point(0, 0, 0);
   private double scale = 1;
   private double originX;
@@ -61,6 +66,21 @@ public final class FoldOut extends PlotPane {
   public void show(Room shown, Optional<Patch> proposed) {
     room = Optional.of(shown);
     proposal = proposed;
+    redraw();
+  }
+
+  /**
+   * A place on a surface.
+   *
+   * @param surface that it lies on
+   * @param at in the surface's own axes
+   */
+  public record Mark(String surface, Point at) {}
+
+  /** Lines over surfaces, in the surfaces' own axes, and one place; both stay until others come. */
+  public void trace(Map<String, List<ArrivalLocus.Piece>> traced, Optional<Mark> marked) {
+    lines = Map.copyOf(traced);
+    mark = marked;
     redraw();
   }
 
@@ -108,6 +128,12 @@ public final class FoldOut extends PlotPane {
       wall(r, k);
     }
     r.patches().forEach(patch -> piece(r, patch, "piece"));
+    r.furniture().forEach(this::furniture);
+    lines.forEach((surface, pieces) -> line(r, surface, pieces));
+    mark.ifPresent(m -> {
+      Point p = unfolded(r, m.surface(), m.at());
+      polygon(star(sx(p.x()), sy(p.y())), "mark");
+    });
     proposal.ifPresent(patch -> piece(r, patch, "proposal"));
     r.talker().ifPresent(t -> handle(Handle.TALKER, t.at(), t.aim().direction(), "talker"));
     r.microphone()
@@ -116,19 +142,45 @@ public final class FoldOut extends PlotPane {
 
   private void piece(Room r, Patch patch, String style) {
     List<Point> corners =
-        patch.corners().stream()
-            .map(p ->
-                switch (patch.surface()) {
-                  case "floor" -> p;
-                  case "ceiling" -> p.plus(ceilingShift, 1);
-                  default ->
-                      onWall(r, Integer.parseInt(patch.surface().substring(4)), p.x(), p.y());
-                })
-            .toList();
+        patch.corners().stream().map(p -> unfolded(r, patch.surface(), p)).toList();
     shape(corners, style).setMouseTransparent(true);
     double x = corners.stream().mapToDouble(Point::x).average().orElse(0);
     double bottom = corners.stream().mapToDouble(Point::y).min().orElse(0);
     caption(patch.name(), sx(x), sy(bottom) + 9, TextAlignment.CENTER, "piece-label");
+  }
+
+  private void furniture(Furniture piece) {
+    shape(piece.plan(), "furniture").setMouseTransparent(true);
+    Point middle = Outline.centre(piece.plan());
+    caption(piece.name(), sx(middle.x()), sy(middle.y()), TextAlignment.CENTER, "piece-label");
+  }
+
+  private void line(Room r, String surface, List<ArrivalLocus.Piece> pieces) {
+    segments(
+        pieces.stream()
+            .map(piece -> {
+              Point a = unfolded(r, surface, piece.from());
+              Point b = unfolded(r, surface, piece.to());
+              return new double[] {sx(a.x()), sy(a.y()), sx(b.x()), sy(b.y())};
+            })
+            .toList(),
+        "locus");
+  }
+
+  private static double[] star(double x, double y) {
+    return new double[] {
+      x, y - 8, x + 2.4, y - 2.4, x + 8, y, x + 2.4, y + 2.4, x, y + 8, x - 2.4, y + 2.4, x - 8, y,
+      x - 2.4, y - 2.4
+    };
+  }
+
+  /** A point of a surface, in the surface's own axes, in the picture's plan. */
+  private Point unfolded(Room r, String surface, Point at) {
+    return switch (surface) {
+      case "floor" -> at;
+      case "ceiling" -> at.plus(ceilingShift, 1);
+      default -> onWall(r, Integer.parseInt(surface.substring(4)), at.x(), at.y());
+    };
   }
 
   /** A point of a wall, given along it and up, folded out into the plan. */

@@ -1,8 +1,12 @@
 package nullroom.app.control;
 
+import java.util.List;
 import javafx.geometry.VPos;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Line;
+import javafx.scene.shape.LineTo;
+import javafx.scene.shape.MoveTo;
+import javafx.scene.shape.Path;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Polyline;
 import javafx.scene.shape.Rectangle;
@@ -68,6 +72,18 @@ public abstract class PlotPane extends Pane {
     p.getStyleClass().addAll(styles);
     getChildren().add(p);
     return p;
+  }
+
+  /** Separate straight pieces of one line, each x0, y0, x1, y1. */
+  protected final Path segments(List<double[]> pieces, String... styles) {
+    Path path = new Path();
+    for (double[] p : pieces) {
+      path.getElements().addAll(new MoveTo(p[0], p[1]), new LineTo(p[2], p[3]));
+    }
+    path.getStyleClass().addAll(styles);
+    path.setMouseTransparent(true);
+    getChildren().add(path);
+    return path;
   }
 
   /** A closed shape. */

@@ -135,6 +135,11 @@ public final class Composition {
     return listen;
   }
 
+  /** The reverberation station, to show a page of it. */
+  public RingModel ring() {
+    return ring;
+  }
+
   /** The open book. */
   public BookSession session() {
     return session;

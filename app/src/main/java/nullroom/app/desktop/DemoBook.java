@@ -19,6 +19,7 @@ import nullroom.core.predict.Statistics;
 import nullroom.core.room.Aim;
 import nullroom.core.room.Ceiling;
 import nullroom.core.room.Finish;
+import nullroom.core.room.Furniture;
 import nullroom.core.room.LooseObject;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
@@ -31,6 +32,7 @@ import nullroom.core.signal.Samples;
 import nullroom.io.book.BookFolder;
 import nullroom.io.book.DecayMeasurement;
 import nullroom.io.book.Listening;
+import nullroom.io.book.MeasuredAt;
 import nullroom.io.book.NoiseMeasurement;
 import nullroom.io.book.RoomBook;
 import nullroom.io.device.AudioDevice;
@@ -72,9 +74,13 @@ public final class DemoBook {
             new LooseObject("single bed", Bands.of(0.3, 0.6, 1.0, 1.4, 1.6, 1.6, 1.6, 1.6)),
             new LooseObject(
                 "clothes rail, half full", Bands.of(0.07, 0.2, 0.45, 0.65, 0.75, 0.8, 0.8, 0.8))),
+        List.of(
+            new Furniture(
+                "desk", new Point(1.62, 1.1, 0.71), 0.7, 1.3, 0.03, 0, Finish.of("door_solid"))),
         Optional.of(new Talker(lips, new Aim(0, 0), VocalEffort.NORMAL, Directivity.VOICE)),
         Optional.of(new PlacedMicrophone(capsule, Aim.along(lips.minus(capsule)), capture)),
-        Optional.of(NOISE));
+        Optional.of(NOISE),
+        List.of());
   }
 
   /** The device that stands in the real loft as the book describes it now. */
@@ -105,7 +111,13 @@ public final class DemoBook {
     CompletableFuture<Listening> listened =
         CompletableFuture.supplyAsync(() -> DemoListening.addTo(bare, place).listening());
     RoomBook book =
-        bare.with(DecayMeasurement.of(place.keep("claps", claps), DECAY_TAKEN, claps, bare.room()))
+        bare.with(
+                DecayMeasurement.of(
+                    place.keep("claps", claps),
+                    DECAY_TAKEN,
+                    MeasuredAt.in(bare.room()),
+                    claps,
+                    bare.room()))
             .with(listened.join().withNoise(noise.join()));
     place.save(book);
     return book;

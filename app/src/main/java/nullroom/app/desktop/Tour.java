@@ -14,6 +14,7 @@ import javafx.scene.image.WritableImage;
 import javafx.stage.Stage;
 import javax.imageio.ImageIO;
 import nullroom.app.listen.Page;
+import nullroom.app.ring.RingPage;
 import nullroom.app.shell.Station;
 import nullroom.core.Trouble;
 import nullroom.io.book.BookFolder;
@@ -23,6 +24,9 @@ import nullroom.io.book.RoomBook;
 public final class Tour {
   /** The meter listens this long before its picture. */
   private static final long LIVE_NANOS = 2_500_000_000L;
+
+  /** Two claps of the simulated room, and until they are judged. */
+  private static final long TWO_CLAPS_NANOS = 4_800_000_000L;
 
   private Tour() {}
 
@@ -56,6 +60,9 @@ public final class Tour {
       pictures.add(picture(stage.getScene(), folder, name));
       if (station == Station.LISTEN) {
         pages(window, stage, folder, name, pictures);
+      }
+      if (station == Station.RING) {
+        ringPages(window, stage, folder, name, pictures);
       }
     }
     Toolkit.onFx(() -> {
@@ -91,6 +98,25 @@ public final class Tour {
     }
     Toolkit.onFx(() -> window.listen().toggleLive());
     Toolkit.onFx(() -> window.listen().pageProperty().set(Page.REPORT));
+  }
+
+  private static void ringPages(
+      Composition window, Stage stage, Path folder, String name, List<Path> pictures) {
+    for (RingPage page : RingPage.values()) {
+      if (page != RingPage.DECAY) {
+        Toolkit.onFx(() -> window.ring().pageProperty().set(page));
+        if (page == RingPage.CLAPS) {
+          Toolkit.onFx(() -> window.ring().clap());
+          LockSupport.parkNanos(TWO_CLAPS_NANOS);
+        }
+        settle();
+        String label = page.label().toLowerCase(Locale.ROOT).replace(' ', '-');
+        pictures.add(picture(stage.getScene(), folder, name + "-" + label));
+      }
+    }
+    Toolkit.onFx(() -> window.work().cancel());
+    Toolkit.onFx(() -> window.ring().pageProperty().set(RingPage.DECAY));
+    settle();
   }
 
   /**

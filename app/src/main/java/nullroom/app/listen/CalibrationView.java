@@ -10,6 +10,7 @@ import javafx.scene.layout.VBox;
 import nullroom.app.control.FilePick;
 import nullroom.app.control.NumberField;
 import nullroom.app.shell.Desk;
+import nullroom.app.shell.PageParts;
 import nullroom.core.measure.Calibration;
 
 /** The ways to say what levels mean in the air. */

@@ -13,6 +13,7 @@ import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
 import nullroom.app.control.LevelRows;
 import nullroom.app.shell.Desk;
+import nullroom.app.shell.PageParts;
 import nullroom.core.measure.Culprits;
 import nullroom.core.measure.Scale;
 import nullroom.core.room.NearMicrophone;

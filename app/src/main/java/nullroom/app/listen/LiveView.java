@@ -7,6 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import nullroom.app.control.LiveScope;
 import nullroom.app.shell.Desk;
+import nullroom.app.shell.PageParts;
 import nullroom.core.measure.Scale;
 import nullroom.core.signal.Band;
 

@@ -13,6 +13,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Timeline;
 import nullroom.app.shell.Desk;
+import nullroom.app.shell.PageParts;
 import nullroom.core.measure.Scale;
 import nullroom.core.measure.SecondLevels;
 import nullroom.core.measure.Survey;

@@ -1,7 +1,9 @@
 package nullroom.app.listen;
 
+import nullroom.app.shell.Pages;
+
 /** What the noise station shows. */
-public enum Page {
+public enum Page implements Pages.Page {
   LIVE("Live", "what the input hears now"),
   REPORT("Report", "the room's noise against the quiet line"),
   CULPRITS("Culprits", "who makes it"),
@@ -17,12 +19,12 @@ public enum Page {
     this.hint = hint;
   }
 
-  /** Name for people. */
+  @Override
   public String label() {
     return label;
   }
 
-  /** What it is for. */
+  @Override
   public String hint() {
     return hint;
   }

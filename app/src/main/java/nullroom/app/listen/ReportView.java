@@ -13,6 +13,7 @@ import javafx.scene.layout.VBox;
 import nullroom.app.control.BandPlot;
 import nullroom.app.control.FilePick;
 import nullroom.app.shell.Desk;
+import nullroom.app.shell.PageParts;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.measure.NoiseReport;
 import nullroom.core.measure.Scale;

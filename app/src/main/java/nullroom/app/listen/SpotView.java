@@ -16,6 +16,7 @@ import nullroom.app.control.BandPlot;
 import nullroom.app.control.Choice;
 import nullroom.app.control.LevelRows;
 import nullroom.app.shell.Desk;
+import nullroom.app.shell.PageParts;
 import nullroom.core.measure.Scale;
 import nullroom.core.measure.Spots;
 

@@ -1,42 +1,35 @@
 package nullroom.app.ring;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.OptionalDouble;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.Say;
-import nullroom.core.acoustics.Decibels;
+import nullroom.core.Trouble;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.measure.BlindDecay;
 import nullroom.core.measure.DecayReport;
+import nullroom.core.measure.PositionAverage;
 import nullroom.core.predict.FirstArrivals;
 import nullroom.core.predict.Goal;
 import nullroom.core.predict.Statistics;
-import nullroom.core.signal.Samples;
-import nullroom.core.signal.Sweep;
-import nullroom.io.audio.WavWriter;
+import nullroom.core.room.Room;
+import nullroom.core.room.Sides;
+import nullroom.io.book.DecayEstimate;
 import nullroom.io.book.DecayMeasurement;
+import nullroom.io.book.Decays;
+import nullroom.io.book.MeasuredAt;
 import nullroom.io.book.RoomBook;
-import nullroom.io.device.AudioDevice;
 
 /** What the reverberation station knows and can do. */
 public final class RingModel {
-  /** Five claps and their silences. */
-  private static final double SECONDS = 12.5;
-
-  /** Quiet before the sweep starts, and after it. */
-  private static final double BEFORE_SECONDS = 0.5;
-
-  private static final double AFTER_SECONDS = 3.5;
-
-  private static final double SWEEP_RATE_HZ = 48_000;
-
-  /** A measured arrival this near a mirrored path is taken for it. */
-  private static final double SAME_PATH_METRES = 0.12;
-
   /**
    * An arrival after the direct sound.
    *
@@ -44,19 +37,43 @@ public final class RingModel {
    * @param levelDb re it
    * @param extraMetres longer
    * @param name of what it may have come from; empty where nothing in the room's description fits
+   * @param paths of the description that fit, the nearest first
    */
-  public record Arrival(double milliseconds, double levelDb, double extraMetres, String name) {}
+  public record Arrival(
+      double milliseconds,
+      double levelDb,
+      double extraMetres,
+      String name,
+      List<FirstArrivals.Arrival> paths) {
+    /** The name with the side that a wall lies on; empty where nothing fits. */
+    String fullName(Room room) {
+      return paths.stream()
+          .limit(Arrivals.NAMED)
+          .map(p -> p.name().equals(p.surface()) ? Sides.named(room, p.surface()) : p.name())
+          .collect(Collectors.joining(" or "));
+    }
+  }
 
-  private final ObjectProperty<Loudness> loudness = new SimpleObjectProperty<>(Loudness.VERY_LOW);
-  private Loudness heard = Loudness.VERY_LOW;
+  /** What a recording changes in the book. */
+  record Found(String edit, UnaryOperator<Decays> change, String remark) {}
 
+  private final ObjectProperty<RingPage> page = new SimpleObjectProperty<>(RingPage.DECAY);
+  private final ObjectProperty<Optional<Arrival>> chosen =
+      new SimpleObjectProperty<>(Optional.empty());
   private final Desk desk;
   private final Say say;
+  private final SweepModel sweep;
+  private final ClapGuide guide;
+  private final PlacesModel places;
 
   /** A model on a desk. */
   public RingModel(Desk desk) {
     this.desk = desk;
     say = Say.of(desk.session(), this::sayAnswer, this::sayMeaning, this::sayFigure);
+    sweep = new SweepModel(this, desk);
+    guide = new ClapGuide(this, desk);
+    places = new PlacesModel(desk);
+    desk.session().bookProperty().subscribe(() -> chosen.set(Optional.empty()));
   }
 
   /** The station's words. */
@@ -64,28 +81,55 @@ public final class RingModel {
     return say;
   }
 
+  /** The page shown. */
+  public ObjectProperty<RingPage> pageProperty() {
+    return page;
+  }
+
+  /** The sweep. */
+  public SweepModel sweep() {
+    return sweep;
+  }
+
+  /** The claps. */
+  public ClapGuide guide() {
+    return guide;
+  }
+
+  /** The places. */
+  public PlacesModel places() {
+    return places;
+  }
+
   private RoomBook book() {
     return desk.session().book();
   }
 
-  /** Bands of the last measurement; empty before the first. */
+  /** Octaves of the last measurement; empty before the first. */
   public List<DecayReport.BandDecay> bands() {
     return book().decay().map(d -> d.report().bands()).orElse(List.of());
   }
 
-  /** Measured T20 per octave, NaN where there is none. */
+  /** Thirds of the last measurement. */
+  public List<DecayReport.BandDecay> thirds() {
+    return book().decay().map(d -> d.report().besides()).orElse(List.of());
+  }
+
+  /** What could not be had of it, each in a sentence. */
+  public List<String> warnings() {
+    return book().decay().map(d -> d.report().warnings()).orElse(List.of());
+  }
+
+  /** Measured T20 per octave over the places of now, NaN where there is none. */
   public double[] measuredSeconds() {
+    Optional<PositionAverage> average = book().decays().average();
     double[] seconds = new double[Octave.COUNT];
     for (int i = 0; i < Octave.COUNT; i++) {
       double hz = Octave.nominalHz(i);
       seconds[i] =
-          book()
-              .decay()
-              .flatMap(d -> d.report().band(hz))
-              .map(DecayReport.BandDecay::t20Seconds)
-              .stream()
-              .flatMapToDouble(OptionalDouble::stream)
-              .findFirst()
+          average
+              .flatMap(a -> a.band(hz))
+              .map(PositionAverage.Averaged::seconds)
               .orElse(Double.NaN);
     }
     return seconds;
@@ -103,9 +147,16 @@ public final class RingModel {
 
   private double midSeconds() {
     return book()
-        .decay()
-        .flatMap(d -> d.report().tMidSeconds().stream().boxed().findFirst())
+        .decays()
+        .average()
+        .flatMap(a -> a.tMidSeconds().stream().boxed().findFirst())
+        .or(() -> estimate().map(e -> e.decay().midSeconds()))
         .orElse(Statistics.of(book().room()).midSeconds());
+  }
+
+  /** What the ends of words gave, for as long as nothing was measured. */
+  private Optional<DecayEstimate> estimate() {
+    return book().decays().estimate().filter(e -> book().decay().isEmpty());
   }
 
   private String sayAnswer() {
@@ -113,7 +164,9 @@ public final class RingModel {
     String source =
         book().decay().isPresent()
             ? ""
-            : " That is predicted from the room’s description; clap to know.";
+            : estimate()
+                .map(RingWords::estimated)
+                .orElse(" That is predicted from the room’s description; clap to know.");
     String verdict =
         t > goal().longestSeconds()
             ? "Yes: %.2f s at mid frequencies, and “%s” wants %.2f to %.2f s."
@@ -132,104 +185,38 @@ public final class RingModel {
 
   private String sayMeaning() {
     if (book().decay().isEmpty()) {
-      return "Stand where you speak, clap once, wait two seconds, five times; or play a sweep, or drop a recording of either here.";
+      return "Clap where you speak and let the guide tell you how each clap was; or play a sweep, or drop a recording of either here. An ordinary take will do for an estimate.";
     }
-    DecayReport report = book().decay().get().report();
-    long missing = report.bands().stream().filter(b -> b.t20Seconds().isEmpty()).count();
-    String claps = RingWords.takes(report);
-    String first =
-        Desk.howKnown(book().decay().get().sound())
-            + " "
-            + book().decay().get().taken().replace('T', ' ')
-            + " from "
-            + claps
-            + ".";
-    return missing == 0
-        ? first + " Every octave stands far enough over the noise for its time."
-        : first + " " + report.warnings().getFirst();
+    return RingWords.measured(book().decay().get(), book().decays().now().size());
   }
 
   private String sayFigure() {
-    return book().decay().isPresent()
-        ? String.format(Locale.ROOT, "%.2f s", midSeconds())
-        : String.format(Locale.ROOT, "about %.1f s", midSeconds());
-  }
-
-  /** Records claps and keeps the result. */
-  public void clap() {
-    desk.record(
-        "Recording claps", AudioDevice.Prompt.CLAPS, SECONDS, "claps", this::measure, this::keep);
-  }
-
-  /** How loud the next sweep is; very low at every start. */
-  public ObjectProperty<Loudness> loudnessProperty() {
-    return loudness;
-  }
-
-  /** Chooses a loudness: after what was heard last, one step up at most. */
-  public void choose(Loudness wanted) {
-    Loudness most = heard.louder();
-    loudness.set(wanted);
-    if (wanted.ordinal() > most.ordinal()) {
-      loudness.set(most);
-      desk.work().say("One step at a time: play it “" + most.label() + "” first and listen to it.");
-    }
-  }
-
-  /** Plays a sweep, records it and keeps the result. */
-  public void sweep() {
-    Loudness now = loudness.get();
-    Samples series =
-        Sweep.USUAL.series(SWEEP_RATE_HZ, 1, AFTER_SECONDS, Decibels.toAmplitude(now.peakDbfs()));
-    desk.record(
-        "Playing a sweep, " + now.label(),
-        AudioDevice.Prompt.SWEEP,
-        BEFORE_SECONDS + Sweep.USUAL.seconds() + AFTER_SECONDS,
-        Optional.of(series),
-        "sweep",
-        this::measure,
-        this::keep);
-    heard = now;
-  }
-
-  /** Writes the sweep to a file, to be played from something else. */
-  public void write(Path file) {
-    desk.work()
-        .start(
-            "Writing the sweep",
-            progress -> {
-              WavWriter.write24(
-                  file,
-                  Sweep.USUAL.series(
-                      SWEEP_RATE_HZ,
-                      1,
-                      AFTER_SECONDS,
-                      Decibels.toAmplitude(Loudness.LOUD.peakDbfs())));
-              return file;
-            },
-            written ->
-                desk.work()
-                    .say(
-                        "Written: "
-                            + written.getFileName()
-                            + ". Play it from the talker’s place, quietly at first; record it at the microphone and open the recording here."));
+    return String.format(
+        Locale.ROOT, book().decay().isPresent() ? "%.2f s" : "about %.1f s", midSeconds());
   }
 
   /** Single arrivals of the last measurement, strongest first, with what may have sent them. */
   public List<Arrival> arrivals() {
-    List<FirstArrivals.Arrival> paths = FirstArrivals.of(book().room());
-    double speed = book().room().air().speedOfSound();
-    return book().decay().stream()
-        .flatMap(d -> d.report().reflections().stream())
-        .map(r -> {
-          double extra = r.extraPathMetres(speed);
-          String name =
-              FirstArrivals.matching(paths, extra, SAME_PATH_METRES)
-                  .map(a -> a.name().replaceFirst("^wall(?=\\d)", "wall "))
-                  .orElse("");
-          return new Arrival(1000 * r.delaySeconds(), r.levelDb(), extra, name);
-        })
-        .toList();
+    return Arrivals.of(book());
+  }
+
+  /** The room with talker and microphone where they were at the last measurement. */
+  public Room measuredRoom() {
+    return book().decay().map(d -> d.at().placed(book().room())).orElse(book().room());
+  }
+
+  /** The arrival looked at. */
+  public ObjectProperty<Optional<Arrival>> chosenProperty() {
+    return chosen;
+  }
+
+  /** What flutters and rings, each in a sentence. */
+  public List<String> echoes() {
+    List<String> all = new ArrayList<>(Arrivals.ringing(book()));
+    if (!Arrivals.flutter(book()).isEmpty()) {
+      all.addFirst(Arrivals.flutter(book()));
+    }
+    return all;
   }
 
   /** What the response means for speech, what comes back first, and what has changed. */
@@ -237,16 +224,46 @@ public final class RingModel {
     return (RingWords.response(book(), arrivals()) + " " + RingWords.change(book())).trim();
   }
 
-  /** Measures a sound file of claps, a sweep or switched-off noise. */
+  /** Whether the times have changed; empty with nothing to compare with. */
+  public String change() {
+    return RingWords.change(book());
+  }
+
+  /** Shows the guide and listens for claps. */
+  public void clap() {
+    page.set(RingPage.CLAPS);
+    guide.start();
+  }
+
+  /** Measures a sound file of claps, a sweep, switched-off noise, or of someone speaking. */
   public void open(Path file) {
-    desk.open("Measuring " + file.getFileName(), file, "claps", this::measure, this::keep);
+    desk.open("Measuring " + file.getFileName(), file, "claps", measure(), this::keep);
   }
 
-  private DecayMeasurement measure(Desk.Kept sound) {
-    return DecayMeasurement.of(sound.name(), desk.now(), sound.samples(), book().room());
+  /** Measures what is recorded next, at the places chosen now. */
+  Function<Desk.Kept, Found> measure() {
+    MeasuredAt at = places.at();
+    return sound -> {
+      try {
+        DecayMeasurement measured =
+            DecayMeasurement.of(sound.name(), desk.now(), at, sound.samples(), book().room());
+        return new Found("Measure the decay", decays -> decays.with(measured), "");
+      } catch (Trouble.BadSound nothing) {
+        BlindDecay guess = BlindDecay.of(sound.samples()).orElseThrow(() -> nothing);
+        DecayEstimate estimate = new DecayEstimate(sound.name(), desk.now(), guess);
+        return new Found(
+            "Estimate the decay",
+            decays -> decays.with(estimate),
+            RingWords.offered(guess, book().decay().isPresent()));
+      }
+    };
   }
 
-  private void keep(DecayMeasurement measured) {
-    desk.session().edit("Measure the decay", book -> book.with(measured));
+  void keep(Found found) {
+    desk.session().edit(found.edit(), book -> book.with(found.change().apply(book.decays())));
+    desk.work().say(found.remark());
+    if (page.get() == RingPage.CLAPS) {
+      page.set(RingPage.DECAY);
+    }
   }
 }

@@ -2,10 +2,14 @@ package nullroom.app.ring;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.OptionalDouble;
 import java.util.stream.Collectors;
+import nullroom.app.shell.Desk;
+import nullroom.core.measure.BlindDecay;
 import nullroom.core.measure.DecayChange;
 import nullroom.core.measure.DecayReport;
 import nullroom.core.measure.Excitation;
+import nullroom.io.book.DecayEstimate;
 import nullroom.io.book.DecayMeasurement;
 import nullroom.io.book.RoomBook;
 
@@ -26,6 +30,45 @@ final class RingWords {
           case NOISE -> single ? "interruption of noise" : "interruptions of noise";
         };
     return single ? "one " + what : report.takes() + " " + what + " averaged";
+  }
+
+  /** When, where and from what a decay was measured, and what is missing. */
+  static String measured(DecayMeasurement decay, int places) {
+    DecayReport report = decay.report();
+    String first =
+        String.format(
+            "%s %s from %s%s.",
+            Desk.howKnown(decay.sound()),
+            decay.taken().replace('T', ' '),
+            takes(report),
+            places == 1 ? "" : "; times are means over " + places + " places");
+    long missing = report.bands().stream().filter(b -> b.t20Seconds().isEmpty()).count();
+    return missing == 0
+        ? first + " Every octave stands far enough over the noise for its time."
+        : first
+            + " "
+            + report.warnings().getFirst()
+            + (report.warnings().size() > 1 ? " More under “Figures”." : "");
+  }
+
+  /** Of a time that is only estimated. */
+  static String estimated(DecayEstimate estimate) {
+    return String.format(
+        Locale.ROOT,
+        " That is only an estimate, give or take %.2f s, from %d ends of words in %s; clap to know.",
+        estimate.decay().midSpreadSeconds(),
+        estimate.decay().decays(),
+        estimate.sound());
+  }
+
+  /** Where a recording held nothing but speech. */
+  static String offered(BlindDecay guess, boolean measured) {
+    return String.format(
+        Locale.ROOT,
+        "No claps, sweep or switched-off noise in it. From the ends of words: about %.2f s, give or take %.2f s; an estimate%s.",
+        guess.midSeconds(),
+        guess.midSpreadSeconds(),
+        measured ? ", kept beside what was measured" : " until you clap");
   }
 
   /** What the response means for speech, and what comes back first. */
@@ -54,15 +97,9 @@ final class RingWords {
         .harmonicDistortionPercent()
         .ifPresent(d ->
             text.append(String.format(Locale.ROOT, "The loudspeaker distorts by %.1f %%. ", d)));
-    report
-        .flutter()
-        .ifPresent(f ->
-            text.append(
-                String.format(
-                    Locale.ROOT,
-                    "Flutter echo every %.1f ms: two bare surfaces %.2f m apart. ",
-                    1000 * f.periodSeconds(),
-                    f.periodSeconds() * book.room().air().speedOfSound() / 2)));
+    String echo = Arrivals.flutter(book);
+    text.append(echo).append(echo.isEmpty() ? "" : " ");
+    Arrivals.ringing(book).forEach(rings -> text.append(rings).append(' '));
     String named =
         arrivals.stream()
             .filter(a -> !a.name().isEmpty())
@@ -71,7 +108,7 @@ final class RingWords {
                 String.format(
                         Locale.ROOT,
                         "%s (%.1f ms, %.0f dB)",
-                        a.name(),
+                        a.fullName(book.room()),
                         a.milliseconds(),
                         a.levelDb())
                     .replace('-', '−'))
@@ -84,11 +121,11 @@ final class RingWords {
 
   /** Whether the times have changed since the measurement before; empty with only one. */
   static String change(RoomBook book) {
-    if (book.decay().isEmpty() || book.earlierDecays().isEmpty()) {
+    List<DecayChange> changes = book.decays().changes();
+    if (changes.isEmpty()) {
       return "";
     }
-    DecayMeasurement before = book.earlierDecays().getFirst();
-    List<DecayChange> changes = DecayChange.of(before.report(), book.decay().get().report());
+    DecayMeasurement before = book.decays().before().getFirst();
     String real = bands(changes, true);
     String same = bands(changes, false);
     return String.format(
@@ -115,7 +152,12 @@ final class RingWords {
         .collect(Collectors.joining(", "));
   }
 
-  private static String bandName(double hz) {
+  /** A time, or a dash. */
+  static String seconds(OptionalDouble time) {
+    return time.isPresent() ? String.format(Locale.ROOT, "%.2f", time.getAsDouble()) : "–";
+  }
+
+  static String bandName(double hz) {
     return hz >= 1000
         ? String.format(Locale.ROOT, "%.0f kHz", hz / 1000)
         : String.format(Locale.ROOT, "%.0f Hz", hz);

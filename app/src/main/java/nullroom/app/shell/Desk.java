@@ -8,7 +8,9 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.function.Consumer;
+import java.util.function.DoubleFunction;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.signal.Samples;
@@ -80,24 +82,66 @@ public record Desk(BookSession session, Work work, Inputs inputs, Live live, Clo
       String stem,
       Function<Kept, T> measure,
       Consumer<T> done) {
-    Inputs.Input chosen = inputs.chosenProperty().get();
-    AudioDevice input = chosen.device().get();
-    String keptStem = chosen.simulated() ? SIMULATED + stem : stem;
+    Source source = source();
+    recordAnd(
+        name,
+        source,
+        stem,
+        progress -> {
+          if (played.isEmpty() || source.simulated()) {
+            return source.record(prompt, seconds, progress);
+          }
+          try (Loudspeaker playing = Loudspeaker.play(played.get())) {
+            return source.record(prompt, seconds, progress);
+          }
+        },
+        recording -> seconds - recording.seconds(),
+        measure,
+        done);
+  }
+
+  /**
+   * Records block by block until a watch has heard enough, then as {@link #record}.
+   *
+   * @param mostSeconds recorded at most
+   * @param watch made for a sampling rate; hears every block off the FX thread
+   */
+  public <T> void watch(
+      String name,
+      AudioDevice.Prompt prompt,
+      double mostSeconds,
+      String stem,
+      DoubleFunction<Recording.Watch> watch,
+      Function<Kept, T> measure,
+      Consumer<T> done) {
+    Source source = source();
+    recordAnd(
+        name,
+        source,
+        stem,
+        progress -> source.watch(prompt, mostSeconds, watch, progress),
+        recording -> 0.0,
+        measure,
+        done);
+  }
+
+  private <T> void recordAnd(
+      String name,
+      Source source,
+      String stem,
+      Function<Progress, Samples> recorder,
+      ToDoubleFunction<Samples> missing,
+      Function<Kept, T> measure,
+      Consumer<T> done) {
     work.start(
         name,
         progress -> {
-          Samples recording;
-          if (played.isEmpty() || chosen.simulated()) {
-            recording = record(chosen, input, prompt, seconds, progress);
-          } else {
-            try (Loudspeaker playing = Loudspeaker.play(played.get())) {
-              recording = record(chosen, input, prompt, seconds, progress);
-            }
-          }
-          String kept = session.folder().keep(keptStem, recording);
+          Samples recording = recorder.apply(progress);
+          String kept =
+              session.folder().keep(source.simulated() ? SIMULATED + stem : stem, recording);
           return new Measured<>(
-              measure.apply(new Kept(kept, recording, chosen.simulated())),
-              seconds - recording.seconds());
+              measure.apply(new Kept(kept, recording, source.simulated())),
+              missing.applyAsDouble(recording));
         },
         measured -> {
           done.accept(measured.result());
@@ -106,26 +150,15 @@ public record Desk(BookSession session, Work work, Inputs inputs, Live live, Clo
                 String.format(
                     Locale.ROOT,
                     "%s went away %.1f s early; what was heard until then is kept and measured.",
-                    chosen.name(),
+                    source.name(),
                     measured.missingSeconds()));
           }
         });
   }
 
-  /** A real input that is heard already cannot be opened twice: what it hears is recorded. */
-  private Samples record(
-      Inputs.Input chosen,
-      AudioDevice input,
-      AudioDevice.Prompt prompt,
-      double seconds,
-      Progress progress) {
-    Optional<Double> rate = live.sampleRateHz();
-    if (chosen.simulated() || rate.isEmpty()) {
-      return input.record(prompt, seconds, progress);
-    }
-    try (TapStream stream = new TapStream(live, rate.get())) {
-      return Recording.of(stream, chosen.name(), seconds, progress);
-    }
+  private Source source() {
+    Inputs.Input chosen = inputs.chosenProperty().get();
+    return new Source(chosen.name(), chosen.simulated(), chosen.device().get(), live);
   }
 
   /** Keeps an unchanged copy of a sound file and measures it whole, off the FX thread. */

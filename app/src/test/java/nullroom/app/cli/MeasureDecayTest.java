@@ -138,6 +138,38 @@ class MeasureDecayTest {
   }
 
   @Test
+  void wordsGiveAnEstimateInASentenceAndNoTimes() {
+    double[] tail = noiseDecay(0.35, 0, 0, 1, 3);
+    Random random = new Random(5);
+    double[] dry = new double[(int) (RATE * 20)];
+    for (int at = 5000;
+        at < dry.length - RATE;
+        at += (int) (RATE * (0.35 + 0.35 * random.nextDouble()))) {
+      int length = (int) (RATE * (0.15 + 0.2 * random.nextDouble()));
+      for (int i = 0; i < length; i++) {
+        double gain = Math.min(1, Math.min(i / 4000.0, (length - i) / 1000.0));
+        dry[at + i] = gain * gain * random.nextGaussian();
+      }
+    }
+    double[] wet = nullroom.core.signal.Fft.convolve(dry, tail);
+    double peak = java.util.Arrays.stream(wet).map(Math::abs).max().orElseThrow();
+    double[] take = new double[dry.length];
+    for (int i = 0; i < take.length; i++) {
+      take[i] = 0.5 * wet[i] / peak + 2e-5 * random.nextGaussian();
+    }
+    Path file = Run.write(folder.resolve("take.wav"), take, RATE);
+    JsonNode json = Run.json("measure", "decay", file);
+    assertThat(json.get("takes").asInt()).isZero();
+    assertThat(json.get("tMidSeconds").isNull()).isTrue();
+    assertThat(json.get("warnings").get(0).asString()).contains("like someone speaking");
+    String offer = json.get("warnings").get(1).asString();
+    var figure = java.util.regex.Pattern.compile("about (0\\.\\d+) s").matcher(offer);
+    assertThat(figure.find()).as(offer).isTrue();
+    assertThat(Double.parseDouble(figure.group(1))).isCloseTo(0.35, within(0.07));
+    assertThat(offer).contains("an estimate, no measurement");
+  }
+
+  @Test
   void optionsThatDoNotFitAreRefused() {
     Path file = claps(0.4, 1);
     Run.of("measure", "decay", file, "--excitation", "drum").isRefusedWith("--excitation");

@@ -37,6 +37,9 @@ final class BandEvaluation {
   /** Least bandwidth times time for EDT; ISO 3382-2 asks it of filters that run forwards. */
   private static final double LEAST_BT_EDT = 16;
 
+  /** Bandwidth times time until the filter has settled. */
+  private static final double BUILD_UP = 3;
+
   private final Band band;
   private final double rate;
   private final List<double[]> takes;
@@ -60,7 +63,8 @@ final class BandEvaluation {
     for (double[] take : takes) {
       Sums.addSquares(energy, backwards(take, band, rate), 0);
     }
-    double[] after = Arrays.copyOfRange(energy, lead, energy.length);
+    double[] after =
+        Arrays.copyOfRange(energy, lead, lead + settled(energy.length - lead, band, rate));
     Lundeby tail = Lundeby.of(after, rate);
     OptionalDouble inr = OptionalDouble.of(Decibels.ofEnergy(peakMean(energy) / tail.noise()));
     if (inr.getAsDouble() < DecayAnalysis.INR_EDT_DB || tail.decayPerSample() == 0) {
@@ -69,21 +73,35 @@ final class BandEvaluation {
     double[] curve = decayCurve(energy, tail);
     boolean enough20 = inr.getAsDouble() >= DecayAnalysis.INR_T20_DB;
     Regression twenty = Regression.between(curve, -5, -25);
-    double[] ratios = earlyOverLate(tail);
+    OptionalDouble t20 = seconds(twenty, enough20);
+    double[] ratios = earlyOverLate(tail, enough20);
     return new DecayReport.BandDecay(
         band.nominalHz(),
         early(Regression.between(curve, 0, -10)),
-        seconds(twenty, enough20),
+        t20,
         seconds(Regression.between(curve, -5, -35), inr.getAsDouble() >= DecayAnalysis.INR_T30_DB),
         ratio(ratios[0]),
         ratio(ratios[1]),
-        OptionalDouble.of(100 * ratios[0] / (1 + ratios[0])),
+        ratios[0] > 0
+            ? OptionalDouble.of(100 * ratios[0] / (1 + ratios[0]))
+            : OptionalDouble.empty(),
         OptionalDouble.of(Math.max(0, centreTime(tail))),
         inr,
         enough20 && twenty.count() > 2
             ? OptionalDouble.of(1000 * (1 - twenty.rSquared()))
             : OptionalDouble.empty(),
+        DecayDeviation.ofT20(t20, band.widthHz(), DecayDeviation.RESPONSE_DECAYS),
         thin(curve, rate));
+  }
+
+  /**
+   * A filter that runs backwards begins at the take's end from rest: what it gives there is too
+   * little, and noise read from it would make every ratio to it too good.
+   *
+   * @return how much of so many samples lies before that
+   */
+  static int settled(int length, Band band, double rate) {
+    return length - (int) Math.min(length / 4.0, BUILD_UP * rate / band.widthHz());
   }
 
   /** The take filtered from its end to its start. */
@@ -156,8 +174,12 @@ final class BandEvaluation {
         : OptionalDouble.empty();
   }
 
-  /** Energy before over energy after 50 and 80 ms. */
-  private double[] earlyOverLate(Lundeby tail) {
+  /**
+   * Energy before over energy after 50 and 80 ms; 0 where the decay meets the noise before.
+   *
+   * @param clear whether the noise is so far down that what lies under it hardly counts
+   */
+  private double[] earlyOverLate(Lundeby tail, boolean clear) {
     int end = lead + tail.crossing();
     Band wide = new Band(band.nominalHz(), band.centreHz(), band.lowHz() / 2, band.highHz() * 2);
     double[] ratios = new double[2];
@@ -175,7 +197,8 @@ final class BandEvaluation {
     }
     double rest = tail.noise() / tail.decayPerSample();
     for (int c = 0; c < cuts.length; c++) {
-      ratios[c] = early[c] / Math.max(1e-300, late[c] + rest);
+      boolean seen = clear || tail.crossing() > cuts[c] * rate;
+      ratios[c] = seen ? early[c] / Math.max(1e-300, late[c] + rest) : 0;
     }
     return ratios;
   }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
 import nullroom.core.acoustics.Decibels;
 import nullroom.core.signal.Band;
 import nullroom.core.signal.Resampler;
@@ -46,15 +47,31 @@ public final class DecayAnalysis {
    *     fits the recording
    * @param reference the signal that was played, where it is not to be made from the law
    * @param bands to evaluate; those that the sampling rate cannot carry are left out
+   * @param besides more bands, of which nothing is said in words
    */
   public record Request(
       Optional<Excitation> excitation,
       Optional<Sweep> sweep,
       Optional<Samples> reference,
-      List<Band> bands) {
+      List<Band> bands,
+      List<Band> besides) {
+    /** Nothing besides. */
+    public Request(
+        Optional<Excitation> excitation,
+        Optional<Sweep> sweep,
+        Optional<Samples> reference,
+        List<Band> bands) {
+      this(excitation, sweep, reference, bands, List.of());
+    }
+
     /** Whatever the recording holds; a sweep is the usual one. */
     public static Request any(List<Band> bands) {
-      return new Request(Optional.empty(), Optional.empty(), Optional.empty(), bands);
+      return any(bands, List.of());
+    }
+
+    /** The same, in more bands besides. */
+    public static Request any(List<Band> bands, List<Band> besides) {
+      return new Request(Optional.empty(), Optional.empty(), Optional.empty(), bands, besides);
     }
   }
 
@@ -85,6 +102,12 @@ public final class DecayAnalysis {
     double rate = sound.sampleRateHz();
     boolean maybeSweep = request.excitation().orElse(Excitation.SWEEP) == Excitation.SWEEP;
     Optional<SweepTrace> rise = maybeSweep ? SweepTrace.of(x, rate) : Optional.empty();
+    if (request.excitation().isEmpty() && rise.isEmpty() && Talk.likely(x, rate)) {
+      return nothing(
+          sound,
+          bands,
+          "No clap, sweep or switched-off noise can be made out: this sounds like someone speaking. Clap once, sharply, and wait two seconds in silence.");
+    }
     Excitation excitation =
         request.excitation().orElse(rise.isPresent() ? Excitation.SWEEP : Excitation.NOISE);
     Takes takes = takes(excitation, x, rate, rise, request);
@@ -96,7 +119,8 @@ public final class DecayAnalysis {
     }
     return takes.responses().isEmpty()
         ? nothing(sound, bands, takes.warnings().getFirst())
-        : evaluate(excitation, rate, bands, takes, clipping(sound));
+        : evaluate(
+            excitation, rate, bands, Band.within(request.besides(), rate), takes, clipping(sound));
   }
 
   private static Takes takes(
@@ -163,6 +187,7 @@ public final class DecayAnalysis {
       Excitation excitation,
       double rate,
       List<Band> bands,
+      List<Band> besides,
       Takes whole,
       Optional<String> clipping) {
     boolean response = excitation != Excitation.NOISE;
@@ -171,14 +196,13 @@ public final class DecayAnalysis {
     clipping.ifPresent(warnings::add);
     List<ZeroPhase> spectra =
         response ? takes.responses().stream().map(t -> new ZeroPhase(t, rate)).toList() : List.of();
-    List<DecayReport.BandDecay> decays =
-        bands.stream()
-            .map(band ->
-                response
-                    ? new BandEvaluation(band, rate, takes.responses(), spectra, takes.lead())
-                        .evaluate()
-                    : new NoiseEvaluation(band, rate, takes).evaluate())
-            .toList();
+    Function<Band, DecayReport.BandDecay> evaluation =
+        band ->
+            response
+                ? new BandEvaluation(band, rate, takes.responses(), spectra, takes.lead())
+                    .evaluate()
+                : new NoiseEvaluation(band, rate, takes).evaluate();
+    List<DecayReport.BandDecay> decays = bands.stream().map(evaluation).toList();
     warnings.addAll(DecayWords.explain(excitation, bands, decays));
     double[] loudest = loudest(takes);
     DecayReport report =
@@ -188,10 +212,12 @@ public final class DecayAnalysis {
             takes.directSeconds(),
             takes.found(),
             decays,
+            besides.stream().map(evaluation).toList(),
             response ? directToReverberant(takes, rate) : OptionalDouble.empty(),
             response ? Modulation.of(spectra, takes.lead(), rate) : List.of(),
             response ? Reflections.find(loudest, takes.lead(), rate) : List.of(),
             response ? FlutterEcho.find(loudest, takes.lead(), rate) : Optional.empty(),
+            LowRinging.find(spectra, takes.lead(), rate),
             takes.distortionPercent(),
             warnings);
     if (!response && takes.found() < FEWEST_INTERRUPTIONS) {

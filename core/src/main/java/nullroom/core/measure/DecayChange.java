@@ -2,8 +2,6 @@ package nullroom.core.measure;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalDouble;
-import nullroom.core.signal.Band;
 
 /**
  * Whether a reverberation time has changed from one measurement to another, or only its random
@@ -16,9 +14,6 @@ import nullroom.core.signal.Band;
  */
 public record DecayChange(
     double centreHz, double beforeSeconds, double afterSeconds, double uncertaintySeconds) {
-  /** A response integrated backwards is worth this many interrupted decays. */
-  private static final int RESPONSE_DECAYS = 10;
-
   /** After less than before by more than chance, or more; else nothing can be told. */
   public boolean real() {
     return Math.abs(differenceSeconds()) > uncertaintySeconds;
@@ -29,46 +24,20 @@ public record DecayChange(
     return afterSeconds - beforeSeconds;
   }
 
-  /** Every band that both have a T20 for, ascending. */
-  public static List<DecayChange> of(DecayReport before, DecayReport after) {
+  /** Every band that both have a time for, ascending. */
+  public static List<DecayChange> of(PositionAverage before, PositionAverage after) {
     List<DecayChange> changes = new ArrayList<>();
-    for (DecayReport.BandDecay band : before.bands()) {
-      OptionalDouble then = band.t20Seconds();
-      OptionalDouble now =
-          after
-              .band(band.centreHz())
-              .map(DecayReport.BandDecay::t20Seconds)
-              .orElse(OptionalDouble.empty());
-      if (then.isPresent() && now.isPresent()) {
-        double a = deviation(before, band.centreHz(), then.getAsDouble());
-        double b = deviation(after, band.centreHz(), now.getAsDouble());
-        changes.add(
-            new DecayChange(
-                band.centreHz(), then.getAsDouble(), now.getAsDouble(), 2 * Math.hypot(a, b)));
-      }
+    for (PositionAverage.Averaged then : before.bands()) {
+      after
+          .band(then.centreHz())
+          .ifPresent(now ->
+              changes.add(
+                  new DecayChange(
+                      then.centreHz(),
+                      then.seconds(),
+                      now.seconds(),
+                      2 * Math.hypot(then.deviationSeconds(), now.deviationSeconds()))));
     }
     return changes;
-  }
-
-  private static double deviation(DecayReport report, double centreHz, double seconds) {
-    int decays =
-        report.excitation().filter(e -> e == Excitation.NOISE).isPresent()
-            ? report.takes()
-            : RESPONSE_DECAYS;
-    boolean octave = Band.OCTAVES.stream().anyMatch(b -> b.nominalHz() == centreHz);
-    return deviation(seconds, (octave ? 0.71 : 0.23) * centreHz, decays, 1);
-  }
-
-  /**
-   * Standard deviation of T20.
-   *
-   * <p>Source: ISO 3382-2:2008, Annex A, constants from memory.
-   *
-   * @param bandwidthHz 0.71 of an octave's centre, 0.23 of a third's
-   * @param decays averaged at each position
-   * @param positions of source and microphone
-   */
-  static double deviation(double seconds, double bandwidthHz, int decays, int positions) {
-    return 0.88 * seconds * Math.sqrt((1 + 1.90 / decays) / (positions * bandwidthHz * seconds));
   }
 }

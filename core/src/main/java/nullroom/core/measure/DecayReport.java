@@ -14,11 +14,13 @@ import java.util.OptionalDouble;
  * @param takes claps, sweeps or interruptions found and averaged; 0 where nothing was found, and
  *     {@code warnings} then says why
  * @param bands per band
+ * @param besides the same in other bands, usually thirds; may be empty
  * @param directToReverberantDb first 2.5 ms over the rest
  * @param modulation transfer of the octaves and frequencies of {@link SpeechTransmission}, without
  *     the recording's noise; empty where an octave is missing
  * @param reflections single arrivals of the first 50 ms, strongest first
  * @param flutter between two walls
+ * @param ringing low frequencies that outlast what is around them, ascending
  * @param harmonicDistortionPercent of a sweep's playback
  * @param warnings sentences on what could not be had and how to get it
  */
@@ -28,10 +30,12 @@ public record DecayReport(
     OptionalDouble directArrivalSeconds,
     int takes,
     List<BandDecay> bands,
+    List<BandDecay> besides,
     OptionalDouble directToReverberantDb,
     List<List<Double>> modulation,
     List<Reflection> reflections,
     Optional<Flutter> flutter,
+    List<Ringing> ringing,
     OptionalDouble harmonicDistortionPercent,
     List<String> warnings) {
 
@@ -39,6 +43,8 @@ public record DecayReport(
 
   public DecayReport {
     bands = List.copyOf(bands);
+    besides = List.copyOf(besides);
+    ringing = List.copyOf(ringing);
     modulation = modulation.stream().map(List::copyOf).toList();
     reflections = List.copyOf(reflections);
     warnings = List.copyOf(warnings);
@@ -53,10 +59,12 @@ public record DecayReport(
         none,
         0,
         bands,
+        List.of(),
         none,
         List.of(),
         List.of(),
         Optional.empty(),
+        List.of(),
         none,
         why);
   }
@@ -69,10 +77,12 @@ public record DecayReport(
         directArrivalSeconds,
         takes,
         bands,
+        besides,
         directToReverberantDb,
         modulation,
         reflections,
         flutter,
+        ringing,
         harmonicDistortionPercent,
         others);
   }
@@ -99,6 +109,14 @@ public record DecayReport(
   public record Flutter(double periodSeconds, double strengthDb) {}
 
   /**
+   * A low frequency that rings on.
+   *
+   * @param frequencyHz of it
+   * @param seconds its own reverberation time
+   */
+  public record Ringing(double frequencyHz, double seconds) {}
+
+  /**
    * One band's decay.
    *
    * @param centreHz nominal
@@ -111,6 +129,7 @@ public record DecayReport(
    * @param centreTimeSeconds centre time
    * @param inrDb impulse to noise ratio
    * @param nonLinearityPermille of the T20 line, 1000 (1 - r^2)
+   * @param t20DeviationSeconds standard deviation of T20 by chance, see {@link DecayDeviation}
    * @param curve energy decay curve every {@link #CURVE_STEP_SECONDS} from the direct sound on, dB
    *     re total, or re the steady level of noise
    */
@@ -125,6 +144,7 @@ public record DecayReport(
       OptionalDouble centreTimeSeconds,
       OptionalDouble inrDb,
       OptionalDouble nonLinearityPermille,
+      OptionalDouble t20DeviationSeconds,
       List<Double> curve) {
     /** Fine enough to draw, coarse enough to keep. */
     public static final double CURVE_STEP_SECONDS = 0.005;
@@ -133,7 +153,7 @@ public record DecayReport(
     static BandDecay unknown(double centreHz, OptionalDouble inrDb) {
       OptionalDouble none = OptionalDouble.empty();
       return new BandDecay(
-          centreHz, none, none, none, none, none, none, none, inrDb, none, List.of());
+          centreHz, none, none, none, none, none, none, none, inrDb, none, none, List.of());
     }
 
     /** 100 (T30/T20 - 1), ISO 3382-2 Annex B; empty without both. */

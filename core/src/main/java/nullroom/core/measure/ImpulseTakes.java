@@ -80,6 +80,11 @@ final class ImpulseTakes {
         warnings);
   }
 
+  /** Whether a sudden sound has the treble and the drop of a clap. */
+  static boolean likeAClap(double[] x, int onset, double rate) {
+    return treble(x, onset, rate) >= LEAST_TREBLE && drop(x, onset, rate) >= LEAST_DROP_DB;
+  }
+
   private static String count(int n, String one, String many) {
     return n + " " + (n == 1 ? one : many);
   }

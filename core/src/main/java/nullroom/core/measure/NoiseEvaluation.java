@@ -38,7 +38,8 @@ final class NoiseEvaluation {
     int from = lead / 4;
     int length = lead - (int) (0.02 * rate) - from;
     double steady = Sums.of(energy, from, length) / length;
-    double[] after = Arrays.copyOfRange(energy, lead, energy.length);
+    int settled = BandEvaluation.settled(energy.length - lead, band, rate);
+    double[] after = Arrays.copyOfRange(energy, lead, lead + settled);
     Lundeby tail = Lundeby.of(after, rate);
     OptionalDouble inr = OptionalDouble.of(Decibels.ofEnergy(steady / tail.noise()));
     if (inr.getAsDouble() < DecayAnalysis.INR_EDT_DB || tail.decayPerSample() == 0) {
@@ -51,11 +52,12 @@ final class NoiseEvaluation {
     double[] smooth = integrated(curve);
     Regression twenty = Regression.between(smooth, -5, -25);
     boolean enough = inr.getAsDouble() >= DecayAnalysis.INR_T20_DB;
+    OptionalDouble t20 = seconds(twenty, enough, stepSamples);
     OptionalDouble none = OptionalDouble.empty();
     return new DecayReport.BandDecay(
         band.nominalHz(),
         seconds(Regression.between(smooth, 0, -10), true, stepSamples),
-        seconds(twenty, enough, stepSamples),
+        t20,
         seconds(
             Regression.between(smooth, -5, -35),
             inr.getAsDouble() >= DecayAnalysis.INR_T30_DB,
@@ -66,6 +68,7 @@ final class NoiseEvaluation {
         none,
         inr,
         enough && twenty.count() > 2 ? OptionalDouble.of(1000 * (1 - twenty.rSquared())) : none,
+        DecayDeviation.ofT20(t20, band.widthHz(), takes.found()),
         BandEvaluation.thin(curve, rate / stepSamples));
   }
 

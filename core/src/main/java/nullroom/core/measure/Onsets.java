@@ -12,7 +12,7 @@ final class Onsets {
   private static final double RANGE_BELOW_LOUDEST = 0.03;
 
   /** A clap rises at least this much, in energy, over the 30 ms before it (13 dB). */
-  private static final double RISE = 20;
+  static final double RISE = 20;
 
   private static final double BEFORE_SECONDS = 0.03;
 

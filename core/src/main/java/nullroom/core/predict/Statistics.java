@@ -7,7 +7,6 @@ import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.room.Face;
-import nullroom.core.room.LooseObject;
 import nullroom.core.room.Room;
 
 /**
@@ -79,7 +78,7 @@ public record Statistics(
     List<Face> faces = room.faces();
     double volume = room.volume();
     double surface = faces.stream().mapToDouble(Face::areaSquareMetres).sum();
-    Bands objects = sum(room.objects());
+    Bands objects = room.objectArea();
     Bands area = Bands.from(i -> total(faces, f -> f.absorption().get(i)) + objects.get(i));
     Bands air = room.air().energyAttenuation().map(m -> 4 * m * volume);
     double k = 24 * Math.log(10) / room.air().speedOfSound();
@@ -142,14 +141,6 @@ public record Statistics(
         all.volume, all.surface, all.absorptionArea, all.formulaSeconds, Formula.EYRING, why);
   }
 
-  private static Bands sum(List<LooseObject> objects) {
-    Bands sum = Bands.all(0);
-    for (LooseObject o : objects) {
-      sum = sum.with(o.absorptionArea(), Double::sum);
-    }
-    return sum;
-  }
-
   private static double time(double kv, double area) {
     return Math.min(LONGEST_SECONDS, kv / Math.max(area, 1e-9));
   }
@@ -203,6 +194,14 @@ public record Statistics(
   /** 2000 sqrt(T/V): below it single modes rule. */
   public double schroederHz() {
     return 2000 * Math.sqrt(midSeconds() / volume);
+  }
+
+  /**
+   * How far a source must at least be from the microphone for the room to be measured, 2 sqrt(V/(c
+   * T)) in metres: ISO 3382-2:2008, 4.3 (from memory).
+   */
+  public double leastSourceDistance(double speedOfSound) {
+    return 2 * Math.sqrt(volume / (speedOfSound * midSeconds()));
   }
 
   /** 4V/S in metres. */

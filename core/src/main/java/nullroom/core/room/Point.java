@@ -23,6 +23,17 @@ public record Point(double x, double y, double z) {
     return new Point(x + factor * vector.x, y + factor * vector.y, z + factor * vector.z);
   }
 
+  /** Scalar product of two vectors. */
+  public double dot(Point other) {
+    return x * other.x + y * other.y + z * other.z;
+  }
+
+  /** Vector product. */
+  public Point cross(Point other) {
+    return new Point(
+        y * other.z - z * other.y, z * other.x - x * other.z, x * other.y - y * other.x);
+  }
+
   /** Length as a vector. */
   public double length() {
     return Math.sqrt(x * x + y * y + z * z);

@@ -20,6 +20,7 @@ import nullroom.core.acoustics.Bands;
  *     named
  * @param patches pieces on surfaces; where they lie the surface's own finish does not count
  * @param objects loose objects in sabins
+ * @param furniture what stands in a place
  * @param talker who speaks, where known
  * @param microphone what listens, where known
  * @param noiseDbSpl diffuse room noise in octaves, where known
@@ -33,12 +34,13 @@ public record Room(
     Map<String, Finish> finishes,
     List<Patch> patches,
     List<LooseObject> objects,
+    List<Furniture> furniture,
     Optional<Talker> talker,
     Optional<PlacedMicrophone> microphone,
     Optional<Bands> noiseDbSpl,
     List<NoiseSource> sources) {
 
-  /** A room without noise sources of a place of their own. */
+  /** A room without furniture or noise sources of a place of their own. */
   public Room(
       String name,
       Outline outline,
@@ -58,6 +60,7 @@ public record Room(
         finishes,
         patches,
         objects,
+        List.of(),
         talker,
         microphone,
         noiseDbSpl,
@@ -68,6 +71,7 @@ public record Room(
     finishes = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(finishes));
     patches = List.copyOf(patches);
     objects = List.copyOf(objects);
+    furniture = List.copyOf(furniture);
     sources = List.copyOf(sources);
     List<String> names = surfaceNames(outline);
     for (String surface : finishes.keySet()) {
@@ -87,6 +91,12 @@ public record Room(
     microphone.ifPresent(m -> checkInside(outline, planes, "microphone.at", m.at()));
     for (int i = 0; i < sources.size(); i++) {
       checkInside(outline, planes, "noise.sources[" + i + "].at", sources.get(i).at());
+    }
+    for (int i = 0; i < furniture.size(); i++) {
+      String field = "furniture[" + i + "]";
+      furniture.get(i).check(field, outline, p -> height(planes, p));
+      furniture.get(i).checkFree(field, "talker", talker.map(Talker::at));
+      furniture.get(i).checkFree(field, "microphone", microphone.map(PlacedMicrophone::at));
     }
     if (talker.isPresent()
         && microphone.isPresent()
@@ -222,6 +232,27 @@ public record Room(
     return height(ceiling.planes(outline), p);
   }
 
+  /**
+   * A point of a surface, given in the surface's own axes as in {@link Patch}; empty where the
+   * surface ends before.
+   */
+  public Optional<Point> on(String surface, double u, double v) {
+    Point plan = new Point(u, v, 0);
+    if (surface.startsWith("wall")) {
+      int k = Integer.parseInt(surface.substring("wall".length()));
+      Point a = outline.corners().get(k - 1);
+      Point b = outline.corners().get(k % outline.corners().size());
+      Point foot = a.plus(b.minus(a), u / a.distanceTo(b));
+      return u < 0 || u > a.distanceTo(b) || v < 0 || v > heightAt(foot)
+          ? Optional.empty()
+          : Optional.of(new Point(foot.x(), foot.y(), v));
+    }
+    if (!outline.contains(plan)) {
+      return Optional.empty();
+    }
+    return Optional.of(surface.equals("floor") ? plan : new Point(u, v, heightAt(plan)));
+  }
+
   /** Whether this is a rectangular box with a flat ceiling. */
   public boolean isBox() {
     return outline.isBox() && ceiling instanceof Ceiling.Flat;
@@ -301,6 +332,7 @@ public record Room(
         newFinishes,
         newPatches,
         objects,
+        furniture,
         newTalker,
         newMicrophone,
         noiseDbSpl,
@@ -329,6 +361,35 @@ public record Room(
     return with(finishes, patches, Optional.of(other), microphone);
   }
 
+  /** A copy with other furniture. */
+  public Room withFurniture(List<Furniture> other) {
+    return new Room(
+        name,
+        outline,
+        ceiling,
+        air,
+        finishes,
+        patches,
+        objects,
+        other,
+        talker,
+        microphone,
+        noiseDbSpl,
+        sources);
+  }
+
+  /** What loose objects and furniture take up together, square metres per octave. */
+  public Bands objectArea() {
+    Bands sum = Bands.all(0);
+    for (LooseObject o : objects) {
+      sum = sum.with(o.absorptionArea(), Double::sum);
+    }
+    for (Furniture f : furniture) {
+      sum = sum.with(f.absorptionArea(), Double::sum);
+    }
+    return sum;
+  }
+
   /** A copy with other room noise, diffuse alone. */
   public Room withNoise(Bands levelsDbSpl) {
     return withNoise(levelsDbSpl, sources);
@@ -344,6 +405,7 @@ public record Room(
         finishes,
         patches,
         objects,
+        furniture,
         talker,
         microphone,
         Optional.of(levelsDbSpl),
@@ -382,6 +444,7 @@ public record Room(
         finishes,
         patches,
         objects,
+        furniture.stream().map(f -> f.movedTo(stretched(f.corner(), x, y, z))).toList(),
         talker.map(t -> t.movedTo(stretched(t.at(), x, y, z))),
         microphone.map(m -> m.movedBy(stretched(m.at(), x, y, z).minus(m.at()))),
         noiseDbSpl,

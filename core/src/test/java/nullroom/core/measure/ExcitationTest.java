@@ -149,49 +149,18 @@ class ExcitationTest {
     assertThat(report.reflections()).isEmpty();
   }
 
-  private static double[] clap(Random random) {
-    double[] clap = new double[(int) (0.008 * RATE)];
-    double last = 0;
-    for (int i = 0; i < clap.length; i++) {
-      double now = random.nextGaussian() * Math.exp(-i / (0.0012 * RATE));
-      clap[i] = now - 0.8 * last; // little bass
-      last = now;
-    }
-    return clap;
-  }
-
   @Test
   @DisplayName("five claps with a thump and words between: five found, the others left out")
   void clapsAmongOthers() {
-    Random random = new Random(7);
-    double[] dry = new double[(int) (16 * RATE)];
-    for (double at : new double[] {0.6, 3.1, 5.6, 10, 13}) {
-      MadeRoom.add(dry, clap(random), (int) (at * RATE));
-    }
-    double[] thump = new double[(int) (0.15 * RATE)];
-    double[] word = new double[(int) (0.25 * RATE)];
-    for (int i = 0; i < thump.length; i++) {
-      thump[i] = 0.3 * Math.sin(2 * Math.PI * 65 * i / RATE) * Math.exp(-i / (0.04 * RATE));
-    }
-    for (int i = 0; i < word.length; i++) {
-      word[i] = 0.05 * random.nextGaussian() * Math.pow(Math.sin(Math.PI * i / word.length), 2);
-    }
-    MadeRoom.add(dry, thump, (int) (8 * RATE));
-    for (double at : new double[] {8.7, 9, 9.3}) {
-      MadeRoom.add(dry, word, (int) (at * RATE));
-    }
-    double[] x = Arrays.copyOf(Fft.convolve(dry, MadeRoom.decay(0.4, 2)), dry.length);
-    double peak = Arrays.stream(x).map(Math::abs).max().orElseThrow();
-    for (int i = 0; i < x.length; i++) {
-      x[i] = 0.7 * x[i] / peak + 1e-5 * random.nextGaussian();
-    }
+    double[] x = MadeRoom.session();
     DecayReport report = any(x);
     assertThat(report.excitation()).contains(Excitation.IMPULSE);
     assertThat(report.takes()).isEqualTo(5);
     assertThat(report.tMidSeconds().orElseThrow()).isCloseTo(0.4, within(0.03));
+    Random random = new Random(7);
     double[] close = new double[(int) (4 * RATE)];
     for (int k = 0; k < 6; k++) {
-      MadeRoom.add(close, clap(random), (int) ((0.3 + 0.2 * k) * RATE));
+      MadeRoom.add(close, MadeRoom.clap(random), (int) ((0.3 + 0.2 * k) * RATE));
     }
     refused(
         any(Arrays.copyOf(Fft.convolve(close, MadeRoom.decay(0.4, 2)), close.length)),

@@ -78,6 +78,44 @@ final class MadeRoom {
     return room;
   }
 
+  /** Five claps with a thump and three words between, in a room of 0.4 s, 16 s long. */
+  static double[] session() {
+    Random random = new Random(7);
+    double[] dry = new double[(int) (16 * RATE)];
+    for (double at : new double[] {0.6, 3.1, 5.6, 10, 13}) {
+      add(dry, clap(random), (int) (at * RATE));
+    }
+    double[] thump = new double[(int) (0.15 * RATE)];
+    double[] word = new double[(int) (0.25 * RATE)];
+    for (int i = 0; i < thump.length; i++) {
+      thump[i] = 0.3 * Math.sin(2 * Math.PI * 65 * i / RATE) * Math.exp(-i / (0.04 * RATE));
+    }
+    for (int i = 0; i < word.length; i++) {
+      word[i] = 0.05 * random.nextGaussian() * Math.pow(Math.sin(Math.PI * i / word.length), 2);
+    }
+    add(dry, thump, (int) (8 * RATE));
+    for (double at : new double[] {8.7, 9, 9.3}) {
+      add(dry, word, (int) (at * RATE));
+    }
+    double[] x = Arrays.copyOf(Fft.convolve(dry, decay(0.4, 2)), dry.length);
+    double peak = Arrays.stream(x).map(Math::abs).max().orElseThrow();
+    for (int i = 0; i < x.length; i++) {
+      x[i] = 0.7 * x[i] / peak + 1e-5 * random.nextGaussian();
+    }
+    return x;
+  }
+
+  static double[] clap(Random random) {
+    double[] clap = new double[(int) (0.008 * RATE)];
+    double last = 0;
+    for (int i = 0; i < clap.length; i++) {
+      double now = random.nextGaussian() * Math.exp(-i / (0.0012 * RATE));
+      clap[i] = now - 0.8 * last; // little bass
+      last = now;
+    }
+    return clap;
+  }
+
   /** Delayed by part of a sample, by the spectrum. */
   private static double[] shifted(double[] x, double by) {
     Fft fft = new Fft(Fft.sizeFor(x.length + 1000L));

@@ -2,6 +2,7 @@ package nullroom.io.book;
 
 import java.util.List;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import nullroom.core.Trouble;
 import nullroom.core.predict.Goal;
 import tools.jackson.databind.JsonNode;
@@ -36,14 +37,22 @@ final class BookJson {
         f.required("goal").oneOf(Goal::find, goals),
         RoomJson.read(f.required("room").object()),
         ListeningJson.read(f, (int) version),
-        f.optional("decay").map(BookJson::decay),
-        f.elements("earlierDecays").stream().map(BookJson::decay).toList());
+        decays(f));
+  }
+
+  private static Decays decays(Field f) {
+    return new Decays(
+        Stream.concat(f.optional("decay").stream(), f.elements("earlierDecays").stream())
+            .map(BookJson::decay)
+            .toList(),
+        f.optional("decayEstimate").map(DecayJson::readEstimate));
   }
 
   private static DecayMeasurement decay(Field f) {
     return new DecayMeasurement(
         f.required("sound").soundName(),
         f.required("taken").text(),
+        DecayJson.readPlace(f),
         DecayJson.read(f),
         f.required("predictedSeconds").bands());
   }
@@ -54,16 +63,18 @@ final class BookJson {
     out.set("room", RoomJson.write(book.room()));
     ListeningJson.write(book.listening(), out);
     book.decay().ifPresent(d -> write(d, out.putObject("decay")));
-    if (!book.earlierDecays().isEmpty()) {
+    if (book.decays().measured().size() > 1) {
       ArrayNode earlier = out.putArray("earlierDecays");
-      book.earlierDecays().forEach(d -> write(d, earlier.addObject()));
+      book.decays().measured().stream().skip(1).forEach(d -> write(d, earlier.addObject()));
     }
+    book.decays().estimate().ifPresent(e -> DecayJson.write(e, out.putObject("decayEstimate")));
     return out;
   }
 
   private static void write(DecayMeasurement d, ObjectNode out) {
     out.put("sound", d.sound()).put("taken", d.taken());
     out.set("predictedSeconds", RoomJson.numbers(d.predictedSeconds().toArray()));
+    DecayJson.write(d.at(), out);
     DecayJson.write(d.report(), out);
   }
 

@@ -2,6 +2,7 @@ package nullroom.io.book;
 
 import java.util.List;
 import java.util.Optional;
+import nullroom.core.measure.BlindDecay;
 import nullroom.core.measure.DecayReport;
 import nullroom.core.measure.Excitation;
 import tools.jackson.databind.node.ArrayNode;
@@ -20,6 +21,7 @@ final class DecayJson {
         f.figure("directArrivalSeconds"),
         (int) f.required("takes").number(),
         f.required("bands").elements().stream().map(DecayJson::band).toList(),
+        f.elements("thirdOctaveBands").stream().map(DecayJson::band).toList(),
         f.figure("directToReverberantDb"),
         f.elements("modulation").stream()
             .map(row -> row.elements().stream().map(Field::number).toList())
@@ -33,8 +35,31 @@ final class DecayJson {
             .map(r ->
                 new DecayReport.Flutter(
                     r.required("periodSeconds").number(), r.required("strengthDb").number())),
+        f.elements("ringing").stream()
+            .map(r ->
+                new DecayReport.Ringing(
+                    r.required("frequencyHz").number(), r.required("seconds").number()))
+            .toList(),
         f.figure("harmonicDistortionPercent"),
         f.elements("warnings").stream().map(Field::text).toList());
+  }
+
+  /** Books before positions knew only one place. */
+  static MeasuredAt readPlace(Field f) {
+    return new MeasuredAt(
+        f.optional("sourcePlace").map(Field::text).orElse("A"),
+        f.optional("microphonePlace").map(Field::text).orElse("1"),
+        f.optional("present").map(Field::text).orElse(""),
+        f.optional("talkerAt").map(RoomJson::point),
+        f.optional("microphoneAt").map(RoomJson::point));
+  }
+
+  static void write(MeasuredAt at, ObjectNode out) {
+    out.put("sourcePlace", at.source()).put("microphonePlace", at.microphone());
+    out.put("present", at.present());
+    at.talkerAt().ifPresent(p -> out.set("talkerAt", RoomJson.numbers(p.x(), p.y(), p.z())));
+    at.microphoneAt()
+        .ifPresent(p -> out.set("microphoneAt", RoomJson.numbers(p.x(), p.y(), p.z())));
   }
 
   private static DecayReport.BandDecay band(Field f) {
@@ -49,7 +74,38 @@ final class DecayJson {
         f.figure("centreTimeSeconds"),
         f.figure("inrDb"),
         f.figure("nonLinearityPermille"),
+        f.figure("t20DeviationSeconds"),
         f.elements("curveDb").stream().map(Field::number).toList());
+  }
+
+  static DecayEstimate readEstimate(Field f) {
+    return new DecayEstimate(
+        f.required("sound").soundName(),
+        f.required("taken").text(),
+        new BlindDecay(
+            f.required("bands").elements().stream()
+                .map(b ->
+                    new BlindDecay.Estimate(
+                        b.required("centreHz").number(),
+                        b.required("seconds").number(),
+                        b.required("spreadSeconds").number(),
+                        (int) b.required("decays").number()))
+                .toList()));
+  }
+
+  static void write(DecayEstimate estimate, ObjectNode out) {
+    out.put("sound", estimate.sound()).put("taken", estimate.taken());
+    ArrayNode bands = out.putArray("bands");
+    estimate
+        .decay()
+        .bands()
+        .forEach(b ->
+            bands
+                .addObject()
+                .put("centreHz", b.centreHz())
+                .put("seconds", b.seconds())
+                .put("spreadSeconds", b.spreadSeconds())
+                .put("decays", b.decays()));
   }
 
   static void write(DecayReport r, ObjectNode out) {
@@ -60,6 +116,10 @@ final class DecayJson {
     NoiseJson.put(out, "harmonicDistortionPercent", r.harmonicDistortionPercent());
     ArrayNode bands = out.putArray("bands");
     r.bands().forEach(b -> write(b, bands.addObject()));
+    if (!r.besides().isEmpty()) {
+      ArrayNode thirds = out.putArray("thirdOctaveBands");
+      r.besides().forEach(b -> write(b, thirds.addObject()));
+    }
     ArrayNode modulation = out.putArray("modulation");
     for (List<Double> row : r.modulation()) {
       modulation.add(RoomJson.numbers(row.stream().mapToDouble(Double::doubleValue).toArray()));
@@ -76,6 +136,15 @@ final class DecayJson {
             out.putObject("flutter")
                 .put("periodSeconds", one.periodSeconds())
                 .put("strengthDb", one.strengthDb()));
+    if (!r.ringing().isEmpty()) {
+      ArrayNode ringing = out.putArray("ringing");
+      r.ringing()
+          .forEach(one ->
+              ringing
+                  .addObject()
+                  .put("frequencyHz", one.frequencyHz())
+                  .put("seconds", one.seconds()));
+    }
     ArrayNode warnings = out.putArray("warnings");
     r.warnings().forEach(warnings::add);
   }
@@ -91,6 +160,7 @@ final class DecayJson {
     NoiseJson.put(out, "centreTimeSeconds", b.centreTimeSeconds());
     NoiseJson.put(out, "inrDb", b.inrDb());
     NoiseJson.put(out, "nonLinearityPermille", b.nonLinearityPermille());
+    NoiseJson.put(out, "t20DeviationSeconds", b.t20DeviationSeconds());
     out.set(
         "curveDb", RoomJson.numbers(b.curve().stream().mapToDouble(Double::doubleValue).toArray()));
   }

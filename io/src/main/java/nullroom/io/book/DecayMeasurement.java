@@ -1,5 +1,6 @@
 package nullroom.io.book;
 
+import java.util.List;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
@@ -7,6 +8,7 @@ import nullroom.core.measure.DecayAnalysis;
 import nullroom.core.measure.DecayReport;
 import nullroom.core.predict.Statistics;
 import nullroom.core.room.Room;
+import nullroom.core.signal.Band;
 import nullroom.core.signal.Samples;
 
 /**
@@ -14,23 +16,28 @@ import nullroom.core.signal.Samples;
  *
  * @param sound file name under sound/
  * @param taken local date and time, ISO 8601
- * @param report what was found, in octaves
+ * @param at where, and what was in the room
+ * @param report what was found, in octaves, and in thirds besides
  * @param predictedSeconds what the room as described then was predicted to do, so that later
  *     changes can be told apart
  */
 public record DecayMeasurement(
-    String sound, String taken, DecayReport report, Bands predictedSeconds) {
+    String sound, String taken, MeasuredAt at, DecayReport report, Bands predictedSeconds) {
+  private static final List<Band> THIRDS =
+      Band.THIRDS.stream().filter(b -> b.nominalHz() >= 50 && b.nominalHz() <= 10_000).toList();
 
   /**
    * Measures claps, a usual sweep or switched-off noise recorded in a room.
    *
    * @throws Trouble.BadSound if none stands out
    */
-  public static DecayMeasurement of(String sound, String taken, Samples recording, Room room) {
-    DecayReport report = DecayAnalysis.analyse(recording, DecayAnalysis.Request.any(Octave.ALL));
+  public static DecayMeasurement of(
+      String sound, String taken, MeasuredAt at, Samples recording, Room room) {
+    DecayReport report =
+        DecayAnalysis.analyse(recording, DecayAnalysis.Request.any(Octave.ALL, THIRDS));
     if (report.takes() == 0) {
       throw new Trouble.BadSound(sound, report.warnings().getFirst());
     }
-    return new DecayMeasurement(sound, taken, report, Statistics.of(room).seconds());
+    return new DecayMeasurement(sound, taken, at, report, Statistics.of(room).seconds());
   }
 }

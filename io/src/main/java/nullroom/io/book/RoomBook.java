@@ -1,11 +1,9 @@
 package nullroom.io.book;
 
-import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
-import nullroom.core.measure.DecayReport;
+import nullroom.core.measure.PositionAverage;
 import nullroom.core.measure.Scale;
 import nullroom.core.predict.Goal;
 import nullroom.core.predict.Heard;
@@ -20,26 +18,17 @@ import nullroom.core.room.Room;
  * @param goal what the recording is for
  * @param room the room with talker and microphone
  * @param listening all that is known about the noise
- * @param decay the decay measured last
- * @param earlierDecays those before it, the newest first
+ * @param decays all that is known about the decay
  */
-public record RoomBook(
-    String name,
-    Goal goal,
-    Room room,
-    Listening listening,
-    Optional<DecayMeasurement> decay,
-    List<DecayMeasurement> earlierDecays) {
-  /** Older ones are let go; their recordings stay. */
-  private static final int MOST_EARLIER = 12;
-
-  public RoomBook {
-    earlierDecays = List.copyOf(earlierDecays);
-  }
-
+public record RoomBook(String name, Goal goal, Room room, Listening listening, Decays decays) {
   /** A book in which nothing was measured yet. */
   public RoomBook(String name, Goal goal, Room room) {
-    this(name, goal, room, Listening.NOTHING, Optional.empty(), List.of());
+    this(name, goal, room, Listening.NOTHING, Decays.NOTHING);
+  }
+
+  /** The decay measured last. */
+  public Optional<DecayMeasurement> decay() {
+    return decays.last();
   }
 
   /** The noise measured last. */
@@ -74,39 +63,35 @@ public record RoomBook(
   /** Reverberation times of a changed room, by the measurement where there is one. */
   public Bands decaySeconds(Room changed) {
     Bands predicted = Statistics.of(changed).seconds();
-    return decay.map(d -> adjusted(d, predicted)).orElse(predicted);
+    return decay().map(d -> adjusted(d.predictedSeconds(), predicted)).orElse(predicted);
   }
 
-  private static Bands adjusted(DecayMeasurement measured, Bands predicted) {
+  private Bands adjusted(Bands predictedThen, Bands predicted) {
+    PositionAverage measured = decays.average().orElseThrow();
     return Bands.from(i -> {
-      double then = measured.predictedSeconds().get(i);
+      double then = predictedThen.get(i);
       double factor =
           measured
-              .report()
               .band(Octave.nominalHz(i))
-              .map(DecayReport.BandDecay::t20Seconds)
-              .stream()
-              .flatMapToDouble(java.util.OptionalDouble::stream)
-              .map(t20 -> Math.clamp(t20 / then, 1 / LARGEST_ADJUSTMENT, LARGEST_ADJUSTMENT))
-              .findFirst()
-              .orElse(1);
+              .map(b -> Math.clamp(b.seconds() / then, 1 / LARGEST_ADJUSTMENT, LARGEST_ADJUSTMENT))
+              .orElse(1.0);
       return predicted.get(i) * factor;
     });
   }
 
   /** With another room. */
   public RoomBook with(Room other) {
-    return new RoomBook(name, goal, other, listening, decay, earlierDecays);
+    return new RoomBook(name, goal, other, listening, decays);
   }
 
   /** With another goal. */
   public RoomBook with(Goal other) {
-    return new RoomBook(name, other, room, listening, decay, earlierDecays);
+    return new RoomBook(name, other, room, listening, decays);
   }
 
   /** With other knowledge of the noise. */
   public RoomBook with(Listening other) {
-    return new RoomBook(name, goal, room, other, decay, earlierDecays);
+    return new RoomBook(name, goal, room, other, decays);
   }
 
   /** With a new noise measurement. */
@@ -114,10 +99,13 @@ public record RoomBook(
     return with(listening.withNoise(measured));
   }
 
-  /** With a new decay measurement; the one before is kept to compare with. */
+  /** With other knowledge of the decay. */
+  public RoomBook with(Decays other) {
+    return new RoomBook(name, goal, room, listening, other);
+  }
+
+  /** With a new decay measurement; those before are kept to compare with. */
   public RoomBook with(DecayMeasurement measured) {
-    List<DecayMeasurement> earlier =
-        Stream.concat(decay.stream(), earlierDecays.stream()).limit(MOST_EARLIER).toList();
-    return new RoomBook(name, goal, room, listening, Optional.of(measured), earlier);
+    return with(decays.with(measured));
   }
 }

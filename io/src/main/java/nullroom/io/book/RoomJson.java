@@ -17,6 +17,7 @@ import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.room.Aim;
 import nullroom.core.room.Ceiling;
 import nullroom.core.room.Finish;
+import nullroom.core.room.Furniture;
 import nullroom.core.room.LooseObject;
 import nullroom.core.room.NoiseSource;
 import nullroom.core.room.Outline;
@@ -56,6 +57,7 @@ public final class RoomJson {
         finishes(f.required("surfaces")),
         f.elements("patches").stream().map(RoomJson::patch).toList(),
         f.elements("objects").stream().map(RoomJson::object).toList(),
+        f.elements("furniture").stream().map(RoomJson::furniture).toList(),
         f.optional("talker").map(RoomJson::talker),
         f.optional("microphone").map(RoomJson::microphone),
         f.optional("noise").map(n -> n.object().required("octaveDbSpl").bands()),
@@ -101,7 +103,7 @@ public final class RoomJson {
     return new Point(xy[0], xy[1], 0);
   }
 
-  private static Point point(Field f) {
+  static Point point(Field f) {
     double[] xyz = f.numbers(3);
     return new Point(xyz[0], xyz[1], xyz[2]);
   }
@@ -165,6 +167,30 @@ public final class RoomJson {
   private static LooseObject object(Field f) {
     String name = f.object().optional("name").map(Field::text).orElse("object");
     return f.checked(() -> new LooseObject(name, f.required("absorptionArea").bands()));
+  }
+
+  private static Furniture furniture(Field f) {
+    String name = f.object().optional("name").map(Field::text).orElse("furniture");
+    return f.checked(() ->
+        new Furniture(
+            name,
+            point(f.required("at")),
+            f.required("lengthMetres").number(),
+            f.required("widthMetres").number(),
+            f.required("heightMetres").number(),
+            f.number("azimuthDegrees", 0),
+            finish(f)));
+  }
+
+  private static void write(Furniture piece, ObjectNode out) {
+    Point at = piece.corner();
+    out.put("name", piece.name());
+    out.set("at", numbers(at.x(), at.y(), at.z()));
+    out.put("lengthMetres", piece.lengthMetres())
+        .put("widthMetres", piece.widthMetres())
+        .put("heightMetres", piece.heightMetres())
+        .put("azimuthDegrees", piece.azimuthDegrees());
+    write(piece.finish(), out);
   }
 
   private static Aim aim(Field f) {
@@ -239,6 +265,10 @@ public final class RoomJson {
           .addObject()
           .put("name", object.name())
           .set("absorptionArea", numbers(object.absorptionArea().toArray()));
+    }
+    if (!room.furniture().isEmpty()) {
+      ArrayNode furniture = out.putArray("furniture");
+      room.furniture().forEach(piece -> write(piece, furniture.addObject()));
     }
     room.talker().ifPresent(t -> write(t, out.putObject("talker")));
     room.microphone().ifPresent(m -> write(m, out.putObject("microphone")));

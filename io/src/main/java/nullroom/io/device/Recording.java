@@ -9,6 +9,18 @@ import nullroom.core.signal.Samples;
 public final class Recording {
   private Recording() {}
 
+  /** Hears what is recorded, block by block, and says when it is enough. */
+  @FunctionalInterface
+  public interface Watch {
+    /**
+     * The next samples.
+     *
+     * @param block not to be modified; reused
+     * @return whether more is wanted
+     */
+    boolean hear(double[] block, int count);
+  }
+
   /**
    * Reads some seconds; where the device goes away before, what was heard until then.
    *
@@ -16,15 +28,23 @@ public final class Recording {
    * @throws Trouble.BadSound if nothing was heard at all
    */
   public static Samples of(AudioStream stream, String name, double seconds, Progress progress) {
+    return of(stream, name, seconds, (block, count) -> true, progress);
+  }
+
+  /** The same, or less where a watch has heard enough. */
+  public static Samples of(
+      AudioStream stream, String name, double seconds, Watch watch, Progress progress) {
     double rate = stream.sampleRateHz();
     double[] samples = new double[(int) Math.round(seconds * rate)];
     double[] block = new double[(int) Math.round(AudioStream.BLOCK_SECONDS * rate)];
     int count = 0;
     int read;
-    while (count < samples.length && (read = stream.read(block)) >= 0) {
+    boolean more = true;
+    while (more && count < samples.length && (read = stream.read(block)) >= 0) {
       int kept = Math.min(read, samples.length - count);
       System.arraycopy(block, 0, samples, count, kept);
       count += kept;
+      more = watch.hear(block, kept);
       progress.step(count, samples.length);
     }
     if (count == 0) {

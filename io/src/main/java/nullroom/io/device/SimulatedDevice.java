@@ -28,6 +28,9 @@ public final class SimulatedDevice implements AudioDevice {
   /** Shaped as a whole in frequency, noise of a power of two samples repeats without a seam. */
   private static final int LOOP = 1 << 20;
 
+  /** So many before the same come again. */
+  private static final int LOOPED_CLAPS = 6;
+
   /** Between two claps; long enough for any home room to fall silent. */
   private static final double CLAP_GAP_SECONDS = 2.4;
 
@@ -61,19 +64,25 @@ public final class SimulatedDevice implements AudioDevice {
   private final List<FirstArrivals.Arrival> arrivals;
   private final double speedOfSound;
   private final long seed;
+  private final double speed;
 
   /** A device in the place that {@code heard} describes, without single reflections. */
   public SimulatedDevice(Heard heard, double speedOfSound, long seed) {
-    this(heard, List.of(), speedOfSound, seed);
+    this(heard, List.of(), speedOfSound, seed, 1);
   }
 
   /** A device in a room. */
   public static SimulatedDevice in(Room room, Heard heard, long seed) {
-    return new SimulatedDevice(heard, FirstArrivals.of(room), room.air().speedOfSound(), seed);
+    return new SimulatedDevice(heard, FirstArrivals.of(room), room.air().speedOfSound(), seed, 1);
   }
 
   private SimulatedDevice(
-      Heard heard, List<FirstArrivals.Arrival> arrivals, double speedOfSound, long seed) {
+      Heard heard,
+      List<FirstArrivals.Arrival> arrivals,
+      double speedOfSound,
+      long seed,
+      double speed) {
+    this.speed = speed;
     this.heard = heard;
     this.arrivals = List.copyOf(arrivals);
     this.speedOfSound = speedOfSound;
@@ -95,14 +104,23 @@ public final class SimulatedDevice implements AudioDevice {
     return OptionalDouble.of(heard.capture().fullScaleDbSpl());
   }
 
+  /** The same device, whose streams come faster than real ones. */
+  public SimulatedDevice atSpeed(double timesRealTime) {
+    return new SimulatedDevice(heard, arrivals, speedOfSound, seed, timesRealTime);
+  }
+
   /**
-   * The room's noise without end, as its claps, sweep or voice would be of no use there.
+   * The room's noise without end, or someone who claps without end.
    *
-   * @param prompt taken for {@code QUIET}
+   * @param prompt others than {@code CLAPS} are taken for {@code QUIET}
    */
   @Override
   public AudioStream open(Prompt prompt) {
-    return open(Double.POSITIVE_INFINITY, 1);
+    if (prompt != Prompt.CLAPS) {
+      return open(Double.POSITIVE_INFINITY, speed);
+    }
+    double[] loop = record(prompt, LOOPED_CLAPS * CLAP_GAP_SECONDS, Progress.NONE).toArray();
+    return new PacedStream(loop, RATE_HZ, Double.POSITIVE_INFINITY, speed, System::nanoTime);
   }
 
   /**

@@ -33,6 +33,8 @@ class BookSchemaTest {
       {"lengthMetres": 4, "widthMetres": 3, "ceiling": {"kind": "flat", "heightMetres": 2.4},
        "surfaces": {"floor": {"material": "wood_floor_joists"}, "ceiling": {"material": "gypsum_on_studs"},
                     "walls": {"absorption": [0.1, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1], "scattering": 0.3}},
+       "furniture": [{"name": "desk", "at": [2, 1, 0], "lengthMetres": 1.2, "widthMetres": 0.6, "heightMetres": 0.74,
+                      "azimuthDegrees": 20, "material": "door_solid"}],
        "talker": {"at": [1, 1, 1.2]}, "microphone": {"at": [1.5, 1, 1.2], "azimuthDegrees": 180}}
       """;
 
@@ -104,7 +106,9 @@ class BookSchemaTest {
         "\"scattering\": 0.3|\"scattering\": [0.3]",
         "\"at\": [1, 1, 1.2]|\"at\": [1, 1]",
         "\"walls\"|\"roof\"",
-        "{\"material\": \"gypsum_on_studs\"}|{}"
+        "{\"material\": \"gypsum_on_studs\"}|{}",
+        "\"lengthMetres\": 1.2|\"lengthMetres\": -1.2",
+        "\"at\": [2, 1, 0]|\"at\": [2, 1]"
       })
   void schemaAndReaderRefuseTheSame(String good, String bad) {
     String wrong = ROOM.replace(good, bad == null ? "" : bad);

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
+import nullroom.core.measure.BlindDecay;
 import nullroom.core.measure.Calibration;
 import nullroom.core.measure.MainsHum;
 import nullroom.core.measure.Scale;
@@ -41,7 +42,9 @@ final class MeasuredBook {
         new SimulatedDevice(Heard.of(room), 343.2, 4)
             .record(AudioDevice.Prompt.CLAPS, 7.5, Progress.NONE);
     return bare.with(noise(place, bare, ""))
-        .with(DecayMeasurement.of(place.keep("claps", claps), "2026-01-01T20:05", claps, room));
+        .with(
+            DecayMeasurement.of(
+                place.keep("claps", claps), "2026-01-01T20:05", MeasuredAt.in(room), claps, room));
   }
 
   /** With a culprit board, spots, a survey, a calibration and a test of a hum. */
@@ -54,6 +57,21 @@ final class MeasuredBook {
             .with(Optional.of(new NoiseSource("fridge", new Point(2, 1, 1), Bands.all(20))))
             .switched(true);
     MainsHum hum = new MainsHum(50.02, List.of(50.02, 100.04), -62, 11);
+    DecayMeasurement first = book.decay().orElseThrow();
+    DecayMeasurement second =
+        new DecayMeasurement(
+            first.sound(),
+            "2026-01-01T20:09",
+            MeasuredAt.in(room, "B", "2", "rug"),
+            first.report(),
+            first.predictedSeconds());
+    BlindDecay guess = new BlindDecay(List.of(new BlindDecay.Estimate(500, 0.41, 0.06, 17)));
+    book =
+        book.with(second)
+            .with(
+                book.decays()
+                    .with(second)
+                    .with(new DecayEstimate("take-1.wav", "2026-01-01T20:10", guess)));
     return book.with(
         book.listening()
             .withCalibration(new Calibration(Calibration.Method.METER, 1.5, 2.2, -38))

@@ -1,0 +1,115 @@
+package nullroom.app.ring;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import nullroom.core.measure.DecayReport;
+import nullroom.core.predict.FirstArrivals;
+import nullroom.core.predict.Mode;
+import nullroom.core.predict.ParallelPair;
+import nullroom.core.room.Room;
+import nullroom.core.room.Sides;
+import nullroom.io.book.DecayMeasurement;
+import nullroom.io.book.RoomBook;
+
+/** What of the room answers: single arrivals, flutter and low ringing, named by its description. */
+final class Arrivals {
+  /** A measured arrival this near a mirrored path is taken for it. */
+  static final double SAME_PATH_METRES = 0.12;
+
+  /** Above this, modes lie too close to name one. */
+  private static final double HIGHEST_MODE_HZ = 260;
+
+  /** Of a mode's three orders, how they are said. */
+  private static final List<String> WAYS = List.of("length", "width", "height");
+
+  /** Of several paths that fit, so many are named. */
+  static final int NAMED = 2;
+
+  private Arrivals() {}
+
+  /** The last measurement's arrivals, strongest first. */
+  static List<RingModel.Arrival> of(RoomBook book) {
+    if (book.decay().isEmpty()) {
+      return List.of();
+    }
+    DecayMeasurement measured = book.decay().get();
+    Room room = measured.at().placed(book.room());
+    List<FirstArrivals.Arrival> paths = FirstArrivals.of(room);
+    double speed = room.air().speedOfSound();
+    List<RingModel.Arrival> all = new ArrayList<>();
+    for (DecayReport.Reflection r : measured.report().reflections()) {
+      double extra = r.extraPathMetres(speed);
+      List<FirstArrivals.Arrival> fitting = FirstArrivals.matching(paths, extra, SAME_PATH_METRES);
+      all.add(
+          new RingModel.Arrival(
+              1000 * r.delaySeconds(),
+              r.levelDb(),
+              extra,
+              fitting.stream()
+                  .limit(NAMED)
+                  .map(p -> p.name().replaceFirst("^wall(?=\\d)", "wall "))
+                  .collect(Collectors.joining(" or ")),
+              fitting));
+    }
+    return all;
+  }
+
+  /** A sentence on flutter, with its pair of surfaces; empty where nothing flutters. */
+  static String flutter(RoomBook book) {
+    Room room = book.room();
+    return book.decay()
+        .flatMap(d -> d.report().flutter())
+        .map(f -> {
+          double path = f.periodSeconds() * room.air().speedOfSound();
+          return String.format(
+              Locale.ROOT,
+              "Flutter echo every %.1f ms: %s.",
+              1000 * f.periodSeconds(),
+              ParallelPair.fluttering(room, path)
+                  .map(p ->
+                      String.format(
+                          Locale.ROOT,
+                          "between %s and %s, %.2f m apart",
+                          Sides.named(room, p.one()),
+                          Sides.named(room, p.other()),
+                          p.metres()))
+                  .orElse(String.format(Locale.ROOT, "two bare surfaces %.2f m apart", path / 2)));
+        })
+        .orElse("");
+  }
+
+  /** A sentence for each low frequency that rings on. */
+  static List<String> ringing(RoomBook book) {
+    List<Mode> modes = Mode.about(book.room(), HIGHEST_MODE_HZ);
+    return book.decay().stream()
+        .flatMap(d -> d.report().ringing().stream())
+        .map(r ->
+            String.format(
+                Locale.ROOT,
+                "%.0f Hz rings on for %.1f s%s.",
+                r.frequencyHz(),
+                r.seconds(),
+                Mode.nearest(modes, r.frequencyHz())
+                    .map(m ->
+                        String.format(
+                            Locale.ROOT,
+                            ": the room’s mode along its %s at %.0f Hz",
+                            ways(m),
+                            m.frequencyHz()))
+                    .orElse("; no mode of the room as described is near")))
+        .toList();
+  }
+
+  private static String ways(Mode mode) {
+    int[] orders = {mode.nx(), mode.ny(), mode.nz()};
+    List<String> moving = new ArrayList<>();
+    for (int axis = 0; axis < orders.length; axis++) {
+      if (orders[axis] > 0) {
+        moving.add(WAYS.get(axis));
+      }
+    }
+    return String.join(" and ", moving);
+  }
+}

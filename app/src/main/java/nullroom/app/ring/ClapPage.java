@@ -1,0 +1,54 @@
+package nullroom.app.ring;
+
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import nullroom.app.control.ClapPlot;
+import nullroom.app.shell.Desk;
+
+/** How to clap, and how each clap was. */
+final class ClapPage {
+  private static final int SHOWN = 6;
+
+  private final VBox node;
+
+  ClapPage(RingModel model, Desk desk) {
+    ClapGuide guide = model.guide();
+    Label advice = wrapped("");
+    Label now = wrapped("answer");
+    now.setId("clap-now");
+    ClapPlot plot = new ClapPlot(SHOWN);
+    desk.session().bookProperty().subscribe(() -> advice.setText(guide.advice()));
+    advice.setText(guide.advice());
+    guide
+        .clapsProperty()
+        .subscribe(claps -> {
+          plot.show(claps);
+          now.setText(guide.now());
+        });
+    Button enough = new Button("That is enough");
+    enough.setId("claps-enough");
+    enough.setOnAction(e -> guide.enough());
+    enough.disableProperty().bind(desk.work().runningProperty().not());
+    HBox row = new HBox(now, enough);
+    row.getStyleClass().add("row");
+    node = new VBox(10, advice, plot, row);
+    VBox.setVgrow(plot, Priority.ALWAYS);
+    node.getStyleClass().add("pictures");
+  }
+
+  private static Label wrapped(String style) {
+    Label label = new Label();
+    label.setWrapText(true);
+    label.setMinHeight(Region.USE_PREF_SIZE);
+    label.getStyleClass().add(style);
+    return label;
+  }
+
+  VBox node() {
+    return node;
+  }
+}

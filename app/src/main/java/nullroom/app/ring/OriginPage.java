@@ -1,0 +1,134 @@
+package nullroom.app.ring;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import nullroom.app.control.FoldOut;
+import nullroom.app.control.PlanPlot;
+import nullroom.app.shell.Desk;
+import nullroom.core.predict.ArrivalLocus;
+import nullroom.core.predict.FirstArrivals;
+import nullroom.core.room.Point;
+import nullroom.core.room.Room;
+
+/** From where an arrival can have come: a line over the surfaces, and a list to choose from. */
+final class OriginPage {
+  private static final double LIST_WIDTH = 272;
+  private static final double PLAN_HEIGHT = 190;
+
+  private final RingModel model;
+  private final FoldOut foldOut = new FoldOut();
+  private final PlanPlot plan = new PlanPlot();
+  private final VBox list = new VBox(2);
+  private final HBox node;
+
+  OriginPage(RingModel model, Desk desk) {
+    this.model = model;
+    list.setMinWidth(LIST_WIDTH);
+    list.setMaxWidth(LIST_WIDTH);
+    plan.setPrefHeight(PLAN_HEIGHT);
+    plan.setMinHeight(PLAN_HEIGHT);
+    Region spare = new Region();
+    VBox.setVgrow(spare, Priority.ALWAYS);
+    VBox right = new VBox(list, spare, plan);
+    node = new HBox(14, foldOut, right);
+    HBox.setHgrow(foldOut, Priority.ALWAYS);
+    desk.session().bookProperty().subscribe(this::refresh);
+    model.chosenProperty().subscribe(this::refresh);
+    refresh();
+  }
+
+  HBox node() {
+    return node;
+  }
+
+  private void refresh() {
+    List<RingModel.Arrival> arrivals = model.arrivals();
+    Optional<RingModel.Arrival> shown =
+        model.chosenProperty().get().or(() -> arrivals.stream().findFirst());
+    Room room = model.measuredRoom();
+    foldOut.show(room);
+    Map<String, List<ArrivalLocus.Piece>> lines = new LinkedHashMap<>();
+    List<ArrivalLocus.Piece> section = new ArrayList<>();
+    shown.ifPresent(a -> {
+      room.surfaceNames().forEach(s -> lines.put(s, ArrivalLocus.on(room, s, a.extraMetres())));
+      room.talker()
+          .ifPresent(t -> section.addAll(ArrivalLocus.at(room, t.at().z(), a.extraMetres())));
+    });
+    Optional<FirstArrivals.Arrival> path = shown.flatMap(a -> a.paths().stream().findFirst());
+    foldOut.trace(lines, path.flatMap(p -> mark(room, p)));
+    plan.show(room, section, path.map(FirstArrivals.Arrival::at));
+    list(arrivals, shown);
+  }
+
+  /** Where a path meets a surface, in its own axes; furniture is marked on the floor under it. */
+  private static Optional<FoldOut.Mark> mark(Room room, FirstArrivals.Arrival path) {
+    Point at = path.at();
+    String surface = room.surfaceNames().contains(path.surface()) ? path.surface() : "floor";
+    if (!surface.startsWith("wall")) {
+      return Optional.of(new FoldOut.Mark(surface, at));
+    }
+    Point corner = room.outline().corners().get(Integer.parseInt(surface.substring(4)) - 1);
+    double along = Math.hypot(at.x() - corner.x(), at.y() - corner.y());
+    return Optional.of(new FoldOut.Mark(surface, new Point(along, at.z(), 0)));
+  }
+
+  private void list(List<RingModel.Arrival> arrivals, Optional<RingModel.Arrival> shown) {
+    list.getChildren().clear();
+    Label head = new Label(arrivals.isEmpty() ? "No single arrival stands out." : "Arrivals");
+    head.getStyleClass().add("table-head");
+    list.getChildren().add(head);
+    for (RingModel.Arrival a : arrivals) {
+      Button one = new Button(words(a));
+      one.setId("arrival-" + list.getChildren().size());
+      one.getStyleClass().addAll("plain", shown.filter(a::equals).isPresent() ? "chosen" : "soft");
+      one.setMaxWidth(Double.MAX_VALUE);
+      one.setAlignment(Pos.CENTER_LEFT);
+      one.setWrapText(true);
+      one.setMinHeight(Region.USE_PREF_SIZE);
+      one.setOnAction(e -> model.chosenProperty().set(Optional.of(a)));
+      list.getChildren().add(one);
+    }
+    String key =
+        "The line: every point from which the chosen arrival can have come by one bounce. The star: where a surface of the description sends one within "
+            + String.format(Locale.ROOT, "%.0f cm.", 100 * Arrivals.SAME_PATH_METRES);
+    List<String> notes = new ArrayList<>(model.echoes());
+    notes.add(key);
+    for (String note : notes) {
+      Label label = new Label(note);
+      label.setWrapText(true);
+      label.setMinHeight(Region.USE_PREF_SIZE);
+      label.getStyleClass().add(note.equals(key) ? "soft" : "note");
+      list.getChildren().add(label);
+    }
+  }
+
+  private String words(RingModel.Arrival a) {
+    String from =
+        a.paths().isEmpty()
+            ? "nothing in the description fits"
+            : String.format(
+                Locale.ROOT,
+                "%s (%.2f m)",
+                a.fullName(model.measuredRoom()),
+                a.paths().getFirst().extraMetres());
+    return String.format(
+            Locale.ROOT,
+            "%.1f ms, %.2f m longer, %.0f dB: %s",
+            a.milliseconds(),
+            a.extraMetres(),
+            a.levelDb(),
+            from)
+        .replace(" -", " −");
+  }
+}

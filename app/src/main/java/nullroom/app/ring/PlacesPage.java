@@ -1,0 +1,140 @@
+package nullroom.app.ring;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Function;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import nullroom.app.control.Choice;
+import nullroom.app.control.FigureTable;
+import nullroom.app.shell.Desk;
+import nullroom.core.acoustics.Octave;
+import nullroom.core.measure.PositionAverage;
+import nullroom.io.book.DecayMeasurement;
+
+/** Measurements at several places, their mean and spread, and what has changed since before. */
+final class PlacesPage {
+  private final PlacesModel model;
+  private final RingModel ring;
+  private final FigureTable average = new FigureTable("ring-average");
+  private final FigureTable measurements = new FigureTable("ring-measurements");
+  private final Label grade = wrapped();
+  private final Label change = wrapped();
+  private final ScrollPane node;
+
+  PlacesPage(RingModel ring, Desk desk) {
+    this.ring = ring;
+    model = ring.places();
+    desk.session().bookProperty().subscribe(this::refresh);
+    refresh();
+    VBox all = new VBox(12, next(), grade, average, change, measurements);
+    node = new ScrollPane(all);
+    node.setFitToWidth(true);
+    node.getStyleClass().add("pages");
+  }
+
+  ScrollPane node() {
+    return node;
+  }
+
+  private static Label wrapped() {
+    Label label = new Label();
+    label.setWrapText(true);
+    label.setMinHeight(Region.USE_PREF_SIZE);
+    return label;
+  }
+
+  /** Where the next measurement will be. */
+  private HBox next() {
+    Choice<String> source =
+        new Choice<>(
+            "source-place",
+            "place of the source",
+            PlacesModel.SOURCES,
+            s -> "source at " + s,
+            model.sourceProperty()::set);
+    Choice<String> microphone =
+        new Choice<>(
+            "microphone-place",
+            "place of the microphone",
+            PlacesModel.MICROPHONES,
+            m -> "microphone at " + m,
+            model.microphoneProperty()::set);
+    model.sourceProperty().subscribe(now -> source.show(now));
+    model.microphoneProperty().subscribe(now -> microphone.show(now));
+    TextField note = new TextField();
+    note.setId("present-note");
+    note.setPromptText("anything else in the room, or left out");
+    note.setAccessibleText("what else was in the room");
+    note.setPrefColumnCount(24);
+    note.textProperty().bindBidirectional(model.noteProperty());
+    HBox row = new HBox(new Label("Next:"), source, microphone, note);
+    row.getStyleClass().add("row");
+    return row;
+  }
+
+  private void refresh() {
+    grade.setText(model.grade());
+    change.setText(ring.change());
+    change.setManaged(!change.getText().isEmpty());
+    List<String> heads = new ArrayList<>(List.of("mean of the places"));
+    Octave.ALL.forEach(b -> heads.add(RingWords.bandName(b.nominalHz())));
+    average.heads(model.average().isPresent() ? heads : List.of());
+    model
+        .average()
+        .ifPresent(a -> {
+          average.row(bands("T20, s", a, b -> String.format(Locale.ROOT, "%.2f", b.seconds())));
+          average.row(
+              bands(
+                  "spread",
+                  a,
+                  b ->
+                      b.spreadSeconds().isPresent()
+                          ? String.format(Locale.ROOT, "%.2f", b.spreadSeconds().getAsDouble())
+                          : "–"));
+          average.row(
+              bands(
+                  "give or take",
+                  a,
+                  b -> String.format(Locale.ROOT, "%.2f", 2 * b.deviationSeconds())));
+          average.row(bands("places", a, b -> String.valueOf(b.pairs())));
+        });
+    measurements.heads(
+        model.all().isEmpty()
+            ? List.of()
+            : List.of("measured", "place", "mid, s", "voice, s", "counts", ""));
+    model.all().forEach(d -> measurements.row(cells(d)));
+  }
+
+  private static List<String> bands(
+      String head, PositionAverage average, Function<PositionAverage.Averaged, String> figure) {
+    List<String> cells = new ArrayList<>(List.of(head));
+    Octave.ALL.forEach(b -> cells.add(average.band(b.nominalHz()).map(figure).orElse("–")));
+    return cells;
+  }
+
+  private List<Object> cells(DecayMeasurement d) {
+    Button drop = new Button("Drop it");
+    drop.getStyleClass().add("plain");
+    drop.setAccessibleText("drop the measurement of " + d.taken() + " at " + d.at().pair());
+    drop.setOnAction(e -> model.remove(d));
+    Label when = new Label(d.taken().replace('T', ' ') + "  with " + shortened(d.at().present()));
+    return List.of(
+        when,
+        d.at().pair(),
+        RingWords.seconds(d.report().tMidSeconds()),
+        RingWords.seconds(d.report().tVoiceSeconds()),
+        model.counts(d) ? "now" : "before",
+        drop);
+  }
+
+  private static String shortened(String words) {
+    return words.length() <= 60 ? words : words.substring(0, 58) + "…";
+  }
+}

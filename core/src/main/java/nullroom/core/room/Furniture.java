@@ -1,0 +1,129 @@
+package nullroom.core.room;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+import nullroom.core.Trouble;
+import nullroom.core.acoustics.Bands;
+
+/**
+ * A piece of furniture: a box with upright sides, of one finish all over.
+ *
+ * @param name for people
+ * @param corner its lowest corner, about which it is turned; z is the height of its underside
+ * @param lengthMetres along x before it is turned
+ * @param widthMetres along y before it is turned
+ * @param heightMetres upwards
+ * @param azimuthDegrees turn, counter-clockwise seen from above
+ * @param finish of all its faces
+ */
+public record Furniture(
+    String name,
+    Point corner,
+    double lengthMetres,
+    double widthMetres,
+    double heightMetres,
+    double azimuthDegrees,
+    Finish finish) {
+  private static final Point UP = new Point(0, 0, 1);
+  private static final double LEAST_METRES = 0.005;
+  private static final double MOST_METRES = 20;
+
+  public Furniture {
+    check(name, "length", lengthMetres);
+    check(name, "width", widthMetres);
+    check(name, "height", heightMetres);
+    if (!Double.isFinite(azimuthDegrees)) {
+      throw new IllegalArgumentException("'" + name + "' needs a turn in degrees");
+    }
+  }
+
+  private static void check(String name, String what, double metres) {
+    if (!(metres >= LEAST_METRES && metres <= MOST_METRES)) {
+      throw new IllegalArgumentException(
+          "the " + what + " of '" + name + "' must lie between 0.005 and 20 m, not " + metres);
+    }
+  }
+
+  /** A face of it: a rectangle whose corners run counter-clockwise seen from outside. */
+  public record Side(List<Point> corners) {
+    public Side {
+      corners = List.copyOf(corners);
+    }
+
+    /** Square metres. */
+    public double area() {
+      return corners.get(0).distanceTo(corners.get(1)) * corners.get(1).distanceTo(corners.get(2));
+    }
+  }
+
+  /** Its outline in plan, counter-clockwise. */
+  public List<Point> plan() {
+    double turn = Math.toRadians(azimuthDegrees);
+    Point along = new Point(Math.cos(turn), Math.sin(turn), 0);
+    Point across = new Point(-Math.sin(turn), Math.cos(turn), 0);
+    Point a = new Point(corner.x(), corner.y(), 0);
+    Point b = a.plus(along, lengthMetres);
+    return List.of(a, b, b.plus(across, widthMetres), a.plus(across, widthMetres));
+  }
+
+  /** The height of its top. */
+  public double top() {
+    return corner.z() + heightMetres;
+  }
+
+  /** Its faces that sound can reach: top, four sides, and the underside where that is free. */
+  public List<Side> sides() {
+    List<Point> plan = plan();
+    List<Side> sides = new ArrayList<>();
+    sides.add(new Side(plan.stream().map(p -> p.plus(UP, top())).toList()));
+    for (int k = 0; k < plan.size(); k++) {
+      Point a = plan.get(k).plus(UP, corner.z());
+      Point b = plan.get((k + 1) % plan.size()).plus(UP, corner.z());
+      sides.add(new Side(List.of(a, b, b.plus(UP, heightMetres), a.plus(UP, heightMetres))));
+    }
+    if (corner.z() > 0) {
+      sides.add(new Side(plan.reversed().stream().map(p -> p.plus(UP, corner.z())).toList()));
+    }
+    return sides;
+  }
+
+  /** Whether a point lies in it. */
+  public boolean holds(Point at) {
+    return at.z() > corner.z() && at.z() < top() && Outline.within(plan(), at);
+  }
+
+  /** What its faces take up, square metres per octave. */
+  public Bands absorptionArea() {
+    double area = sides().stream().mapToDouble(Side::area).sum();
+    return finish.absorption().map(a -> a * area);
+  }
+
+  /** The same piece elsewhere. */
+  public Furniture movedTo(Point place) {
+    return new Furniture(
+        name, place, lengthMetres, widthMetres, heightMetres, azimuthDegrees, finish);
+  }
+
+  /** Refuses it where it reaches out of a room. */
+  void check(String field, Outline outline, ToDoubleFunction<Point> heightAt) {
+    Point centre = Outline.centre(plan());
+    for (Point p : plan()) {
+      Point inwards = p.plus(centre.minus(p), 0.01); // pushed against a wall it may touch it
+      if (!outline.contains(inwards)) {
+        throw new Trouble.BadField(field, "'" + name + "' reaches out of the room");
+      }
+      if (corner.z() < 0 || top() > heightAt.applyAsDouble(inwards) + 0.001) {
+        throw new Trouble.BadField(field, "'" + name + "' does not fit under the ceiling there");
+      }
+    }
+  }
+
+  /** Refuses it where somebody or something is inside it. */
+  void checkFree(String field, String who, Optional<Point> at) {
+    if (at.isPresent() && holds(at.get())) {
+      throw new Trouble.BadField(field, "the " + who + " is inside '" + name + "'");
+    }
+  }
+}
