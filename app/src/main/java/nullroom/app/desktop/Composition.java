@@ -13,6 +13,8 @@ import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.application.Platform;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.util.Duration;
@@ -35,6 +37,7 @@ import nullroom.app.shell.Live;
 import nullroom.app.shell.Say;
 import nullroom.app.shell.Shell;
 import nullroom.app.shell.Station;
+import nullroom.app.shell.Units;
 import nullroom.app.shell.Work;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.DecayAnalysis;
@@ -62,6 +65,7 @@ public final class Composition {
   private final Live live;
   private final ListenModel listen;
   private final RingModel ring;
+  private final ObjectProperty<Units> units = new SimpleObjectProperty<>(Units.METRES);
 
   /**
    * Opens a book. Call on the FX thread.
@@ -96,7 +100,7 @@ public final class Composition {
       plugs.setCycleCount(Animation.INDEFINITE);
       plugs.play();
     }
-    Desk desk = new Desk(session, work, inputs, live, Clock.systemDefaultZone());
+    Desk desk = new Desk(session, work, inputs, live, Clock.systemDefaultZone(), units);
     listen = new ListenModel(desk, background);
     ring = new RingModel(desk);
     RoomModel room = new RoomModel(desk);
@@ -133,6 +137,11 @@ public final class Composition {
   /** The noise station, to show a page of it. */
   public ListenModel listen() {
     return listen;
+  }
+
+  /** How lengths are said. */
+  public ObjectProperty<Units> unitsProperty() {
+    return units;
   }
 
   /** The reverberation station, to show a page of it. */

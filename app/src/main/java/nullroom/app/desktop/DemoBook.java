@@ -45,6 +45,7 @@ public final class DemoBook {
   private static final double CLAP_SECONDS = 12.5;
   private static final String NOISE_TAKEN = "2026-03-14T21:40";
   private static final String DECAY_TAKEN = "2026-03-14T21:52";
+  private static final String ELSEWHERE_TAKEN = "2026-03-14T21:46";
 
   /** The real loft rings this much longer or shorter than its description says. */
   private static final Bands TRUTH = Bands.of(1.05, 1.1, 1.12, 1.08, 1.05, 0.97, 0.95, 0.95);
@@ -91,6 +92,21 @@ public final class DemoBook {
     return SimulatedDevice.in(room, heard, SEED);
   }
 
+  /** Claps from the talker's place, heard from the other end of the loft. */
+  private static DecayMeasurement elsewhere(RoomBook bare, BookFolder place) {
+    Point capsule = new Point(3.7, 2.6, 1.3);
+    PlacedMicrophone moved = bare.room().requireMicrophone();
+    Room room = bare.room().withMicrophone(moved.movedBy(capsule.minus(moved.at())));
+    Samples claps =
+        device(bare.with(room)).record(AudioDevice.Prompt.CLAPS, CLAP_SECONDS, Progress.NONE);
+    return DecayMeasurement.of(
+        place.keep("claps-elsewhere", claps),
+        ELSEWHERE_TAKEN,
+        MeasuredAt.in(room, "A", "2", MeasuredAt.inventory(room)),
+        claps,
+        room);
+  }
+
   /** Makes a fresh copy of the demo in a folder: records, measures, saves. */
   public static RoomBook create(Path folder) {
     BookFolder place = new BookFolder(folder);
@@ -107,11 +123,14 @@ public final class DemoBook {
               bare.scale(),
               Progress.NONE);
         });
+    CompletableFuture<DecayMeasurement> elsewhere =
+        CompletableFuture.supplyAsync(() -> elsewhere(bare, place));
     Samples claps = device.record(AudioDevice.Prompt.CLAPS, CLAP_SECONDS, Progress.NONE);
     CompletableFuture<Listening> listened =
         CompletableFuture.supplyAsync(() -> DemoListening.addTo(bare, place).listening());
     RoomBook book =
-        bare.with(
+        bare.with(elsewhere.join())
+            .with(
                 DecayMeasurement.of(
                     place.keep("claps", claps),
                     DECAY_TAKEN,

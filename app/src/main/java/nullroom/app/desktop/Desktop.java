@@ -154,6 +154,9 @@ public final class Desktop {
   private Composition composeOwn(BookFolder folder, RoomBook book) {
     Composition own = new Composition(folder, book, Desktop::simulated, true);
     window = own;
+    own.unitsProperty().set(home.units());
+    own.unitsProperty()
+        .subscribe((before, now) -> own.work().attempt(() -> home.remember(now), () -> {}));
     try {
       home.remember(folder.path());
     } catch (Trouble e) {

@@ -4,7 +4,9 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
+import java.util.Locale;
 import java.util.Optional;
+import nullroom.app.shell.Units;
 import nullroom.core.Trouble;
 import nullroom.io.book.BookFolder;
 
@@ -54,6 +56,38 @@ record Home(Path folder) {
     } catch (IOException e) {
       throw new Trouble.BadFile(
           pointer().toString(), "cannot be written, so this book is not opened next time");
+    }
+  }
+
+  private Path unitsNote() {
+    return folder.resolve("units");
+  }
+
+  /** How lengths were said last; at first as the country does. */
+  Units units() {
+    Units usual = Units.of(Locale.getDefault());
+    if (!Files.exists(unitsNote())) {
+      return usual;
+    }
+    try {
+      return Units.find(Files.readString(unitsNote()).strip()).orElse(usual);
+    } catch (IOException e) {
+      throw new Trouble.BadFile(unitsNote().toString(), "cannot be read: " + e.getMessage());
+    }
+  }
+
+  /**
+   * Keeps how lengths are said.
+   *
+   * @throws Trouble.BadFile if that cannot be written down
+   */
+  void remember(Units units) {
+    try {
+      Files.createDirectories(folder);
+      Files.writeString(unitsNote(), units.label());
+    } catch (IOException e) {
+      throw new Trouble.BadFile(
+          unitsNote().toString(), "cannot be written, so the units are forgotten at the end");
     }
   }
 

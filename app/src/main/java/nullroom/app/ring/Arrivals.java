@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import nullroom.app.shell.Units;
 import nullroom.core.measure.DecayReport;
 import nullroom.core.predict.FirstArrivals;
 import nullroom.core.predict.Mode;
@@ -57,7 +58,7 @@ final class Arrivals {
   }
 
   /** A sentence on flutter, with its pair of surfaces; empty where nothing flutters. */
-  static String flutter(RoomBook book) {
+  static String flutter(RoomBook book, Units units) {
     Room room = book.room();
     return book.decay()
         .flatMap(d -> d.report().flutter())
@@ -71,11 +72,11 @@ final class Arrivals {
                   .map(p ->
                       String.format(
                           Locale.ROOT,
-                          "between %s and %s, %.2f m apart",
+                          "between %s and %s, %s apart",
                           Sides.named(room, p.one()),
                           Sides.named(room, p.other()),
-                          p.metres()))
-                  .orElse(String.format(Locale.ROOT, "two bare surfaces %.2f m apart", path / 2)));
+                          units.length(p.metres())))
+                  .orElse("two bare surfaces " + units.length(path / 2) + " apart"));
         })
         .orElse("");
   }

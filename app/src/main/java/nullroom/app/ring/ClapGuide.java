@@ -41,10 +41,12 @@ public final class ClapGuide {
     Room room = desk.session().book().room();
     return String.format(
         Locale.ROOT,
-        "Stand where you speak, at least %.1f m from the microphone, hands at mouth height. "
-            + "Keep still for a second, clap once, sharply, as loud as is bearable; then wait two seconds in silence. "
+        "Stand where you speak, at least %s from the microphone, hands at mouth height. "
+            + "Keep still for a second, clap once, sharply, not beside your ear; then wait two seconds in silence. "
             + "%d good claps are enough; a paper bag or balloon gives more bass. Quieten fans first.",
-        Statistics.of(room).leastSourceDistance(room.air().speedOfSound()),
+        desk.units()
+            .get()
+            .length(Statistics.of(room).leastSourceDistance(room.air().speedOfSound())),
         WANTED);
   }
 

@@ -22,7 +22,7 @@ final class ClapPage {
     now.setId("clap-now");
     ClapPlot plot = new ClapPlot(SHOWN);
     desk.session().bookProperty().subscribe(() -> advice.setText(guide.advice()));
-    advice.setText(guide.advice());
+    desk.units().subscribe(units -> advice.setText(guide.advice()));
     guide
         .clapsProperty()
         .subscribe(claps -> {

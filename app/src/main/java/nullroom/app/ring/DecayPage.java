@@ -46,6 +46,7 @@ final class DecayPage {
           details.setManaged(!words.isEmpty());
         };
     desk.session().bookProperty().subscribe(refresh);
+    desk.units().subscribe((before, now) -> refresh.run());
     refresh.run();
     HBox lower = new HBox(times.plot(), arrivals);
     HBox.setHgrow(times.plot(), Priority.ALWAYS);

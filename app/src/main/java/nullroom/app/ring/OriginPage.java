@@ -27,6 +27,7 @@ final class OriginPage {
   private static final double PLAN_HEIGHT = 190;
 
   private final RingModel model;
+  private final Desk desk;
   private final FoldOut foldOut = new FoldOut();
   private final PlanPlot plan = new PlanPlot();
   private final VBox list = new VBox(2);
@@ -34,6 +35,7 @@ final class OriginPage {
 
   OriginPage(RingModel model, Desk desk) {
     this.model = model;
+    this.desk = desk;
     list.setMinWidth(LIST_WIDTH);
     list.setMaxWidth(LIST_WIDTH);
     plan.setPrefHeight(PLAN_HEIGHT);
@@ -44,6 +46,7 @@ final class OriginPage {
     node = new HBox(14, foldOut, right);
     HBox.setHgrow(foldOut, Priority.ALWAYS);
     desk.session().bookProperty().subscribe(this::refresh);
+    desk.units().subscribe((before, now) -> refresh());
     model.chosenProperty().subscribe(this::refresh);
     refresh();
   }
@@ -101,7 +104,8 @@ final class OriginPage {
     }
     String key =
         "The line: every point from which the chosen arrival can have come by one bounce. The star: where a surface of the description sends one within "
-            + String.format(Locale.ROOT, "%.0f cm.", 100 * Arrivals.SAME_PATH_METRES);
+            + length(Arrivals.SAME_PATH_METRES)
+            + ".";
     List<String> notes = new ArrayList<>(model.echoes());
     notes.add(key);
     for (String note : notes) {
@@ -113,20 +117,23 @@ final class OriginPage {
     }
   }
 
+  private String length(double metres) {
+    return desk.units().get().length(metres);
+  }
+
   private String words(RingModel.Arrival a) {
     String from =
         a.paths().isEmpty()
             ? "nothing in the description fits"
-            : String.format(
-                Locale.ROOT,
-                "%s (%.2f m)",
-                a.fullName(model.measuredRoom()),
-                a.paths().getFirst().extraMetres());
+            : a.fullName(model.measuredRoom())
+                + " ("
+                + length(a.paths().getFirst().extraMetres())
+                + ")";
     return String.format(
             Locale.ROOT,
-            "%.1f ms, %.2f m longer, %.0f dB: %s",
+            "%.1f ms, %s longer, %.0f dB: %s",
             a.milliseconds(),
-            a.extraMetres(),
+            length(a.extraMetres()),
             a.levelDb(),
             from)
         .replace(" -", " −");

@@ -213,15 +213,19 @@ public final class RingModel {
   /** What flutters and rings, each in a sentence. */
   public List<String> echoes() {
     List<String> all = new ArrayList<>(Arrivals.ringing(book()));
-    if (!Arrivals.flutter(book()).isEmpty()) {
-      all.addFirst(Arrivals.flutter(book()));
+    String flutter = Arrivals.flutter(book(), desk.units().get());
+    if (!flutter.isEmpty()) {
+      all.addFirst(flutter);
     }
     return all;
   }
 
   /** What the response means for speech, what comes back first, and what has changed. */
   public String details() {
-    return (RingWords.response(book(), arrivals()) + " " + RingWords.change(book())).trim();
+    return (RingWords.response(book(), arrivals(), desk.units().get())
+            + " "
+            + RingWords.change(book()))
+        .trim();
   }
 
   /** Whether the times have changed; empty with nothing to compare with. */

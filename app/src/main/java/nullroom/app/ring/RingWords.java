@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import nullroom.app.shell.Desk;
+import nullroom.app.shell.Units;
 import nullroom.core.measure.BlindDecay;
 import nullroom.core.measure.DecayChange;
 import nullroom.core.measure.DecayReport;
@@ -72,7 +73,7 @@ final class RingWords {
   }
 
   /** What the response means for speech, and what comes back first. */
-  static String response(RoomBook book, List<RingModel.Arrival> arrivals) {
+  static String response(RoomBook book, List<RingModel.Arrival> arrivals, Units units) {
     if (book.decay().isEmpty()) {
       return "";
     }
@@ -97,7 +98,7 @@ final class RingWords {
         .harmonicDistortionPercent()
         .ifPresent(d ->
             text.append(String.format(Locale.ROOT, "The loudspeaker distorts by %.1f %%. ", d)));
-    String echo = Arrivals.flutter(book);
+    String echo = Arrivals.flutter(book, units);
     text.append(echo).append(echo.isEmpty() ? "" : " ");
     Arrivals.ringing(book).forEach(rings -> text.append(rings).append(' '));
     String named =

@@ -11,6 +11,8 @@ import java.util.function.Consumer;
 import java.util.function.DoubleFunction;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.signal.Samples;
@@ -27,8 +29,20 @@ import nullroom.io.device.Recording;
  * @param inputs what can record
  * @param live the input as it is heard now
  * @param clock dates measurements
+ * @param units how lengths are said
  */
-public record Desk(BookSession session, Work work, Inputs inputs, Live live, Clock clock) {
+public record Desk(
+    BookSession session,
+    Work work,
+    Inputs inputs,
+    Live live,
+    Clock clock,
+    ObjectProperty<Units> units) {
+
+  /** A desk of someone who measures in metres. */
+  public Desk(BookSession session, Work work, Inputs inputs, Live live, Clock clock) {
+    this(session, work, inputs, live, clock, new SimpleObjectProperty<>(Units.METRES));
+  }
 
   private static final String SIMULATED = "simulated-";
 

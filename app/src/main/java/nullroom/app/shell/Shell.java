@@ -134,7 +134,12 @@ public final class Shell {
       setLampOff(off);
       lamp.setText(off ? "Lamp on" : "Lamp off");
     });
-    HBox box = new HBox(records, input, level(desk), keys, gap, undo, redo, lamp);
+    Button units = new Button();
+    units.setId("units");
+    units.getStyleClass().add("plain");
+    units.textProperty().bind(desk.units().map(u -> "In " + u.other().label()));
+    units.setOnAction(e -> desk.units().set(desk.units().get().other()));
+    HBox box = new HBox(records, input, level(desk), keys, gap, undo, redo, units, lamp);
     box.getStyleClass().add("status");
     return box;
   }

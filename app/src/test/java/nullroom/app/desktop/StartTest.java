@@ -100,6 +100,10 @@ class StartTest {
     home.remember(place);
     assertThat(home.last()).contains(place.toAbsolutePath());
     assertThat(home.fresh().getFileName()).hasToString("room-2");
+    home.remember(nullroom.app.shell.Units.FEET);
+    assertThat(home.units()).isEqualTo(nullroom.app.shell.Units.FEET);
+    home.remember(nullroom.app.shell.Units.METRES);
+    assertThat(home.units()).isEqualTo(nullroom.app.shell.Units.METRES);
     Files.move(place, folder.resolve("moved away"));
     assertThat(home.last()).isEmpty();
     Files.writeString(folder.resolve("home").resolve("last-book"), "\0?");

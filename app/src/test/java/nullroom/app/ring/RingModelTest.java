@@ -10,6 +10,7 @@ import nullroom.app.Fx;
 import nullroom.app.TestBooks;
 import nullroom.app.listen.ListenModel;
 import nullroom.app.shell.Desk;
+import nullroom.app.shell.Units;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.ClapWatch;
 import nullroom.core.measure.PositionAverage.Grade;
@@ -152,7 +153,9 @@ class RingModelTest {
     RingModel model = model();
     assertThat(Fx.on(() -> model.guide().advice()))
         .as("2 sqrt(V/cT) of 28.8 m3")
-        .containsPattern("at least [01]\\.\\d m from the microphone");
+        .containsPattern("at least [01]\\.\\d\\d m from the microphone");
+    Fx.run(() -> desk.units().set(Units.FEET));
+    assertThat(Fx.on(() -> model.guide().advice())).containsPattern("at least \\d ft \\d+ in from");
     assertThat(Fx.on(() -> model.guide().now())).contains("Nothing sudden");
     after(model::clap);
     List<ClapWatch.Clap> claps = Fx.on(() -> model.guide().clapsProperty().get());
