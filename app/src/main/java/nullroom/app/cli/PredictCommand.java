@@ -6,10 +6,14 @@ import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
+import nullroom.core.Progress;
+import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.core.predict.Mode;
+import nullroom.core.predict.Reply;
+import nullroom.core.predict.RoomResponse;
 import nullroom.core.predict.Statistics;
 import nullroom.core.room.Room;
 import nullroom.io.book.BookFolder;
@@ -25,6 +29,9 @@ import picocli.CommandLine.Parameters;
 final class PredictCommand implements Callable<Integer> {
   private static final double HIGHEST_MODE_HZ = 300;
 
+  /** The same room gives the same figures. */
+  private static final long SEED = 1;
+
   @Parameters(paramLabel = "BOOK|ROOM.json", description = "folder of a room book, or a room file")
   Path path = Path.of("");
 
@@ -36,11 +43,12 @@ final class PredictCommand implements Callable<Integer> {
     RoomBook book = BookFolder.readBook(path);
     Room room = book.room();
     Statistics statistics = Statistics.of(room);
-    Heard heard = Heard.of(room, statistics.seconds());
+    RoomResponse response = RoomResponse.of(room, SEED, Progress.NONE);
+    Heard heard = Heard.of(room, statistics.seconds(), Reply.of(response));
     Margins margins = heard.margins();
     Margins targets = book.goal().targets();
     if (json) {
-      json(room, statistics, heard, targets).print();
+      json(room, statistics, response, heard, targets).print();
       return 0;
     }
     System.out.printf(
@@ -78,7 +86,8 @@ final class PredictCommand implements Callable<Integer> {
     return kind.name().toLowerCase(Locale.ROOT);
   }
 
-  private static JsonOut json(Room room, Statistics s, Heard heard, Margins targets) {
+  private static JsonOut json(
+      Room room, Statistics s, RoomResponse response, Heard heard, Margins targets) {
     JsonOut out = new JsonOut();
     out.put("volumeCubicMetres", s.volume());
     out.put("surfaceSquareMetres", s.surface());
@@ -88,12 +97,13 @@ final class PredictCommand implements Callable<Integer> {
     out.text("statisticsWhy", s.why());
     List<JsonOut> bands = new ArrayList<>();
     for (int i = 0; i < Octave.COUNT; i++) {
-      bands.add(band(room, s, heard, i));
+      bands.add(band(room, s, response, heard, i));
     }
     out.array("bands", bands);
-    out.absent("reflections");
+    out.array(
+        "reflections", response.arrivals().stream().map(a -> reflection(response, a)).toList());
     out.array("modes", Mode.of(room, HIGHEST_MODE_HZ).stream().map(PredictCommand::mode).toList());
-    out.absent("standardErrorDb");
+    out.put("standardErrorDb", response.standardErrorDb());
     margins(out.object("margins"), heard.margins());
     margins(out.object("targets"), targets);
     out.text("weakest", lower(heard.margins().weakest(targets)));
@@ -101,10 +111,28 @@ final class PredictCommand implements Callable<Integer> {
     if (room.noiseDbSpl().isEmpty()) {
       warnings.add("No room noise is given; a quiet bedroom of about 25 dBA is assumed.");
     }
-    warnings.add(
-        "Reflections are not traced by this version; early and late sound come from the statistics, and t20Seconds,"
-            + " edtSeconds, reflections and standardErrorDb are absent.");
+    if (response.directBlocked()) {
+      warnings.add(
+          "Something stands between the talker and the microphone: there is no direct sound, and levels of reflections refer to what it would be.");
+    }
     out.texts("warnings", warnings);
+    return out;
+  }
+
+  private static OptionalDouble only(boolean known, double figure) {
+    return known ? OptionalDouble.of(figure) : OptionalDouble.empty();
+  }
+
+  private static JsonOut reflection(RoomResponse response, RoomResponse.Arrival arrival) {
+    JsonOut out = new JsonOut();
+    double direct = response.directSeconds();
+    out.put("delaySeconds", arrival.seconds() - direct);
+    out.put("extraPathMetres", arrival.metres() * (1 - direct / arrival.seconds()));
+    out.put(
+        "levelDb",
+        Decibels.ofEnergy(
+            arrival.energy().get(Octave.HZ_1000) / response.directEnergy().get(Octave.HZ_1000)));
+    out.texts("surfaces", arrival.surfaces());
     return out;
   }
 
@@ -122,7 +150,7 @@ final class PredictCommand implements Callable<Integer> {
     return out;
   }
 
-  private static JsonOut band(Room room, Statistics s, Heard heard, int i) {
+  private static JsonOut band(Room room, Statistics s, RoomResponse response, Heard heard, int i) {
     JsonOut out = new JsonOut();
     out.put("centreHz", Octave.nominalHz(i));
     out.put("absorptionAreaSquareMetres", s.absorptionArea().get(i));
@@ -133,14 +161,15 @@ final class PredictCommand implements Callable<Integer> {
           formula.id() + "Seconds",
           s.seconds(formula).map(t -> OptionalDouble.of(t.get(i))).orElse(OptionalDouble.empty()));
     }
-    out.absent("t20Seconds");
-    out.absent("edtSeconds");
+    out.put("t20Seconds", response.t20Seconds(i));
+    out.put("edtSeconds", response.edtSeconds(i));
     out.put("criticalDistanceMetres", s.criticalDistance(room, i));
-    out.put("directDbSpl", heard.directDbSpl().get(i));
+    boolean heardDirect = !response.directBlocked();
+    out.put("directDbSpl", only(heardDirect, heard.directDbSpl().get(i)));
     out.put("earlyDbSpl", heard.earlyDbSpl().get(i));
     out.put("lateDbSpl", heard.lateDbSpl().get(i));
     out.put("c50Db", heard.c50Db().get(i));
-    out.put("directToReverberantDb", heard.directToReverberantDb().get(i));
+    out.put("directToReverberantDb", only(heardDirect, heard.directToReverberantDb().get(i)));
     out.put("roomNoiseDbSpl", heard.roomNoiseDbSpl().get(i));
     out.put("selfNoiseDbSpl", heard.selfNoiseDbSpl().get(i));
     out.put("preampNoiseDbSpl", heard.preampNoiseDbSpl().get(i));

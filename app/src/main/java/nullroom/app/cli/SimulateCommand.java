@@ -5,9 +5,9 @@ import java.util.Map;
 import java.util.concurrent.Callable;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
-import nullroom.core.predict.FirstArrivals;
 import nullroom.core.predict.Heard;
-import nullroom.core.predict.SyntheticRoom;
+import nullroom.core.predict.ResponseSound;
+import nullroom.core.predict.RoomResponse;
 import nullroom.core.room.Room;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.WavWriter;
@@ -78,8 +78,7 @@ final class SimulateCommand implements Callable<Integer> {
     } else if (what.equals("response")) {
       double rate = device.sampleRateHz();
       double[] response =
-          SyntheticRoom.response(
-              heard, FirstArrivals.of(room), room.air().speedOfSound(), rate, seconds, seed);
+          ResponseSound.of(RoomResponse.of(room, seed, Progress.NONE), rate, seconds, seed);
       WavWriter.writeFloat(out, new Samples(response, rate));
     } else {
       throw new Trouble.BadField(

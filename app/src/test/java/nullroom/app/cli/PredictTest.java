@@ -190,8 +190,51 @@ class PredictTest {
     JsonNode json =
         predict(",\n  \"noise\": {\"octaveDbSpl\": [40, 34, 28, 23, 19, 15, 12, 10]} }", "}");
     assertThat(Run.warns(json, "assumed")).isTrue();
-    assertThat(json.get("standardErrorDb").isNull()).isTrue();
-    assertThat(Run.warns(json, "standardErrorDb")).isTrue();
+  }
+
+  @Test
+  @DisplayName(
+      "closed form (Allen and Berkley 1979): the ceiling's mirror at 1.2, 1.5, 3.5 is 2.022 m away, the floor's 3.015 m")
+  void reflectionsOfABox() {
+    JsonNode json = predict("", "");
+    var all = Run.elements(json.get("reflections"));
+    double direct = 0.3;
+    double path = Math.hypot(0.3, 2 * 2.5 - 3.0);
+    JsonNode ceiling =
+        all.stream()
+            .filter(r -> r.get("surfaces").toString().equals("[\"ceiling\"]"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(ceiling.get("extraPathMetres").asDouble()).isCloseTo(path - direct, within(1e-5));
+    assertThat(ceiling.get("delaySeconds").asDouble())
+        .isCloseTo((path - direct) / 343.2, within(1e-6));
+    assertThat(ceiling.get("levelDb").asDouble())
+        .isCloseTo(20 * Math.log10(direct / path) + 10 * Math.log10(0.8 * 0.9), within(0.02));
+    assertThat(all)
+        .isSortedAccordingTo(
+            java.util.Comparator.comparingDouble(r -> r.get("delaySeconds").asDouble()));
+    assertThat(all).allMatch(r -> r.get("delaySeconds").asDouble() <= 0.05);
+    assertThat(all.stream().filter(r -> r.get("surfaces").size() == 1)).hasSize(6);
+    assertThat(json.get("standardErrorDb").asDouble()).isBetween(0.001, 0.3);
+    JsonNode band = Run.band(json.get("bands"), 1000);
+    double eyring = band.get("eyringSeconds").asDouble();
+    assertThat(band.get("t20Seconds").asDouble()).isCloseTo(eyring, within(0.12 * eyring));
+    assertThat(predict("", "")).as("the same room, the same figures").isEqualTo(json);
+  }
+
+  @Test
+  void whatHidesTheTalkerTakesTheDirectSoundAway() {
+    JsonNode json =
+        predict(
+            "\"talker\":",
+            "\"furniture\": [{\"name\": \"screen\", \"at\": [1.3, 1, 0], \"lengthMetres\": 0.1,"
+                + " \"widthMetres\": 1, \"heightMetres\": 2, \"material\": \"door_solid\"}], \"talker\":");
+    JsonNode band = Run.band(json.get("bands"), 1000);
+    assertThat(band.get("directDbSpl").isNull()).isTrue();
+    assertThat(band.get("directToReverberantDb").isNull()).isTrue();
+    assertThat(band.get("earlyDbSpl").asDouble()).isGreaterThan(30);
+    assertThat(Run.warns(json, "no direct sound")).isTrue();
+    assertThat(json.get("margins").get("clearDb").isNull()).isFalse();
   }
 
   @ParameterizedTest

@@ -22,10 +22,8 @@ import nullroom.core.room.Talker;
  *
  * <p>All levels are equivalent sound pressure levels at the microphone through its pattern, per
  * octave. The direct sound is the voice at 1 m by effort and directivity, by 1/r, through the
- * pattern with proximity effect. The room's reply is that of a diffuse field that decays
- * exponentially from the direct sound on (M. Barron and L.-J. Lee, J. Acoust. Soc. Am. 84 (1988)
- * 618), picked up by the pattern's random energy efficiency and parted 50 ms after the direct
- * sound.
+ * pattern with proximity effect. The room's {@link Reply} is that of a diffuse field or of a
+ * computed response, parted 50 ms after the direct sound.
  *
  * @param directDbSpl voice straight from the lips
  * @param earlyDbSpl reply of the room in the first 50 ms
@@ -81,8 +79,8 @@ public record Heard(
   /** A sine's peak lies this much over its RMS. */
   private static final double SINE_CREST_DB = 3.0103;
 
-  /** ln(10^6): an energy of -60 dB. */
-  private static final double DECAY_60_DB = 6 * Math.log(10);
+  /** A direct sound that something hides; its spectrum is kept. */
+  private static final double BLOCKED_DB = -200;
 
   /**
    * Room noise of a quiet furnished bedroom at night, about 25 dBA (common practice), where nothing
@@ -106,16 +104,24 @@ public record Heard(
    * @throws Trouble.BadField if talker or microphone is missing
    */
   public static Heard of(Room room, Bands decaySeconds) {
+    return of(room, decaySeconds, Reply.diffuse(room, decaySeconds));
+  }
+
+  /**
+   * What is heard with a reply of the room that was computed elsewhere.
+   *
+   * @param decaySeconds per octave; for noise from places
+   * @throws Trouble.BadField if talker or microphone is missing
+   */
+  public static Heard of(Room room, Bands decaySeconds, Reply reply) {
     Talker talker = room.requireTalker();
     PlacedMicrophone microphone = room.requireMicrophone();
-    Bands direct = direct(room, talker, microphone);
-    double arrival = talker.at().distanceTo(microphone.at()) / room.air().speedOfSound();
-    Pattern pattern = microphone.capture().pattern();
-    double pickup = pattern.diffuseGainDb();
-    Bands reply = Bands.from(i -> reply(room, talker, decaySeconds.get(i), i, arrival) + pickup);
-    Bands lateShare = decaySeconds.map(t -> Math.exp(-DECAY_60_DB * EARLY_SECONDS / t));
-    Bands early = reply.with(lateShare, (level, share) -> level + Decibels.ofEnergy(1 - share));
-    Bands late = reply.with(lateShare, (level, share) -> level + Decibels.ofEnergy(share));
+    Bands voiceAtMetre = talker.effort().levelsDbSpl();
+    double hidden = reply.directBlocked() ? BLOCKED_DB : 0;
+    Bands direct = voiceAtMetre.with(directGainDb(room), (level, gain) -> level + gain + hidden);
+    double pickup = microphone.capture().pattern().diffuseGainDb();
+    Bands early = voiceAtMetre.with(reply.earlyDb(), Double::sum);
+    Bands late = voiceAtMetre.with(reply.lateDb(), Double::sum);
     Bands noise = room.noiseDbSpl().orElse(ASSUMED_NOISE_DB_SPL).map(level -> level + pickup);
     Capture capture = microphone.capture();
     double voice = Decibels.sum(direct.energySum(), early.energySum());
@@ -141,38 +147,27 @@ public record Heard(
         voice + VocalEffort.CREST_DB - SINE_CREST_DB);
   }
 
-  private static Bands direct(Room room, Talker talker, PlacedMicrophone microphone) {
+  /**
+   * The direct sound through directivity, 1/r and pattern, were nothing in its way, over the voice
+   * on axis at 1 m.
+   *
+   * @throws Trouble.BadField if talker or microphone is missing
+   */
+  static Bands directGainDb(Room room) {
+    Talker talker = room.requireTalker();
+    PlacedMicrophone microphone = room.requireMicrophone();
     Point toMicrophone = microphone.at().minus(talker.at());
     double distance = Math.max(NEAREST_METRES, toMicrophone.length());
     double offMouth = talker.aim().angleTo(toMicrophone);
     double offCapsule = microphone.aim().angleTo(talker.at().minus(microphone.at()));
     double c = room.air().speedOfSound();
     return Bands.from(i ->
-        talker.effort().levelsDbSpl().get(i)
-            + talker.directivity().gainDb(i, offMouth)
+        talker.directivity().gainDb(i, offMouth)
             - Decibels.ofAmplitude(distance)
             + microphone
                 .capture()
                 .pattern()
                 .nearGainDb(offCapsule, Octave.exactHz(i), distance, c));
-  }
-
-  /**
-   * Level of the whole reply at an omni microphone: sound power in a field of 4/A, falling from the
-   * direct sound on.
-   */
-  private static double reply(
-      Room room, Talker talker, double seconds, int octave, double arrivalSeconds) {
-    return talker.effort().levelsDbSpl().get(octave)
-        - talker.directivity().indexDb().get(octave)
-        + diffuseGainDb(room, seconds)
-        + Decibels.ofEnergy(Math.exp(-DECAY_60_DB * arrivalSeconds / seconds));
-  }
-
-  /** Level of the diffuse field, 4/A, over that at 1 m of a source alike in all directions. */
-  private static double diffuseGainDb(Room room, double seconds) {
-    double absorption = 4 * DECAY_60_DB * room.volume() / (room.air().speedOfSound() * seconds);
-    return Decibels.ofEnergy(4 * Math.PI) + Decibels.ofEnergy(4 / absorption);
   }
 
   /**
@@ -190,7 +185,7 @@ public record Heard(
         pattern.gainDb(microphone.aim().angleTo(toSource))
             - Decibels.ofAmplitude(Math.max(NEAREST_METRES, toSource.length()));
     double pickup = pattern.diffuseGainDb();
-    return decaySeconds.map(t -> Decibels.sum(straight, diffuseGainDb(room, t) + pickup));
+    return decaySeconds.map(t -> Decibels.sum(straight, Reply.diffuseGainDb(room, t) + pickup));
   }
 
   /**

@@ -74,7 +74,7 @@ public final class SyntheticRoom {
   }
 
   /** Gaussian noise of unit mean square confined to one octave. */
-  private static double[] bandNoise(int n, int octave, double sampleRateHz, long seed) {
+  static double[] bandNoise(int n, int octave, double sampleRateHz, long seed) {
     Random random = new Random(seed);
     double[] noise = new double[n];
     for (int i = 0; i < n; i++) {

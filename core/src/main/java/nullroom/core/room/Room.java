@@ -232,25 +232,36 @@ public record Room(
     return height(ceiling.planes(outline), p);
   }
 
+  /** A point in the plane of a surface, given in the surface's own axes as in {@link Patch}. */
+  Point unbounded(String surface, Point local) {
+    if (surface.startsWith("wall")) {
+      int k = Integer.parseInt(surface.substring("wall".length()));
+      Point a = outline.corners().get(k - 1);
+      Point b = outline.corners().get(k % outline.corners().size());
+      Point foot = a.plus(b.minus(a), local.x() / a.distanceTo(b));
+      return new Point(foot.x(), foot.y(), local.y());
+    }
+    double z = surface.equals("floor") ? 0 : heightAt(local);
+    return new Point(local.x(), local.y(), z);
+  }
+
   /**
    * A point of a surface, given in the surface's own axes as in {@link Patch}; empty where the
    * surface ends before.
    */
   public Optional<Point> on(String surface, double u, double v) {
-    Point plan = new Point(u, v, 0);
-    if (surface.startsWith("wall")) {
-      int k = Integer.parseInt(surface.substring("wall".length()));
-      Point a = outline.corners().get(k - 1);
-      Point b = outline.corners().get(k % outline.corners().size());
-      Point foot = a.plus(b.minus(a), u / a.distanceTo(b));
-      return u < 0 || u > a.distanceTo(b) || v < 0 || v > heightAt(foot)
-          ? Optional.empty()
-          : Optional.of(new Point(foot.x(), foot.y(), v));
-    }
-    if (!outline.contains(plan)) {
-      return Optional.empty();
-    }
-    return Optional.of(surface.equals("floor") ? plan : new Point(u, v, heightAt(plan)));
+    Point there = unbounded(surface, new Point(u, v, 0));
+    boolean within =
+        surface.startsWith("wall")
+            ? u >= 0 && u <= wallLength(surface) && v >= 0 && v <= heightAt(there)
+            : outline.contains(there);
+    return within ? Optional.of(there) : Optional.empty();
+  }
+
+  private double wallLength(String surface) {
+    int k = Integer.parseInt(surface.substring("wall".length()));
+    List<Point> corners = outline.corners();
+    return corners.get(k - 1).distanceTo(corners.get(k % corners.size()));
   }
 
   /** Whether this is a rectangular box with a flat ceiling. */
@@ -378,12 +389,18 @@ public record Room(
         sources);
   }
 
-  /** What loose objects and furniture take up together, square metres per octave. */
-  public Bands objectArea() {
+  /** What loose objects take up together, square metres per octave. */
+  public Bands looseArea() {
     Bands sum = Bands.all(0);
     for (LooseObject o : objects) {
       sum = sum.with(o.absorptionArea(), Double::sum);
     }
+    return sum;
+  }
+
+  /** What loose objects and furniture take up together, square metres per octave. */
+  public Bands objectArea() {
+    Bands sum = looseArea();
     for (Furniture f : furniture) {
       sum = sum.with(f.absorptionArea(), Double::sum);
     }

@@ -6,8 +6,10 @@ import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
-import nullroom.core.predict.FirstArrivals;
 import nullroom.core.predict.Heard;
+import nullroom.core.predict.ResponseSound;
+import nullroom.core.predict.RoomResponse;
+import nullroom.core.predict.Statistics;
 import nullroom.core.predict.SyntheticRoom;
 import nullroom.core.room.Room;
 import nullroom.core.signal.Band;
@@ -61,32 +63,45 @@ public final class SimulatedDevice implements AudioDevice {
   private static final double DRIFT = 25e-6;
 
   private final Heard heard;
-  private final List<FirstArrivals.Arrival> arrivals;
-  private final double speedOfSound;
+  private final ResponseMaker room;
   private final long seed;
   private final double speed;
 
+  /** How the room answers; computed when it is first asked. */
+  private interface ResponseMaker {
+    double[] response(double seconds);
+  }
+
   /** A device in the place that {@code heard} describes, without single reflections. */
   public SimulatedDevice(Heard heard, double speedOfSound, long seed) {
-    this(heard, List.of(), speedOfSound, seed, 1);
+    this(
+        heard,
+        seconds ->
+            SyntheticRoom.response(heard, List.of(), speedOfSound, RATE_HZ, seconds, seed + 7),
+        seed,
+        1);
   }
 
-  /** A device in a room. */
+  /** A device in a room whose times are those of {@code heard}. */
   public static SimulatedDevice in(Room room, Heard heard, long seed) {
-    return new SimulatedDevice(heard, FirstArrivals.of(room), room.air().speedOfSound(), seed, 1);
+    return new SimulatedDevice(
+        heard,
+        seconds ->
+            ResponseSound.of(
+                RoomResponse.of(room, seed, Progress.NONE)
+                    .withDecay(Statistics.of(room).seconds(), heard.decaySeconds()),
+                RATE_HZ,
+                seconds,
+                seed + 7),
+        seed,
+        1);
   }
 
-  private SimulatedDevice(
-      Heard heard,
-      List<FirstArrivals.Arrival> arrivals,
-      double speedOfSound,
-      long seed,
-      double speed) {
-    this.speed = speed;
+  private SimulatedDevice(Heard heard, ResponseMaker room, long seed, double speed) {
     this.heard = heard;
-    this.arrivals = List.copyOf(arrivals);
-    this.speedOfSound = speedOfSound;
+    this.room = room;
     this.seed = seed;
+    this.speed = speed;
   }
 
   @Override
@@ -106,7 +121,7 @@ public final class SimulatedDevice implements AudioDevice {
 
   /** The same device, whose streams come faster than real ones. */
   public SimulatedDevice atSpeed(double timesRealTime) {
-    return new SimulatedDevice(heard, arrivals, speedOfSound, seed, timesRealTime);
+    return new SimulatedDevice(heard, room, seed, timesRealTime);
   }
 
   /**
@@ -160,7 +175,7 @@ public final class SimulatedDevice implements AudioDevice {
   }
 
   private double[] response(double seconds) {
-    return SyntheticRoom.response(heard, arrivals, speedOfSound, RATE_HZ, seconds, seed + 7);
+    return room.response(seconds);
   }
 
   /** The sweep after half a second and the latency, by a small loudspeaker and another clock. */

@@ -1,0 +1,43 @@
+package nullroom.core.measure;
+
+import java.util.OptionalDouble;
+
+/** Times of a decay whose energy over time is known without noise. */
+public final class EnergyDecay {
+  /** Fewer points make no line. */
+  private static final int FEWEST = 4;
+
+  private EnergyDecay() {}
+
+  /**
+   * The time for 60 dB by a line through the backwards integrated energy (M. R. Schroeder, J.
+   * Acoust. Soc. Am. 37 (1965) 409).
+   *
+   * @param energy per step; not modified
+   * @param stepSeconds of one step
+   * @param fromDb where the line begins, 0 or less
+   * @param toDb where it ends
+   * @return empty where the decay does not cover that range
+   */
+  public static OptionalDouble seconds(
+      double[] energy, double stepSeconds, double fromDb, double toDb) {
+    double[] curve = new double[energy.length];
+    double sum = 0;
+    for (int i = energy.length - 1; i >= 0; i--) {
+      sum += energy[i];
+      curve[i] = sum;
+    }
+    if (!(sum > 0)) {
+      return OptionalDouble.empty();
+    }
+    boolean covered = false;
+    for (int i = 0; i < curve.length; i++) {
+      curve[i] = 10 * Math.log10(Math.max(1e-30, curve[i] / sum));
+      covered |= curve[i] < toDb;
+    }
+    Regression line = Regression.between(curve, fromDb, toDb);
+    return covered && line.count() >= FEWEST && line.slope() < 0
+        ? OptionalDouble.of(-60 / line.slope() * stepSeconds)
+        : OptionalDouble.empty();
+  }
+}

@@ -1,0 +1,130 @@
+package nullroom.core.room;
+
+import java.util.ArrayList;
+import java.util.List;
+import nullroom.core.acoustics.Bands;
+
+/**
+ * A plane piece of what bounds the air of a room: a wall, the floor, a slope of the ceiling, a side
+ * of furniture.
+ *
+ * @param surface name of the surface or piece of furniture
+ * @param corners around it, three or more, in one plane
+ * @param normal unit vector into the air
+ * @param finish where nothing lies on it
+ * @param patches what lies on it, the uppermost first, corners as {@code corners} are
+ */
+public record Facet(
+    String surface, List<Point> corners, Point normal, Finish finish, List<Overlay> patches) {
+
+  /**
+   * A piece on it.
+   *
+   * @param corners in space
+   * @param finish of it
+   */
+  public record Overlay(List<Point> corners, Finish finish) {
+    public Overlay {
+      corners = List.copyOf(corners);
+    }
+  }
+
+  public Facet {
+    corners = List.copyOf(corners);
+    patches = List.copyOf(patches);
+  }
+
+  /** All facets of a room, its furniture last. */
+  public static List<Facet> of(Room room) {
+    List<Facet> all = new ArrayList<>();
+    List<Point> plan = room.outline().corners();
+    all.add(facet(room, "floor", plan, new Point(0, 0, 1)));
+    List<Ceiling.Plane> slopes = room.ceiling().planes(room.outline());
+    for (Ceiling.Plane slope : slopes) {
+      List<Point> corners =
+          slope.corners().stream().map(p -> new Point(p.x(), p.y(), slope.heightAt(p))).toList();
+      Point down = new Point(slope.slopeX(), slope.slopeY(), -1);
+      all.add(facet(room, "ceiling", corners, unit(down)));
+    }
+    for (int k = 0; k < plan.size(); k++) {
+      Point a = plan.get(k);
+      Point b = plan.get((k + 1) % plan.size());
+      Point along = b.minus(a);
+      Point inwards = unit(new Point(-along.y(), along.x(), 0));
+      all.add(facet(room, "wall" + (k + 1), wall(slopes, a, b), inwards));
+    }
+    for (Furniture piece : room.furniture()) {
+      for (Furniture.Side side : piece.sides()) {
+        List<Point> c = side.corners();
+        Point out = unit(c.get(1).minus(c.get(0)).cross(c.get(3).minus(c.get(0))));
+        all.add(new Facet(piece.name(), c, out, piece.finish(), List.of()));
+      }
+    }
+    return all;
+  }
+
+  private static Point unit(Point vector) {
+    return new Point(0, 0, 0).plus(vector, 1 / vector.length());
+  }
+
+  private static Facet facet(Room room, String surface, List<Point> corners, Point normal) {
+    List<Overlay> patches =
+        room.patches().reversed().stream()
+            .filter(p -> p.surface().equals(surface))
+            .map(p ->
+                new Overlay(
+                    p.corners().stream().map(c -> room.unbounded(surface, c)).toList(), p.finish()))
+            .toList();
+    return new Facet(surface, corners, normal, room.finishOf(surface), patches);
+  }
+
+  /** The wall under its ceiling, with a corner where two slopes meet over it. */
+  private static List<Point> wall(List<Ceiling.Plane> slopes, Point a, Point b) {
+    List<Point> corners = new ArrayList<>(List.of(a, b));
+    double[] ha = slopes.stream().mapToDouble(s -> s.heightAt(a)).toArray();
+    double[] hb = slopes.stream().mapToDouble(s -> s.heightAt(b)).toArray();
+    int lowA = lowest(ha);
+    int lowB = lowest(hb);
+    corners.add(new Point(b.x(), b.y(), hb[lowB]));
+    if (lowA != lowB) {
+      double share = (ha[lowB] - ha[lowA]) / (ha[lowB] - ha[lowA] + hb[lowA] - hb[lowB]);
+      Point ridge = a.plus(b.minus(a), share);
+      corners.add(new Point(ridge.x(), ridge.y(), slopes.get(lowA).heightAt(ridge)));
+    }
+    corners.add(new Point(a.x(), a.y(), ha[lowA]));
+    return corners;
+  }
+
+  private static int lowest(double[] heights) {
+    int low = 0;
+    for (int i = 1; i < heights.length; i++) {
+      low = heights[i] < heights[low] - 1e-12 ? i : low;
+    }
+    return low;
+  }
+
+  /** Newell's area of the polygon, square metres. */
+  public double area() {
+    Point sum = new Point(0, 0, 0);
+    for (int i = 0; i < corners.size(); i++) {
+      sum = sum.plus(corners.get(i).cross(corners.get((i + 1) % corners.size())), 0.5);
+    }
+    return sum.length();
+  }
+
+  /** Mean absorption over its area, patches counted where they lie. */
+  public Bands meanAbsorption() {
+    double area = area();
+    Bands sum = finish.absorption().map(a -> a * area);
+    for (Overlay patch : patches) {
+      Facet piece = new Facet(surface, patch.corners(), normal, patch.finish(), List.of());
+      double part = piece.area();
+      Bands own = finish.absorption();
+      sum =
+          sum.with(
+              patch.finish().absorption().with(own, (laid, bare) -> part * (laid - bare)),
+              Double::sum);
+    }
+    return sum.map(a -> a / area);
+  }
+}
