@@ -3,6 +3,7 @@ module nullroom.core {
   requires static transitive org.jspecify;
   requires JTransforms;
   requires org.apache.commons.csv;
+  requires org.apache.commons.numbers.complex;
 
   exports nullroom.core;
   exports nullroom.core.signal;

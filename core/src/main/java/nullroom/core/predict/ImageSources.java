@@ -18,9 +18,11 @@ import nullroom.core.room.Room;
  * (1979) 943.
  */
 final class ImageSources {
-  /** Up to so many facets, four mirrors are taken after each other; beyond, three. */
+  /** Up to so many facets, four mirrors are taken after each other; beyond, three, then two. */
   private static final int FEW_FACETS = 10;
 
+  private static final int MANY_FACETS = 60;
+  private static final int ORDER_OF_VERY_MANY = 2;
   private static final int ORDER = 4;
   private static final int ORDER_OF_MANY = 3;
 
@@ -57,7 +59,9 @@ final class ImageSources {
     if (plainBox(room)) {
       return Integer.MAX_VALUE;
     }
-    return shell.size() <= FEW_FACETS ? ORDER : ORDER_OF_MANY;
+    return shell.size() <= FEW_FACETS
+        ? ORDER
+        : shell.size() <= MANY_FACETS ? ORDER_OF_MANY : ORDER_OF_VERY_MANY;
   }
 
   static boolean plainBox(Room room) {

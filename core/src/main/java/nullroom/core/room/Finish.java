@@ -1,8 +1,8 @@
 package nullroom.core.room;
 
 import nullroom.core.acoustics.Bands;
-import nullroom.core.acoustics.Material;
 import nullroom.core.acoustics.Materials;
+import nullroom.core.acoustics.PorousLayer;
 
 /** What a surface or patch is made of: a material of the table, or stated coefficients. */
 public sealed interface Finish {
@@ -34,7 +34,26 @@ public sealed interface Finish {
   /** Coefficients given as numbers. */
   record Stated(Bands absorption, Bands scattering) implements Finish {
     public Stated {
-      Material.checkAbsorption(absorption);
+      for (double a : absorption.toArray()) {
+        if (!(a >= 0 && a <= 1)) {
+          throw new IllegalArgumentException(
+              "absorption "
+                  + a
+                  + " is outside 0 to 1: a surface takes up all at most. Reverberation rooms read more by the edges of a sample; write 1, or give it as an object in square metres");
+        }
+      }
+      checkScattering(scattering);
+    }
+  }
+
+  /** A porous layer on the surface, computed. */
+  record Porous(PorousLayer layer, Bands absorption, Bands scattering) implements Finish {
+    /** Its absorption follows from the layer. */
+    public Porous(PorousLayer layer, Bands scattering) {
+      this(layer, layer.absorption(), scattering);
+    }
+
+    public Porous {
       checkScattering(scattering);
     }
   }

@@ -40,6 +40,12 @@ public record Room(
     Optional<Bands> noiseDbSpl,
     List<NoiseSource> sources) {
 
+  /** More of them would be traced for minutes, and no room at home has so many. */
+  private static final int MOST_CORNERS = 60;
+
+  private static final int MOST_FURNITURE = 60;
+  private static final int MOST_PATCHES = 200;
+
   /** A room without furniture or noise sources of a place of their own. */
   public Room(
       String name,
@@ -85,6 +91,10 @@ public record Room(
         throw new Trouble.BadField("surfaces." + surface, "has no material");
       }
     }
+    checkCount("outline", outline.corners().size(), MOST_CORNERS, "corners");
+    checkCount("patches", patches.size(), MOST_PATCHES, "pieces on surfaces");
+    checkCount("objects", objects.size(), MOST_PATCHES, "objects");
+    checkCount("furniture", furniture.size(), MOST_FURNITURE, "pieces of furniture");
     List<Ceiling.Plane> planes = planes(ceiling, outline);
     checkPatches(outline, planes, names, patches);
     talker.ifPresent(t -> checkInside(outline, planes, "talker.at", t.at()));
@@ -103,6 +113,13 @@ public record Room(
         && talker.get().at().distanceTo(microphone.get().at()) < 0.005) {
       throw new Trouble.BadField(
           "microphone.at", "the microphone is where the lips are; move it at least 1 cm away");
+    }
+  }
+
+  private static void checkCount(String field, int count, int most, String what) {
+    if (count > most) {
+      throw new Trouble.BadField(
+          field, "holds " + count + " " + what + "; a room here has " + most + " at most");
     }
   }
 

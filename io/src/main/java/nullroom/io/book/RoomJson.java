@@ -13,6 +13,7 @@ import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Directivity;
 import nullroom.core.acoustics.Pattern;
+import nullroom.core.acoustics.PorousLayer;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.room.Aim;
 import nullroom.core.room.Ceiling;
@@ -149,11 +150,22 @@ public final class RoomJson {
         f.optional("scattering")
             .map(s -> s.node().isArray() ? s.bands() : Bands.all(s.number()))
             .orElse(Bands.all(Finish.DEFAULT_SCATTERING));
+    Optional<Field> porous = f.optional("porous");
+    if (porous.isPresent()) {
+      return porous.get().checked(() -> new Finish.Porous(layer(porous.get()), scattering));
+    }
     Optional<Field> numbers = f.optional("absorption");
     return f.checked(() ->
         numbers.isPresent()
             ? new Finish.Stated(numbers.get().bands(), scattering)
             : new Finish.Listed(f.required("material").text(), scattering));
+  }
+
+  private static PorousLayer layer(Field f) {
+    return new PorousLayer(
+        f.required("flowResistivity").number(),
+        f.required("thicknessMetres").number(),
+        f.number("gapMetres", 0));
   }
 
   private static Patch patch(Field f) {
@@ -316,6 +328,11 @@ public final class RoomJson {
   private static void write(Finish finish, ObjectNode out) {
     switch (finish) {
       case Finish.Listed listed -> out.put("material", listed.materialId());
+      case Finish.Porous porous ->
+          out.putObject("porous")
+              .put("flowResistivity", porous.layer().flowResistivity())
+              .put("thicknessMetres", porous.layer().thicknessMetres())
+              .put("gapMetres", porous.layer().gapMetres());
       case Finish.Stated stated -> out.set("absorption", numbers(stated.absorption().toArray()));
     }
     out.set("scattering", numbers(finish.scattering().toArray()));

@@ -35,6 +35,8 @@ class BookSchemaTest {
                     "walls": {"absorption": [0.1, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1], "scattering": 0.3}},
        "furniture": [{"name": "desk", "at": [2, 1, 0], "lengthMetres": 1.2, "widthMetres": 0.6, "heightMetres": 0.74,
                       "azimuthDegrees": 20, "material": "door_solid"}],
+       "patches": [{"name": "quilt", "surface": "wall1", "corners": [[1, 1], [2, 1], [2, 2], [1, 2]],
+                    "porous": {"flowResistivity": 12000, "thicknessMetres": 0.03, "gapMetres": 0.05}}],
        "talker": {"at": [1, 1, 1.2]}, "microphone": {"at": [1.5, 1, 1.2], "azimuthDegrees": 180}}
       """;
 
@@ -108,7 +110,9 @@ class BookSchemaTest {
         "\"walls\"|\"roof\"",
         "{\"material\": \"gypsum_on_studs\"}|{}",
         "\"lengthMetres\": 1.2|\"lengthMetres\": -1.2",
-        "\"at\": [2, 1, 0]|\"at\": [2, 1]"
+        "\"at\": [2, 1, 0]|\"at\": [2, 1]",
+        "\"flowResistivity\": 12000|\"flowResistivity\": -12",
+        "[0.1, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1]|[0.1, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1, 1.1]"
       })
   void schemaAndReaderRefuseTheSame(String good, String bad) {
     String wrong = ROOM.replace(good, bad == null ? "" : bad);
