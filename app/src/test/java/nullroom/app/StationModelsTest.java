@@ -107,7 +107,7 @@ class StationModelsTest {
 
   @Test
   void roomSizesMaterialsAndPlaces() {
-    RoomModel model = Fx.on(() -> new RoomModel(desk));
+    RoomModel model = Fx.on(() -> new RoomModel(desk, Runnable::run));
     assertThat(words(model.say().figure())).isEqualTo("29 m³");
     Fx.run(() -> model.setSize(0, 5));
     Fx.run(() -> model.setSize(1, 3.5));
@@ -131,7 +131,7 @@ class StationModelsTest {
 
   @Test
   void whatDoesNotFitIsRefusedAndTheRoomStays() {
-    RoomModel model = Fx.on(() -> new RoomModel(desk));
+    RoomModel model = Fx.on(() -> new RoomModel(desk, Runnable::run));
     var before = model.room();
     assertThatThrownBy(() -> model.move(Handle.MICROPHONE, 40, 1)).isInstanceOf(Trouble.class);
     assertThatThrownBy(() -> model.setHeight(Handle.TALKER, 3)).isInstanceOf(Trouble.class);
@@ -237,7 +237,7 @@ class StationModelsTest {
 
   @Test
   void anAngleStaysReachableFromAbove() {
-    RoomModel room = Fx.on(() -> new RoomModel(desk));
+    RoomModel room = Fx.on(() -> new RoomModel(desk, Runnable::run));
     MicModel mic = Fx.on(() -> new MicModel(desk));
     Fx.run(() -> room.setHeight(Handle.MICROPHONE, 1.6));
     double distance = mic.distanceMetres();

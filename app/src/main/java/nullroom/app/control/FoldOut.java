@@ -1,6 +1,7 @@
 package nullroom.app.control;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,6 +11,7 @@ import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Shape;
 import javafx.scene.text.TextAlignment;
 import nullroom.core.predict.ArrivalLocus;
+import nullroom.core.predict.ReturnMap;
 import nullroom.core.room.Furniture;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
@@ -40,6 +42,9 @@ public final class FoldOut extends PlotPane {
   /** Between a wall and the ceiling beyond it. */
   private static final double GAP_METRES = 0.15;
 
+  private static final int TINTS = 5;
+  private static final double TINT_STEP_DB = 3;
+
   private Optional<Room> room = Optional.empty();
   private String selected = "";
   private Consumer<String> onSelect = surface -> {};
@@ -47,6 +52,8 @@ public final class FoldOut extends PlotPane {
   private Optional<Patch> proposal = Optional.empty();
   private Map<String, List<ArrivalLocus.Piece>> lines = Map.of();
   private Optional<Mark> mark = Optional.empty();
+  private Optional<ReturnMap> tints = Optional.empty();
+  private boolean tintEarly;
   private Point ceilingShift = new Point(0, 0, 0);
   private double scale = 1;
   private double originX;
@@ -81,6 +88,18 @@ public final class FoldOut extends PlotPane {
   public void trace(Map<String, List<ArrivalLocus.Piece>> traced, Optional<Mark> marked) {
     lines = Map.copyOf(traced);
     mark = marked;
+    redraw();
+  }
+
+  /**
+   * Tints each cell of the surfaces by what it sends back, in steps of 3 dB under the strongest.
+   *
+   * @param returns empty for no tint
+   * @param early that of the first 50 ms, else that later
+   */
+  public void tint(Optional<ReturnMap> returns, boolean early) {
+    tints = returns;
+    tintEarly = early;
     redraw();
   }
 
@@ -127,6 +146,7 @@ public final class FoldOut extends PlotPane {
     for (int k = 1; k <= r.outline().corners().size(); k++) {
       wall(r, k);
     }
+    tints.ifPresent(map -> tint(r, map));
     r.patches().forEach(patch -> piece(r, patch, "piece"));
     r.furniture().forEach(this::furniture);
     lines.forEach((surface, pieces) -> line(r, surface, pieces));
@@ -147,6 +167,43 @@ public final class FoldOut extends PlotPane {
     double x = corners.stream().mapToDouble(Point::x).average().orElse(0);
     double bottom = corners.stream().mapToDouble(Point::y).min().orElse(0);
     caption(patch.name(), sx(x), sy(bottom) + 9, TextAlignment.CENTER, "piece-label");
+  }
+
+  private void tint(Room r, ReturnMap map) {
+    double most =
+        map.grids().values().stream()
+            .flatMapToDouble(g -> Arrays.stream(tintEarly ? g.early() : g.late()))
+            .max()
+            .orElse(0);
+    for (String surface : r.surfaceNames()) {
+      ReturnMap.Grid grid = map.grids().get(surface);
+      for (int k = 0; grid != null && most > 0 && k < grid.columns() * grid.rows(); k++) {
+        double under = 10 * Math.log10(most / Math.max(1e-12 * most, at(grid, k)));
+        int level = TINTS - (int) (under / TINT_STEP_DB);
+        double u = grid.u0() + k % grid.columns() * ReturnMap.CELL_METRES;
+        double v = grid.v0() + k / grid.columns() * ReturnMap.CELL_METRES;
+        double half = ReturnMap.CELL_METRES / 2;
+        if (level > 0 && r.on(surface, u + half, v + half).isPresent()) {
+          cell(r, surface, u, v, level);
+        }
+      }
+    }
+  }
+
+  private double at(ReturnMap.Grid grid, int cell) {
+    return tintEarly ? grid.early()[cell] : grid.late()[cell];
+  }
+
+  private void cell(Room r, String surface, double u, double v, int level) {
+    double e = ReturnMap.CELL_METRES;
+    List<Point> corners =
+        List.of(
+            new Point(u, v, 0),
+            new Point(u + e, v, 0),
+            new Point(u + e, v + e, 0),
+            new Point(u, v + e, 0));
+    shape(corners.stream().map(p -> unfolded(r, surface, p)).toList(), "tint", "tint-" + level)
+        .setMouseTransparent(true);
   }
 
   private void furniture(Furniture piece) {

@@ -65,6 +65,7 @@ public final class Composition {
   private final Live live;
   private final ListenModel listen;
   private final RingModel ring;
+  private final RoomModel room;
   private final ObjectProperty<Units> units = new SimpleObjectProperty<>(Units.METRES);
 
   /**
@@ -103,7 +104,7 @@ public final class Composition {
     Desk desk = new Desk(session, work, inputs, live, Clock.systemDefaultZone(), units);
     listen = new ListenModel(desk, background);
     ring = new RingModel(desk);
-    RoomModel room = new RoomModel(desk);
+    room = new RoomModel(desk, background);
     DressModel dress = new DressModel(desk);
     MicModel mic = new MicModel(desk);
     LevelModel level = new LevelModel(desk);
@@ -147,6 +148,11 @@ public final class Composition {
   /** The reverberation station, to show a page of it. */
   public RingModel ring() {
     return ring;
+  }
+
+  /** The room station, to show a page of it. */
+  public RoomModel room() {
+    return room;
   }
 
   /** The open book. */

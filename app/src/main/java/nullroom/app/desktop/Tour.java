@@ -1,6 +1,5 @@
 package nullroom.app.desktop;
 
-import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -9,12 +8,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.locks.LockSupport;
 import javafx.scene.Scene;
-import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import javafx.stage.Stage;
-import javax.imageio.ImageIO;
+import nullroom.app.control.PictureFile;
 import nullroom.app.listen.Page;
 import nullroom.app.ring.RingPage;
+import nullroom.app.room.RoomPage;
+import nullroom.app.room.Tint;
 import nullroom.app.shell.Station;
 import nullroom.core.Trouble;
 import nullroom.io.book.BookFolder;
@@ -27,6 +27,9 @@ public final class Tour {
 
   /** Two claps of the simulated room, and until they are judged. */
   private static final long TWO_CLAPS_NANOS = 4_800_000_000L;
+
+  /** Until the demo's room is traced. */
+  private static final long TRACED_NANOS = 2_500_000_000L;
 
   private Tour() {}
 
@@ -60,6 +63,9 @@ public final class Tour {
       pictures.add(picture(stage.getScene(), folder, name));
       if (station == Station.LISTEN) {
         pages(window, stage, folder, name, pictures);
+      }
+      if (station == Station.ROOM) {
+        roomPages(window, stage, folder, name, pictures);
       }
       if (station == Station.RING) {
         ringPages(window, stage, folder, name, pictures);
@@ -98,6 +104,22 @@ public final class Tour {
     }
     Toolkit.onFx(() -> window.listen().toggleLive());
     Toolkit.onFx(() -> window.listen().pageProperty().set(Page.REPORT));
+  }
+
+  private static void roomPages(
+      Composition window, Stage stage, Path folder, String name, List<Path> pictures) {
+    LockSupport.parkNanos(TRACED_NANOS);
+    for (RoomPage page : List.of(RoomPage.FURNITURE, RoomPage.MODEL, RoomPage.MATERIALS)) {
+      Toolkit.onFx(() -> window.room().pageProperty().set(page));
+      settle();
+      String label = page.label().toLowerCase(Locale.ROOT);
+      pictures.add(picture(stage.getScene(), folder, name + "-" + label));
+    }
+    Toolkit.onFx(() -> window.room().pageProperty().set(RoomPage.FOLD_OUT));
+    Toolkit.onFx(() -> window.room().tintProperty().set(Tint.EARLY));
+    settle();
+    pictures.set(
+        pictures.indexOf(folder.resolve(name + ".png")), picture(stage.getScene(), folder, name));
   }
 
   private static void ringPages(
@@ -141,21 +163,7 @@ public final class Tour {
   private static Path picture(Scene scene, Path folder, String name) {
     WritableImage image = Toolkit.onFx(() -> scene.snapshot(null));
     Path file = folder.resolve(name + ".png");
-    write(image, file);
+    PictureFile.png(image, file);
     return file;
-  }
-
-  private static void write(WritableImage image, Path file) {
-    int w = (int) image.getWidth();
-    int h = (int) image.getHeight();
-    int[] pixels = new int[w * h];
-    image.getPixelReader().getPixels(0, 0, w, h, PixelFormat.getIntArgbInstance(), pixels, 0, w);
-    BufferedImage picture = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
-    picture.setRGB(0, 0, w, h, pixels, 0, w);
-    try {
-      ImageIO.write(picture, "png", file.toFile());
-    } catch (IOException e) {
-      throw new Trouble.BadFile(file.toString(), "cannot be written: " + e.getMessage());
-    }
   }
 }

@@ -1,7 +1,11 @@
 package nullroom.app.room;
 
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.concurrent.Executor;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.control.FoldOut;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.Say;
@@ -12,6 +16,7 @@ import nullroom.core.room.Finish;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.io.book.BookFolder;
 
 /** What the room station knows and can do. */
 public final class RoomModel {
@@ -21,12 +26,24 @@ public final class RoomModel {
   private static final List<String> NOT_SURFACES =
       List.of("absorber", "furniture", "people", "opening");
 
+  private final ObjectProperty<RoomPage> page = new SimpleObjectProperty<>(RoomPage.FOLD_OUT);
+  private final ObjectProperty<Tint> tint = new SimpleObjectProperty<>(Tint.NOTHING);
   private final Desk desk;
   private final Say say;
+  private final FurnitureModel furniture;
+  private final MaterialsModel materials;
+  private final TraceModel trace;
 
-  /** A model on a desk. */
-  public RoomModel(Desk desk) {
+  /**
+   * A model on a desk.
+   *
+   * @param background traces the room
+   */
+  public RoomModel(Desk desk, Executor background) {
     this.desk = desk;
+    furniture = new FurnitureModel(desk);
+    materials = new MaterialsModel(desk);
+    trace = new TraceModel(desk, background);
     say =
         Say.of(
             desk.session(),
@@ -38,6 +55,53 @@ public final class RoomModel {
   /** The station's words. */
   public Say say() {
     return say;
+  }
+
+  /** The page shown. */
+  public ObjectProperty<RoomPage> pageProperty() {
+    return page;
+  }
+
+  /** What the fold-out is tinted by. */
+  public ObjectProperty<Tint> tintProperty() {
+    return tint;
+  }
+
+  /** What stands in it. */
+  public FurnitureModel furniture() {
+    return furniture;
+  }
+
+  /** The table of materials. */
+  public MaterialsModel materials() {
+    return materials;
+  }
+
+  /** The room traced. */
+  public TraceModel trace() {
+    return trace;
+  }
+
+  /**
+   * Takes the room of a file in place of this one.
+   *
+   * @throws nullroom.core.Trouble if it cannot be read, or has no talker or microphone
+   */
+  public void open(Path file) {
+    Room other = BookFolder.readRoom(file);
+    other.requireTalker();
+    other.requireMicrophone();
+    desk.session().edit("Open the room " + other.name(), book -> book.with(other));
+  }
+
+  /**
+   * Writes the room in the open form that {@link #open} reads.
+   *
+   * @throws nullroom.core.Trouble if it cannot be written
+   */
+  public void write(Path file) {
+    BookFolder.writeRoom(room(), file);
+    desk.work().say("Written: " + file.getFileName() + ".");
   }
 
   /** The room as it is. */

@@ -73,6 +73,16 @@ final class RayTracer {
     void of(double dx, double dy, double dz, double[] gains);
   }
 
+  /** Told of all that a facet could send to the receiver, were it a perfect diffuser. */
+  interface Collector {
+    /**
+     * @param facet that sends it
+     * @param energy per octave at the receiver; not to be kept
+     * @param seconds since the emission
+     */
+    void sent(int facet, double x, double y, double z, double[] energy, double seconds);
+  }
+
   private final Shell shell;
   private final Setting set;
   private final double ball;
@@ -106,6 +116,12 @@ final class RayTracer {
     return energy;
   }
 
+  /** Shoots some rays for a collector alone, on this thread. */
+  void collect(int rays, long seed, Collector collector) {
+    int bins = (int) Math.ceil(set.longestSeconds() / BIN_SECONDS);
+    new Batch(seed, bins, collector).shoot(rays);
+  }
+
   /** One batch's rays and what they left; on one thread. */
   private final class Batch {
     private final SplittableRandom random;
@@ -116,7 +132,15 @@ final class RayTracer {
     private final double[] direction = new double[3];
     private double perRay;
 
+    private final Collector collector;
+    private final double[] sent = new double[Octave.COUNT];
+
     Batch(long seed, int bins) {
+      this(seed, bins, (facet, x, y, z, energy, seconds) -> {});
+    }
+
+    Batch(long seed, int bins, Collector collector) {
+      this.collector = collector;
       random = new SplittableRandom(seed);
       energy = new double[Octave.COUNT][bins];
     }
@@ -216,13 +240,10 @@ final class RayTracer {
       int bin = (int) ((way + distance) / set.speedOfSound() / BIN_SECONDS);
       if (bin < energy[0].length) {
         for (int b = 0; b < ray.length; b++) {
-          energy[b][bin] +=
-              ray[b]
-                  * hit.scattering[b]
-                  * shape
-                  * gain[b]
-                  * Math.exp(-set.lossPerMetre()[b] * (way + distance));
+          sent[b] = ray[b] * shape * gain[b] * Math.exp(-set.lossPerMetre()[b] * (way + distance));
+          energy[b][bin] += hit.scattering[b] * sent[b];
         }
+        collector.sent(hit.facet, x, y, z, sent, (way + distance) / set.speedOfSound());
       }
     }
 

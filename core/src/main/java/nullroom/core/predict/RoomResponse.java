@@ -91,6 +91,12 @@ public record RoomResponse(
     return new Tracing(room).quick();
   }
 
+  /** Lets a collector hear what each facet could send back. */
+  static void collect(
+      Room room, int rays, long seed, double seconds, RayTracer.Collector collector) {
+    new Tracing(room).tracer(seconds).collect(rays, seed, collector);
+  }
+
   /** Computes; holds what mirrors and rays share. */
   private static final class Tracing {
     private final Room room;
@@ -184,23 +190,26 @@ public record RoomResponse(
       Arrays.fill(gains, Decibels.toEnergy(microphone.capture().pattern().gainDb(angle)));
     }
 
+    private RayTracer tracer(double longestSeconds) {
+      return new RayTracer(
+          shell,
+          new RayTracer.Setting(
+              talker.at(),
+              microphone.at(),
+              this::sourceGain,
+              this::receiverGain,
+              loss,
+              speed,
+              ImageSources.order(room, shell),
+              longestMetres(),
+              longestSeconds));
+    }
+
     RoomResponse response(long seed, Progress progress) {
       double predicted = Arrays.stream(Statistics.of(room).seconds().toArray()).max().orElse(1);
       double longest =
           direct / speed + Math.clamp(LONGEST_SHARE * predicted, SHORTEST_SECONDS, LONGEST_SECONDS);
-      RayTracer tracer =
-          new RayTracer(
-              shell,
-              new RayTracer.Setting(
-                  talker.at(),
-                  microphone.at(),
-                  this::sourceGain,
-                  this::receiverGain,
-                  loss,
-                  speed,
-                  ImageSources.order(room, shell),
-                  longestMetres(),
-                  longest));
+      RayTracer tracer = tracer(longest);
       int late = (int) Math.ceil((direct / speed + Heard.EARLY_SECONDS) / BIN_SECONDS);
       int rays = FIRST_RAYS_PER_BATCH;
       double[][][] batches = tracer.shoot(rays, seed, progress);

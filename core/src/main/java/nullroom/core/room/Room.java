@@ -275,7 +275,8 @@ public record Room(
     return within ? Optional.of(there) : Optional.empty();
   }
 
-  private double wallLength(String surface) {
+  /** Length of a wall along the floor, metres. */
+  public double wallLength(String surface) {
     int k = Integer.parseInt(surface.substring("wall".length()));
     List<Point> corners = outline.corners();
     return corners.get(k - 1).distanceTo(corners.get(k % corners.size()));

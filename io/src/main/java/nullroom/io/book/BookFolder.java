@@ -207,6 +207,19 @@ public final class BookFolder {
   }
 
   /**
+   * Writes a room as a file of its own.
+   *
+   * @throws Trouble.BadFile if it cannot be written
+   */
+  public static void writeRoom(Room room, Path file) {
+    try {
+      Files.writeString(file, RoomJson.write(room).toPrettyString());
+    } catch (IOException e) {
+      throw new Trouble.BadFile(file.toString(), "cannot be written: " + e.getMessage());
+    }
+  }
+
+  /**
    * Reads the room of a book folder, a book.json or a hand-written room file.
    *
    * @throws Trouble naming file and place

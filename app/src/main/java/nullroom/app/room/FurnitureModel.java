@@ -1,0 +1,148 @@
+package nullroom.app.room;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import nullroom.app.shell.Desk;
+import nullroom.core.Trouble;
+import nullroom.core.room.Finish;
+import nullroom.core.room.Furniture;
+import nullroom.core.room.Point;
+import nullroom.core.room.Room;
+
+/** What stands in the room. */
+public final class FurnitureModel {
+  private static final double STEP_METRES = 0.1;
+
+  private final Desk desk;
+
+  FurnitureModel(Desk desk) {
+    this.desk = desk;
+  }
+
+  private Room room() {
+    return desk.session().book().room();
+  }
+
+  /** All of it. */
+  public List<Furniture> all() {
+    return room().furniture();
+  }
+
+  /**
+   * Puts up a piece at the first place where it fits, from the first corner on.
+   *
+   * @throws Trouble.BadField where there is none
+   */
+  public void add(Piece kind) {
+    double[] xs = room().outline().span(0);
+    double[] ys = room().outline().span(1);
+    for (double y = ys[0]; y < ys[1]; y += STEP_METRES) {
+      for (double x = xs[0]; x < xs[1]; x += STEP_METRES) {
+        Optional<Room> with = with(kind.at(x, y));
+        if (with.isPresent()) {
+          Room furnished = with.get();
+          desk.session().edit("Put up a " + kind.label(), book -> book.with(furnished));
+          return;
+        }
+      }
+    }
+    throw new Trouble.BadField("furniture", "there is no room left for a " + kind.label());
+  }
+
+  /** The room with one more piece, where that fits and stands in nobody's way. */
+  private Optional<Room> with(Furniture piece) {
+    for (Furniture other : all()) {
+      if (overlap(other, piece)) {
+        return Optional.empty();
+      }
+    }
+    List<Furniture> more = new ArrayList<>(all());
+    more.add(piece);
+    try {
+      return Optional.of(room().withFurniture(more));
+    } catch (Trouble.BadField doesNotFit) {
+      return Optional.empty();
+    }
+  }
+
+  /** By the boxes around both, which is enough to keep new ones apart. */
+  private static boolean overlap(Furniture a, Furniture b) {
+    double[] pa = span(a);
+    double[] pb = span(b);
+    return pa[0] < pb[1] && pb[0] < pa[1] && pa[2] < pb[3] && pb[2] < pa[3];
+  }
+
+  private static double[] span(Furniture f) {
+    List<Point> plan = f.plan();
+    return new double[] {
+      plan.stream().mapToDouble(Point::x).min().orElseThrow(),
+      plan.stream().mapToDouble(Point::x).max().orElseThrow(),
+      plan.stream().mapToDouble(Point::y).min().orElseThrow(),
+      plan.stream().mapToDouble(Point::y).max().orElseThrow()
+    };
+  }
+
+  /** Takes a piece out. */
+  public void remove(int index) {
+    String name = all().get(index).name();
+    List<Furniture> fewer = new ArrayList<>(all());
+    fewer.remove(index);
+    desk.session()
+        .edit("Take out the " + name, book -> book.with(book.room().withFurniture(fewer)));
+  }
+
+  /**
+   * Changes a piece.
+   *
+   * @throws Trouble.BadField where it does not fit so
+   */
+  public void change(int index, Furniture other) {
+    List<Furniture> changed = new ArrayList<>(all());
+    changed.set(index, other);
+    desk.session()
+        .edit("Change the " + other.name(), book -> book.with(book.room().withFurniture(changed)));
+  }
+
+  /** Changes one figure of a piece: 0, 1 place; 2 lift; 3, 4, 5 sizes; 6 turn in degrees. */
+  public void change(int index, int figure, double number) {
+    Furniture f = all().get(index);
+    double[] n = figures(f);
+    n[figure] = number;
+    try {
+      change(
+          index,
+          new Furniture(f.name(), new Point(n[0], n[1], n[2]), n[3], n[4], n[5], n[6], f.finish()));
+    } catch (IllegalArgumentException e) {
+      throw new Trouble.BadField(f.name(), String.valueOf(e.getMessage()));
+    }
+  }
+
+  /** The figures of a piece in the order of {@link #change(int, int, double)}. */
+  public static double[] figures(Furniture f) {
+    return new double[] {
+      f.corner().x(),
+      f.corner().y(),
+      f.corner().z(),
+      f.lengthMetres(),
+      f.widthMetres(),
+      f.heightMetres(),
+      f.azimuthDegrees()
+    };
+  }
+
+  /** Makes a piece of another material. */
+  public void setMaterial(int index, String materialId) {
+    Furniture f = all().get(index);
+    change(
+        index,
+        new Furniture(
+            f.name(),
+            f.corner(),
+            f.lengthMetres(),
+            f.widthMetres(),
+            f.heightMetres(),
+            f.azimuthDegrees(),
+            Finish.of(materialId)));
+  }
+}

@@ -1,0 +1,107 @@
+package nullroom.app.room;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import nullroom.app.control.BandPlot;
+import nullroom.app.control.FigureTable;
+import nullroom.app.control.TimeBars;
+import nullroom.app.shell.Desk;
+import nullroom.core.acoustics.Octave;
+import nullroom.core.predict.Tuning;
+
+/** Predicted, traced and measured times in one chart, and the description tuned to them. */
+final class ModelPage {
+  private static final double CHART_HEIGHT = 210;
+
+  private final TraceModel model;
+  private final Desk desk;
+  private final TimeBars times = new TimeBars();
+  private final Label words = wrapped("model-words");
+  private final Label blame = wrapped("model-blame");
+  private final FigureTable changes = new FigureTable("model-changes");
+  private final Button tune = new Button("Take the tuned materials over");
+  private final ScrollPane node;
+
+  ModelPage(TraceModel model, Desk desk) {
+    this.model = model;
+    this.desk = desk;
+    times.plot().setPrefHeight(CHART_HEIGHT);
+    times.plot().setMinHeight(CHART_HEIGHT);
+    tune.setId("tune");
+    tune.setOnAction(e -> model.takeOver());
+    VBox all = new VBox(10, words, times.plot(), blame, changes, tune);
+    node = new ScrollPane(all);
+    node.setFitToWidth(true);
+    node.getStyleClass().add("pages");
+    desk.session().bookProperty().subscribe(this::refresh);
+    model.tracedProperty().subscribe(this::refresh);
+    refresh();
+  }
+
+  ScrollPane node() {
+    return node;
+  }
+
+  private static Label wrapped(String id) {
+    Label label = new Label();
+    label.setId(id);
+    label.setWrapText(true);
+    label.setMinHeight(Region.USE_PREF_SIZE);
+    return label;
+  }
+
+  private void refresh() {
+    words.setText(model.words());
+    List<BandPlot.Series> series = new ArrayList<>();
+    double[] measured = model.measured().stream().mapToDouble(t -> t.orElse(Double.NaN)).toArray();
+    series.add(new BandPlot.Series("measured", BandPlot.Origin.MEASURED, measured, "now-bar"));
+    series.add(
+        new BandPlot.Series(
+            "statistics", BandPlot.Origin.PREDICTED, model.predictedSeconds(), "before-bar"));
+    series.add(
+        new BandPlot.Series(
+            "traced", BandPlot.Origin.PREDICTED, model.tracedSeconds(), "noise-bar"));
+    times.show(series, desk.session().book().goal());
+    Optional<Tuning> tuning = model.tuning();
+    tune.setDisable(tuning.isEmpty());
+    blame.setText(
+        tuning
+            .map(t ->
+                t.blame()
+                    .orElse(
+                        "The description fits within what tables are good for; the changes below would make it meet the measurement."))
+            .orElse(
+                "Nothing was measured yet: clap in Ring, and the description can be held against it."));
+    List<String> heads = new ArrayList<>(List.of("times its absorption"));
+    Octave.ALL.forEach(b -> heads.add(name(b.nominalHz())));
+    changes.heads(tuning.isPresent() ? heads : List.of());
+    tuning.ifPresent(t -> {
+      for (String surface : desk.session().book().room().surfaceNames()) {
+        List<String> row = new ArrayList<>(List.of(surface.replaceFirst("wall", "wall ")));
+        for (int b = 0; b < Octave.COUNT; b++) {
+          row.add(String.format(Locale.ROOT, "%.2f", t.changeOf(surface).get(b)));
+        }
+        changes.row(row);
+      }
+      List<String> row = new ArrayList<>(List.of("still missing, m²"));
+      for (int b = 0; b < Octave.COUNT; b++) {
+        row.add(
+            String.format(Locale.ROOT, "%.1f", t.missingArea().get(b))
+                .replace("-0.0", "0.0")
+                .replace('-', '−'));
+      }
+      changes.row(row);
+    });
+  }
+
+  private static String name(double hz) {
+    return hz >= 1000 ? Math.round(hz / 1000) + " kHz" : Math.round(hz) + " Hz";
+  }
+}

@@ -1,0 +1,29 @@
+package nullroom.app.room;
+
+import nullroom.app.shell.Pages;
+
+/** What the room station shows. */
+public enum RoomPage implements Pages.Page {
+  FOLD_OUT("Fold-out", "sizes, materials and places; what each patch sends back"),
+  FURNITURE("Furniture", "what stands in the room"),
+  MODEL("Model", "the description against what was measured"),
+  MATERIALS("Materials", "what surfaces take up, and layers of your own");
+
+  private final String label;
+  private final String hint;
+
+  RoomPage(String label, String hint) {
+    this.label = label;
+    this.hint = hint;
+  }
+
+  @Override
+  public String label() {
+    return label;
+  }
+
+  @Override
+  public String hint() {
+    return hint;
+  }
+}

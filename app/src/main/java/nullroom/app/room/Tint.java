@@ -1,0 +1,19 @@
+package nullroom.app.room;
+
+/** What the fold-out is tinted by. */
+public enum Tint {
+  NOTHING("no tint"),
+  EARLY("sent back within 50 ms"),
+  LATE("sent back later");
+
+  private final String label;
+
+  Tint(String label) {
+    this.label = label;
+  }
+
+  /** Name for people. */
+  public String label() {
+    return label;
+  }
+}

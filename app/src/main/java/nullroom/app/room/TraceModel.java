@@ -1,0 +1,175 @@
+package nullroom.app.room;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.Executor;
+import java.util.stream.IntStream;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import nullroom.app.shell.Desk;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Octave;
+import nullroom.core.measure.PositionAverage;
+import nullroom.core.predict.Heard;
+import nullroom.core.predict.Reply;
+import nullroom.core.predict.ReturnMap;
+import nullroom.core.predict.RoomResponse;
+import nullroom.core.predict.Statistics;
+import nullroom.core.predict.Tuning;
+import nullroom.core.room.Finish;
+import nullroom.core.room.Room;
+import nullroom.io.book.RoomBook;
+
+/**
+ * The room traced in the background whenever it has changed, against the quick figures and against
+ * what was measured.
+ */
+public final class TraceModel {
+  private static final long SEED = 1;
+
+  /**
+   * What was traced.
+   *
+   * @param room of which
+   * @param response of it
+   * @param returns what each patch sends back
+   */
+  public record Traced(Room room, RoomResponse response, ReturnMap returns) {}
+
+  private final ReadOnlyObjectWrapper<Optional<Traced>> traced =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final Desk desk;
+  private final Executor background;
+  private volatile int wanted;
+
+  TraceModel(Desk desk, Executor background) {
+    this.desk = desk;
+    this.background = background;
+  }
+
+  /** What was traced last; may still be of the room as it was a moment ago. */
+  public ReadOnlyObjectProperty<Optional<Traced>> tracedProperty() {
+    return traced.getReadOnlyProperty();
+  }
+
+  /** Traces the room of now unless that is done; the newer request ends the older. */
+  public void refresh() {
+    Room room = room();
+    if (traced.get().filter(t -> t.room().equals(room)).isPresent()) {
+      return;
+    }
+    int mine = ++wanted;
+    background.execute(() -> trace(room, mine));
+  }
+
+  private void trace(Room room, int mine) {
+    try {
+      ReturnMap returns = ReturnMap.of(room, SEED);
+      RoomResponse response =
+          RoomResponse.of(
+              room,
+              SEED,
+              (done, total) -> {
+                if (mine != wanted) {
+                  throw new CancellationException();
+                }
+              });
+      Platform.runLater(() -> {
+        if (mine == wanted) {
+          traced.set(Optional.of(new Traced(room, response, returns)));
+        }
+      });
+    } catch (CancellationException e) {
+      // a newer room is being traced
+    }
+  }
+
+  private RoomBook book() {
+    return desk.session().book();
+  }
+
+  private Room room() {
+    return book().room();
+  }
+
+  /** What was traced of the room as it is now. */
+  public Optional<Traced> now() {
+    return traced.get().filter(t -> t.room().equals(room()));
+  }
+
+  /** Quick and traced side by side, in a sentence. */
+  public String words() {
+    if (now().isEmpty()) {
+      return "Tracing the room: the figures so far are those of statistics …";
+    }
+    RoomResponse response = now().get().response();
+    Heard quick = Heard.of(room());
+    Heard refined = Heard.of(room(), Statistics.of(room()).seconds(), Reply.of(response));
+    double change = refined.margins().clearDb() - quick.margins().clearDb();
+    return String.format(
+            Locale.ROOT,
+            "Traced with %d mirrored arrivals and rays (late level good to %.1f dB): Clear %.1f dB for the room as described, where statistics alone say %.1f dB%s.%s",
+            response.arrivals().size(),
+            response.standardErrorDb(),
+            refined.margins().clearDb(),
+            quick.margins().clearDb(),
+            Math.abs(change) < 1 ? "; the shape of the room changes little" : "",
+            response.directBlocked()
+                ? " Something stands between you and the microphone: there is no direct sound."
+                : "")
+        .replace("-", "−");
+  }
+
+  /** Times of the traced response, NaN where there is none. */
+  public double[] tracedSeconds() {
+    return IntStream.range(0, Octave.COUNT)
+        .mapToDouble(
+            b -> now().map(t -> t.response().t20Seconds(b).orElse(Double.NaN)).orElse(Double.NaN))
+        .toArray();
+  }
+
+  /** Times by statistics. */
+  public double[] predictedSeconds() {
+    return Statistics.of(room()).seconds().toArray();
+  }
+
+  /** Times measured, each where there is one. */
+  public List<OptionalDouble> measured() {
+    Optional<PositionAverage> average = book().decays().average();
+    return IntStream.range(0, Octave.COUNT)
+        .mapToObj(b ->
+            average
+                .flatMap(a -> a.band(Octave.nominalHz(b)))
+                .map(x -> OptionalDouble.of(x.seconds()))
+                .orElse(OptionalDouble.empty()))
+        .toList();
+  }
+
+  /** The description brought to the measurement; empty without one. */
+  public Optional<Tuning> tuning() {
+    return book().decay().isEmpty() ? Optional.empty() : Optional.of(Tuning.of(room(), measured()));
+  }
+
+  /** Takes the tuned coefficients over into the description; pieces on surfaces keep theirs. */
+  public void takeOver() {
+    Tuning tuning = tuning().orElseThrow();
+    desk.session()
+        .edit(
+            "Tune the materials to the measurement",
+            book -> {
+              Room tuned = book.room();
+              for (String surface : tuned.surfaceNames()) {
+                Finish now = tuned.finishOf(surface);
+                Bands changed =
+                    now.absorption()
+                        .with(tuning.changeOf(surface), (a, f) -> Math.clamp(a * f, 0, 1));
+                tuned = tuned.withFinish(surface, new Finish.Stated(changed, now.scattering()));
+              }
+              return book.with(tuned);
+            });
+  }
+}

@@ -1,0 +1,69 @@
+package nullroom.core.predict;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import nullroom.core.TestRooms;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.room.Finish;
+import nullroom.core.room.Point;
+import nullroom.core.room.Room;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+
+class ReturnMapTest {
+  private final Room room = TestRooms.box(0.2);
+
+  @Test
+  @DisplayName("a soft surface sends back less, a hard one the same as before or less")
+  void soft() {
+    Room carpeted = room.withFinish("floor", new Finish.Stated(Bands.all(0.8), Bands.all(0.1)));
+    ReturnMap bare = ReturnMap.of(room, 1);
+    ReturnMap soft = ReturnMap.of(carpeted, 1);
+    assertThat(soft.total("floor", true)).isLessThan(0.35 * bare.total("floor", true));
+    assertThat(soft.total("ceiling", false)).isLessThan(bare.total("ceiling", false));
+    assertThat(bare.grids().keySet()).containsExactlyInAnyOrderElementsOf(room.surfaceNames());
+  }
+
+  @Test
+  @DisplayName(
+      "early sound comes most from what is near both: the floor under a low pair, by its cell")
+  void near() {
+    Point low = new Point(1.2, 1.5, 0.3);
+    Room near =
+        room.withTalker(room.requireTalker().movedTo(low))
+            .withMicrophone(room.requireMicrophone().movedTo(new Point(1.6, 1.5, 0.3), low));
+    ReturnMap map = ReturnMap.of(near, 2);
+    for (String other : near.surfaceNames()) {
+      assertThat(map.total("floor", true)).isGreaterThanOrEqualTo(map.total(other, true));
+    }
+    ReturnMap.Grid floor = java.util.Objects.requireNonNull(map.grids().get("floor"));
+    int most = 0;
+    for (int k = 0; k < floor.early().length; k++) {
+      most = floor.early()[k] > floor.early()[most] ? k : most;
+    }
+    double u = (most % floor.columns() + 0.5) * ReturnMap.CELL_METRES;
+    double v = ((double) (most / floor.columns()) + 0.5) * ReturnMap.CELL_METRES;
+    assertThat(u).isCloseTo(1.4, within(0.45));
+    assertThat(v).isCloseTo(1.5, within(0.3));
+  }
+
+  @Test
+  @DisplayName("with everything a perfect diffuser the map adds up to the response's reply")
+  void addsUp() {
+    Room diffuse = room;
+    for (String surface : room.surfaceNames()) {
+      diffuse = diffuse.withFinish(surface, new Finish.Stated(Bands.all(0.2), Bands.all(1)));
+    }
+    ReturnMap map = ReturnMap.of(diffuse, 3);
+    RoomResponse response = RoomResponse.of(diffuse, 3, nullroom.core.Progress.NONE);
+    double sum = 0;
+    for (String surface : diffuse.surfaceNames()) {
+      sum += map.total(surface, true) + map.total(surface, false);
+    }
+    double reply =
+        (response.earlyEnergy().get(4) + response.lateEnergy().get(4))
+            / response.directEnergy().get(4);
+    assertThat(10 * Math.log10(sum / reply)).isCloseTo(0, within(0.4));
+  }
+}
