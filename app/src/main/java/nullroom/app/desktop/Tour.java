@@ -31,6 +31,9 @@ public final class Tour {
   /** Until the demo's room is traced. */
   private static final long TRACED_NANOS = 2_500_000_000L;
 
+  /** Until cancelled work has ended. */
+  private static final long CANCEL_NANOS = 200_000_000L;
+
   private Tour() {}
 
   /**
@@ -109,7 +112,7 @@ public final class Tour {
   private static void roomPages(
       Composition window, Stage stage, Path folder, String name, List<Path> pictures) {
     LockSupport.parkNanos(TRACED_NANOS);
-    for (RoomPage page : List.of(RoomPage.FURNITURE, RoomPage.MODEL, RoomPage.MATERIALS)) {
+    for (RoomPage page : List.of(RoomPage.SHAPE, RoomPage.MODEL)) {
       Toolkit.onFx(() -> window.room().pageProperty().set(page));
       settle();
       String label = page.label().toLowerCase(Locale.ROOT);
@@ -125,7 +128,7 @@ public final class Tour {
   private static void ringPages(
       Composition window, Stage stage, Path folder, String name, List<Path> pictures) {
     for (RingPage page : RingPage.values()) {
-      if (page != RingPage.DECAY) {
+      if (page != RingPage.DECAY && page != RingPage.FIGURES) {
         Toolkit.onFx(() -> window.ring().pageProperty().set(page));
         if (page == RingPage.CLAPS) {
           Toolkit.onFx(() -> window.ring().clap());
@@ -137,6 +140,9 @@ public final class Tour {
       }
     }
     Toolkit.onFx(() -> window.work().cancel());
+    LockSupport.parkNanos(CANCEL_NANOS);
+    settle();
+    Toolkit.onFx(() -> window.work().say(""));
     Toolkit.onFx(() -> window.ring().pageProperty().set(RingPage.DECAY));
     settle();
   }

@@ -94,16 +94,6 @@ final class FoldOutPage {
         3,
         r -> r.microphone().orElseThrow().at().z(),
         z -> model.setHeight(FoldOut.Handle.MICROPHONE, z));
-    form.getChildren().add(heading("Tint: what each patch sends back"));
-    Choice<Tint> tint =
-        new Choice<>(
-            "tint",
-            "what the fold-out is tinted by",
-            List.of(Tint.values()),
-            Tint::label,
-            model.tintProperty()::set);
-    model.tintProperty().subscribe(now -> tint.show(now));
-    form.getChildren().add(tint);
     return form;
   }
 

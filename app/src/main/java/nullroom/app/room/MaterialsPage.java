@@ -106,7 +106,7 @@ final class MaterialsPage {
             .attempt(() -> model.clad(String.valueOf(surface.getValue()), current()), () -> {}));
     HBox row = new HBox(surface, clad);
     row.getStyleClass().add("row");
-    HBox fields = new HBox(12, thick, air, flow);
+    VBox fields = new VBox(4, thick, air, flow);
     return new VBox(6, head, fields, row);
   }
 

@@ -30,6 +30,7 @@ public final class RoomModel {
   private final ObjectProperty<Tint> tint = new SimpleObjectProperty<>(Tint.NOTHING);
   private final Desk desk;
   private final Say say;
+  private final ShapeModel shape;
   private final FurnitureModel furniture;
   private final MaterialsModel materials;
   private final TraceModel trace;
@@ -41,6 +42,7 @@ public final class RoomModel {
    */
   public RoomModel(Desk desk, Executor background) {
     this.desk = desk;
+    shape = new ShapeModel(desk);
     furniture = new FurnitureModel(desk);
     materials = new MaterialsModel(desk);
     trace = new TraceModel(desk, background);
@@ -65,6 +67,11 @@ public final class RoomModel {
   /** What the fold-out is tinted by. */
   public ObjectProperty<Tint> tintProperty() {
     return tint;
+  }
+
+  /** Its outline, ceiling, doors and windows. */
+  public ShapeModel shape() {
+    return shape;
   }
 
   /** What stands in it. */

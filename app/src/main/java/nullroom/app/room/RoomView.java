@@ -1,10 +1,13 @@
 package nullroom.app.room;
 
 import java.io.File;
+import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.stage.FileChooser;
+import nullroom.app.control.Choice;
 import nullroom.app.control.FoldOut;
 import nullroom.app.control.PictureFile;
 import nullroom.app.shell.Desk;
@@ -33,6 +36,7 @@ public final class RoomView {
         FoldOutPage foldOut = new FoldOutPage(model, desk);
         yield new PageParts(foldOut.node(), files(model, foldOut.picture(), desk));
       }
+      case SHAPE -> new PageParts(new ShapePage(model.shape(), desk).node(), new HBox());
       case FURNITURE ->
           new PageParts(new FurniturePage(model.furniture(), desk).node(), new HBox());
       case MODEL -> new PageParts(new ModelPage(model.trace(), desk).node(), new HBox());
@@ -67,7 +71,17 @@ public final class RoomView {
         desk.work().attempt(() -> PictureFile.write(picture, file.toPath()), () -> {});
       }
     });
-    HBox row = new HBox(open, write, save);
+    Choice<Tint> tint =
+        new Choice<>(
+            "tint",
+            "what the fold-out is tinted by",
+            List.of(Tint.values()),
+            Tint::label,
+            model.tintProperty()::set);
+    model.tintProperty().subscribe(now -> tint.show(now));
+    Label key = new Label("Tint, 3 dB a step:");
+    key.getStyleClass().add("soft");
+    HBox row = new HBox(key, tint, open, write, save);
     row.getStyleClass().add("row");
     return row;
   }

@@ -157,7 +157,9 @@ class ListenPagesTest {
                     suspect("lamp"),
                     Optional.of(new NearMicrophone(NearMicrophone.Side.BEHIND, 9))))
         .hasMessageContaining("outside the room");
-    Fx.run(() -> new nullroom.app.room.RoomModel(desk).setSize(1, 1.2)); // the lamp is outside now
+    Fx.run(() ->
+        new nullroom.app.room.RoomModel(desk, Runnable::run)
+            .setSize(1, 1.2)); // the lamp is outside now
     assertThat(desk.session().book().heard().sources()).isEmpty();
     Fx.run(desk.session()::undo);
     Fx.run(() -> model.culprits().place(suspect("lamp"), Optional.empty()));
