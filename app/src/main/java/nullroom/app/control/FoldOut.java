@@ -6,8 +6,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.DoubleFunction;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.shape.Polygon;
+import javafx.scene.shape.Rectangle;
 import javafx.scene.shape.Shape;
 import javafx.scene.text.TextAlignment;
 import nullroom.core.predict.ArrivalLocus;
@@ -44,6 +47,8 @@ public final class FoldOut extends PlotPane {
 
   private static final int TINTS = 5;
   private static final double TINT_STEP_DB = 3;
+  private static final double ZOOM_STEP = 1.25;
+  private static final double MOST_ZOOM = 8;
 
   private Optional<Room> room = Optional.empty();
   private String selected = "";
@@ -55,6 +60,12 @@ public final class FoldOut extends PlotPane {
   private Optional<ReturnMap> tints = Optional.empty();
   private boolean tintEarly;
   private Point ceilingShift = new Point(0, 0, 0);
+  private Optional<DoubleFunction<String>> lengths = Optional.empty();
+  private double zoom = 1;
+  private double panX;
+  private double panY;
+  private double panFromX;
+  private double panFromY;
   private double scale = 1;
   private double originX;
   private double originY;
@@ -62,6 +73,64 @@ public final class FoldOut extends PlotPane {
   /** An empty picture. */
   public FoldOut() {
     super("fold-out");
+    setFocusTraversable(true);
+    setAccessibleText("the room unfolded; plus, minus and zero zoom, drag to pan");
+    setOnScroll(e -> zoom(e.getDeltaY() > 0 ? ZOOM_STEP : 1 / ZOOM_STEP, e.getX(), e.getY()));
+    setOnMousePressed(e -> {
+      panFromX = e.getX() - panX;
+      panFromY = e.getY() - panY;
+      if (e.getClickCount() == 2) {
+        whole();
+      }
+    });
+    setOnMouseDragged(e -> {
+      if (zoom > 1) {
+        panX = e.getX() - panFromX;
+        panY = e.getY() - panFromY;
+        redraw();
+      }
+    });
+    addEventHandler(KeyEvent.KEY_TYPED, e -> typed(e.getCharacter()));
+  }
+
+  private void typed(String character) {
+    switch (character) {
+      case "+" -> zoom(ZOOM_STEP, getWidth() / 2, getHeight() / 2);
+      case "-" -> zoom(1 / ZOOM_STEP, getWidth() / 2, getHeight() / 2);
+      case "0" -> whole();
+      default -> {}
+    }
+  }
+
+  /** Shows all of it again. */
+  private void whole() {
+    zoom = 1;
+    panX = 0;
+    panY = 0;
+    redraw();
+  }
+
+  /** Nearer or farther, with one point of the picture held in its place. */
+  private void zoom(double factor, double x, double y) {
+    double next = Math.clamp(zoom * factor, 1.0, MOST_ZOOM);
+    panX = x - (x - panX) * next / zoom;
+    panY = y - (y - panY) * next / zoom;
+    zoom = next;
+    if (zoom == 1) {
+      whole();
+    }
+    redraw();
+  }
+
+  /** How far it is zoomed in; 1 shows all of it. */
+  public double zoom() {
+    return zoom;
+  }
+
+  /** How lengths of walls are said beside their names; none at first. */
+  public void setLengths(DoubleFunction<String> said) {
+    lengths = Optional.of(said);
+    redraw();
   }
 
   /** The room shown. */
@@ -133,9 +202,11 @@ public final class FoldOut extends PlotPane {
     double lengthY = ys[1] - ys[0];
     double spanX = lengthX + 2 * wall + (wide ? lengthX + GAP_METRES : 0);
     double spanY = lengthY + 2 * wall + (wide ? 0 : lengthY + GAP_METRES);
-    scale = Math.min((width - 20) / spanX, (height - 20) / spanY);
-    originX = (width - spanX * scale) / 2 + (wall - xs[0]) * scale;
-    originY = height - (height - spanY * scale) / 2 - (wall - ys[0]) * scale;
+    double fit = Math.min((width - 20) / spanX, (height - 20) / spanY);
+    scale = zoom * fit;
+    originX = panX + zoom * ((width - spanX * fit) / 2 + (wall - xs[0]) * fit);
+    originY = panY + zoom * (height - (height - spanY * fit) / 2 - (wall - ys[0]) * fit);
+    setClip(new Rectangle(width, height));
     ceilingShift =
         wide
             ? new Point(lengthX + wall + GAP_METRES, 0, 0)
@@ -282,7 +353,9 @@ public final class FoldOut extends PlotPane {
     } else {
       Point middle = Outline.centre(corners);
       caption(
-          "wall " + name.substring(4),
+          "wall "
+              + name.substring(4)
+              + lengths.map(said -> ", " + said.apply(r.wallLength(name))).orElse(""),
           sx(middle.x()),
           sy(middle.y()),
           TextAlignment.CENTER,
@@ -325,7 +398,10 @@ public final class FoldOut extends PlotPane {
     body.setFocusTraversable(true);
     body.setAccessibleText(style + "; arrow keys move it by 5 cm");
     body.setId("handle-" + style);
-    body.setOnMouseDragged(e -> drag(which, e));
+    body.setOnMouseDragged(e -> {
+      e.consume();
+      drag(which, e);
+    });
     body.setOnMousePressed(MouseEvent::consume);
     body.setOnKeyPressed(e -> {
       double dx =
@@ -354,13 +430,18 @@ public final class FoldOut extends PlotPane {
         "handle-label");
   }
 
+  /** To the nearest five centimetres. */
+  private static double snapped(double metres) {
+    return Math.round(metres / ARROW_STEP_METRES) * ARROW_STEP_METRES;
+  }
+
   private void drag(Handle which, MouseEvent e) {
     javafx.geometry.Point2D local = sceneToLocal(e.getSceneX(), e.getSceneY());
     double x = (local.getX() - originX) / scale;
     double y = (originY - local.getY()) / scale;
     Outline outline = room.orElseThrow().outline();
     if (outline.contains(new Point(x, y, 0))) {
-      mover.move(which, Math.round(x * 100) / 100.0, Math.round(y * 100) / 100.0);
+      mover.move(which, snapped(x), snapped(y));
     }
   }
 }

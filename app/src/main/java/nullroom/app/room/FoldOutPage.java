@@ -31,6 +31,7 @@ final class FoldOutPage {
     this.desk = desk;
     foldOut.setMover(
         (handle, x, y) -> desk.work().attempt(() -> model.move(handle, x, y), () -> {}));
+    desk.units().subscribe(units -> foldOut.setLengths(units::length));
     refreshers.add(() -> foldOut.show(model.room()));
     VBox form = form();
     form.getStyleClass().add("form");

@@ -26,6 +26,7 @@ final class ModelPage {
   private final Label words = wrapped("model-words");
   private final Label blame = wrapped("model-blame");
   private final FigureTable changes = new FigureTable("model-changes");
+  private final FigureTable modes = new FigureTable("model-modes");
   private final Button tune = new Button("Take the tuned materials over");
   private final ScrollPane node;
 
@@ -36,7 +37,7 @@ final class ModelPage {
     times.plot().setMinHeight(CHART_HEIGHT);
     tune.setId("tune");
     tune.setOnAction(e -> model.takeOver());
-    VBox all = new VBox(10, words, times.plot(), blame, changes, tune);
+    VBox all = new VBox(10, words, times.plot(), blame, changes, tune, modes);
     node = new ScrollPane(all);
     node.setFitToWidth(true);
     node.getStyleClass().add("pages");
@@ -69,6 +70,18 @@ final class ModelPage {
         new BandPlot.Series(
             "traced", BandPlot.Origin.PREDICTED, model.tracedSeconds(), "noise-bar"));
     times.show(series, desk.session().book().goal());
+    modes.heads(
+        model.modes().isEmpty()
+            ? List.of()
+            : List.of("lowest modes", "kind", "at talker", "at microphone"));
+    for (TraceModel.ModeHere mode : model.modes()) {
+      modes.row(
+          List.of(
+              String.format(Locale.ROOT, "%.0f Hz", mode.mode().frequencyHz()),
+              mode.mode().kind(),
+              level(mode.talkerDb()),
+              level(mode.microphoneDb())));
+    }
     Optional<Tuning> tuning = model.tuning();
     tune.setDisable(tuning.isEmpty());
     blame.setText(
@@ -99,6 +112,10 @@ final class ModelPage {
       }
       changes.row(row);
     });
+  }
+
+  private static String level(double db) {
+    return String.format(Locale.ROOT, "%.0f dB", db).replace("-0 ", "0 ").replace('-', '−');
   }
 
   private static String name(double hz) {

@@ -31,6 +31,7 @@ public final class RoomModel {
   private final Desk desk;
   private final Say say;
   private final ShapeModel shape;
+  private final SpotsModel spots;
   private final FurnitureModel furniture;
   private final MaterialsModel materials;
   private final TraceModel trace;
@@ -43,6 +44,7 @@ public final class RoomModel {
   public RoomModel(Desk desk, Executor background) {
     this.desk = desk;
     shape = new ShapeModel(desk);
+    spots = new SpotsModel(desk);
     furniture = new FurnitureModel(desk);
     materials = new MaterialsModel(desk);
     trace = new TraceModel(desk, background);
@@ -72,6 +74,11 @@ public final class RoomModel {
   /** Its outline, ceiling, doors and windows. */
   public ShapeModel shape() {
     return shape;
+  }
+
+  /** Places to record from. */
+  public SpotsModel spots() {
+    return spots;
   }
 
   /** What stands in it. */

@@ -7,6 +7,7 @@ public enum RoomPage implements Pages.Page {
   FOLD_OUT("Fold-out", "sizes, materials and places; what each patch sends back"),
   SHAPE("Shape", "outline, ceiling, doors and windows"),
   FURNITURE("Furniture", "what stands in the room"),
+  SPOTS("Spots", "places to record from, side by side"),
   MODEL("Model", "the description against what was measured"),
   MATERIALS("Materials", "what surfaces take up, and layers of your own");
 

@@ -39,6 +39,7 @@ public final class RoomView {
       case SHAPE -> new PageParts(new ShapePage(model.shape(), desk).node(), new HBox());
       case FURNITURE ->
           new PageParts(new FurniturePage(model.furniture(), desk).node(), new HBox());
+      case SPOTS -> new PageParts(new SpotsPage(model, desk).node(), new HBox());
       case MODEL -> new PageParts(new ModelPage(model.trace(), desk).node(), new HBox());
       case MATERIALS ->
           new PageParts(new MaterialsPage(model.materials(), desk).node(), new HBox());

@@ -61,6 +61,7 @@ public final class ShapeModel {
     DOOR("shut door", "door_solid", 0, 0.85, 2.0),
     OPEN_DOOR("open door", "opening_free", 0, 0.85, 2.0),
     WINDOW("window", "glass_double_10", 0.9, 1.2, 1.2),
+    CURTAIN("curtain", "curtain_medium_draped", 0, 1.6, 2.2),
     RUG("rug", "rug_on_wood", 0, 2.0, 1.4);
 
     private final String label;

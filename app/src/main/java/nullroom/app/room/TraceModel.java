@@ -15,12 +15,14 @@ import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.PositionAverage;
 import nullroom.core.predict.Heard;
+import nullroom.core.predict.Mode;
 import nullroom.core.predict.Reply;
 import nullroom.core.predict.ReturnMap;
 import nullroom.core.predict.RoomResponse;
 import nullroom.core.predict.Statistics;
 import nullroom.core.predict.Tuning;
 import nullroom.core.room.Finish;
+import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.io.book.RoomBook;
 
@@ -30,6 +32,8 @@ import nullroom.io.book.RoomBook;
  */
 public final class TraceModel {
   private static final long SEED = 1;
+  private static final double HIGHEST_MODE_HZ = 200;
+  private static final int MODES = 8;
 
   /**
    * What was traced.
@@ -130,6 +134,33 @@ public final class TraceModel {
         .mapToDouble(
             b -> now().map(t -> t.response().t20Seconds(b).orElse(Double.NaN)).orElse(Double.NaN))
         .toArray();
+  }
+
+  /**
+   * A mode where talker and microphone are.
+   *
+   * @param mode of the room
+   * @param talkerDb its pressure at the talker over its most
+   * @param microphoneDb the same at the microphone
+   */
+  public record ModeHere(Mode mode, double talkerDb, double microphoneDb) {}
+
+  /** The lowest modes of the room, or of the box with its plan and volume. */
+  public List<ModeHere> modes() {
+    Room room = room();
+    if (room.talker().isEmpty() || room.microphone().isEmpty()) {
+      return List.of();
+    }
+    Point low = new Point(room.outline().span(0)[0], room.outline().span(1)[0], 0);
+    Point size = new Point(room.size().x(), room.size().y(), room.volume() / room.outline().area());
+    return Mode.about(room, HIGHEST_MODE_HZ).stream()
+        .limit(MODES)
+        .map(m ->
+            new ModeHere(
+                m,
+                m.levelDb(room.requireTalker().at(), low, size),
+                m.levelDb(room.requireMicrophone().at(), low, size)))
+        .toList();
   }
 
   /** Times by statistics. */

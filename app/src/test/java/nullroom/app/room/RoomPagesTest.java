@@ -160,6 +160,77 @@ class RoomPagesTest {
   }
 
   @Test
+  void spotsAreKeptComparedAndGoneBackTo() {
+    SpotsModel spots = model.spots();
+    assertThat(spots.all()).isEmpty();
+    Fx.run(() -> spots.keep("middle"));
+    Room middle = room();
+    Fx.run(() -> model.move(FoldOut.Handle.MICROPHONE, 3.4, 2.5));
+    Fx.run(() -> spots.keep("far corner"));
+    assertThatThrownBy(() -> spots.keep(" middle ")).hasMessageContaining("already");
+    assertThatThrownBy(() -> spots.keep("")).hasMessageContaining("needs a name");
+    List<SpotsModel.Judged> ranked = spots.all();
+    assertThat(ranked).extracting(j -> j.spot().name()).containsExactly("middle", "far corner");
+    assertThat(ranked.get(0).margins().orElseThrow().clearDb())
+        .isGreaterThan(ranked.get(1).margins().orElseThrow().clearDb() + 3);
+    assertThat(ranked.get(1).here()).isTrue();
+    Fx.run(() -> spots.go(ranked.getFirst().spot()));
+    assertThat(room()).isEqualTo(middle);
+    assertThat(desk.session().folder().load()).isEqualTo(desk.session().book());
+    Fx.run(() -> model.setSize(0, 3));
+    assertThat(spots.all().getLast().margins()).isEmpty();
+    Fx.run(() -> spots.remove(spots.all().getLast().spot()));
+    assertThat(spots.all()).hasSize(1);
+  }
+
+  @Test
+  void theFoldOutZoomsPansAndSaysLengths() {
+    FoldOut picture =
+        Fx.on(() -> {
+          FoldOut made = new FoldOut();
+          Scene scene = new Scene(new StackPane(made), 700, 500);
+          made.setLengths(nullroom.app.shell.Units.FEET::length);
+          made.show(room());
+          scene.getRoot().applyCss();
+          scene.getRoot().layout();
+          return made;
+        });
+    assertThat(
+            Fx.on(() ->
+                picture.getChildrenUnmodifiable().stream()
+                    .filter(n -> n instanceof javafx.scene.text.Text)
+                    .map(n -> ((javafx.scene.text.Text) n).getText())
+                    .toList()))
+        .contains("wall 1, 13 ft 1 in", "wall 2, 9 ft 10 in");
+    for (String key : List.of("+", "+", "-", "+")) {
+      Fx.run(() ->
+          picture.fireEvent(
+              new javafx.scene.input.KeyEvent(
+                  javafx.scene.input.KeyEvent.KEY_TYPED,
+                  key,
+                  key,
+                  javafx.scene.input.KeyCode.UNDEFINED,
+                  false,
+                  false,
+                  false,
+                  false)));
+    }
+    assertThat(Fx.on(picture::zoom)).isCloseTo(1.5625, within(1e-9));
+    Fx.run(() ->
+        picture.fireEvent(
+            new javafx.scene.input.KeyEvent(
+                javafx.scene.input.KeyEvent.KEY_TYPED,
+                "0",
+                "0",
+                javafx.scene.input.KeyCode.UNDEFINED,
+                false,
+                false,
+                false,
+                false)));
+    assertThat(Fx.on(picture::zoom)).isEqualTo(1);
+  }
+
+  @Test
   void aRoomGoesToAFileAndComesBack() throws Exception {
     Fx.run(() -> model.furniture().add(Piece.DESK));
     Room mine = room();

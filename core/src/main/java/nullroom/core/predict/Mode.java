@@ -19,6 +19,24 @@ public record Mode(double frequencyHz, int nx, int ny, int nz) {
   /** Walls give way and tape measures err: modes lie within a twelfth of where they should. */
   private static final double NEAR = 1 / 12.0;
 
+  /** In a real room no node is deeper. */
+  private static final double DEEPEST_DB = -40;
+
+  /**
+   * Pressure of this mode at a place over its most, in dB: the product of |cos(n pi x / L)| along
+   * the three directions (Rayleigh). 0 in corners; very low at its nodes.
+   *
+   * @param low the room's corner where all coordinates are least
+   * @param size length, width and height
+   */
+  public double levelDb(Point at, Point low, Point size) {
+    double shape =
+        Math.cos(nx * Math.PI * (at.x() - low.x()) / size.x())
+            * Math.cos(ny * Math.PI * (at.y() - low.y()) / size.y())
+            * Math.cos(nz * Math.PI * (at.z() - low.z()) / size.z());
+    return Math.max(DEEPEST_DB, 20 * Math.log10(Math.abs(shape) + 1e-12));
+  }
+
   /** axial, tangential or oblique, by the number of directions it moves in. */
   public String kind() {
     int directions = Integer.signum(nx) + Integer.signum(ny) + Integer.signum(nz);

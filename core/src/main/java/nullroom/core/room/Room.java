@@ -385,6 +385,11 @@ public record Room(
     return with(finishes, patches, talker, Optional.of(other));
   }
 
+  /** A copy with another talker and another microphone. */
+  public Room withPeople(Talker otherTalker, PlacedMicrophone otherMicrophone) {
+    return with(finishes, patches, Optional.of(otherTalker), Optional.of(otherMicrophone));
+  }
+
   /** A copy with another talker. */
   public Room withTalker(Talker other) {
     return with(finishes, patches, Optional.of(other), microphone);

@@ -5,6 +5,11 @@ import nullroom.core.acoustics.VocalEffort;
 
 /** Who speaks: place of the lips, direction, effort and directivity. */
 public record Talker(Point at, Aim aim, VocalEffort effort, Directivity directivity) {
+  /** The same voice in another direction. */
+  public Talker turnedTo(double azimuthDegrees) {
+    return new Talker(at, new Aim(azimuthDegrees, aim.elevationDegrees()), effort, directivity);
+  }
+
   /** The same voice from another place. */
   public Talker movedTo(Point place) {
     return new Talker(place, aim, effort, directivity);

@@ -42,6 +42,20 @@ class ModeTest {
   }
 
   @Test
+  @DisplayName(
+      "shape along the room: full in corners, half power an eighth of the way, a node in the middle of (1,0,0)")
+  void shape() {
+    Mode first = new Mode(41, 1, 0, 0);
+    Point low = new Point(0, 0, 0);
+    Point size = new Point(4, 3, 2.5);
+    assertThat(first.levelDb(new Point(0, 3, 0), low, size)).isCloseTo(0, within(1e-9));
+    assertThat(first.levelDb(new Point(1, 1, 1), low, size)).isCloseTo(-3.01, within(0.01));
+    assertThat(first.levelDb(new Point(2, 1, 1), low, size)).isEqualTo(-40);
+    assertThat(new Mode(130, 1, 1, 1).levelDb(new Point(1, 0.75, 0), low, size))
+        .isCloseTo(-6.02, within(0.01));
+  }
+
+  @Test
   @DisplayName("least source distance: 1.08 m for 40 m3 and 0.4 s (ISO 3382-1, worked by hand)")
   void leastDistance() {
     Statistics statistics =

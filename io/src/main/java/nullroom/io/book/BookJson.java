@@ -37,7 +37,22 @@ final class BookJson {
         f.required("goal").oneOf(Goal::find, goals),
         RoomJson.read(f.required("room").object()),
         ListeningJson.read(f, (int) version),
-        decays(f));
+        decays(f),
+        f.elements("recordingSpots").stream().map(BookJson::spot).toList());
+  }
+
+  private static Spot spot(Field f) {
+    return new Spot(
+        f.required("name").text(),
+        RoomJson.point(f.required("talkerAt")),
+        f.number("azimuthDegrees", 0),
+        RoomJson.point(f.required("microphoneAt")));
+  }
+
+  private static void write(Spot spot, ObjectNode out) {
+    out.put("name", spot.name()).put("azimuthDegrees", spot.azimuthDegrees());
+    out.set("talkerAt", RoomJson.numbers(spot.talkerAt()));
+    out.set("microphoneAt", RoomJson.numbers(spot.microphoneAt()));
   }
 
   private static Decays decays(Field f) {
@@ -68,6 +83,10 @@ final class BookJson {
       book.decays().measured().stream().skip(1).forEach(d -> write(d, earlier.addObject()));
     }
     book.decays().estimate().ifPresent(e -> DecayJson.write(e, out.putObject("decayEstimate")));
+    if (!book.spots().isEmpty()) {
+      ArrayNode spots = out.putArray("recordingSpots");
+      book.spots().forEach(s -> write(s, spots.addObject()));
+    }
     return out;
   }
 

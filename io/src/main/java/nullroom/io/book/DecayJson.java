@@ -57,9 +57,8 @@ final class DecayJson {
   static void write(MeasuredAt at, ObjectNode out) {
     out.put("sourcePlace", at.source()).put("microphonePlace", at.microphone());
     out.put("present", at.present());
-    at.talkerAt().ifPresent(p -> out.set("talkerAt", RoomJson.numbers(p.x(), p.y(), p.z())));
-    at.microphoneAt()
-        .ifPresent(p -> out.set("microphoneAt", RoomJson.numbers(p.x(), p.y(), p.z())));
+    at.talkerAt().ifPresent(p -> out.set("talkerAt", RoomJson.numbers(p)));
+    at.microphoneAt().ifPresent(p -> out.set("microphoneAt", RoomJson.numbers(p)));
   }
 
   private static DecayReport.BandDecay band(Field f) {

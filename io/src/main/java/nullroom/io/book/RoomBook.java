@@ -1,5 +1,6 @@
 package nullroom.io.book;
 
+import java.util.List;
 import java.util.Optional;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
@@ -19,11 +20,17 @@ import nullroom.core.room.Room;
  * @param room the room with talker and microphone
  * @param listening all that is known about the noise
  * @param decays all that is known about the decay
+ * @param spots places to record from
  */
-public record RoomBook(String name, Goal goal, Room room, Listening listening, Decays decays) {
+public record RoomBook(
+    String name, Goal goal, Room room, Listening listening, Decays decays, List<Spot> spots) {
+  public RoomBook {
+    spots = List.copyOf(spots);
+  }
+
   /** A book in which nothing was measured yet. */
   public RoomBook(String name, Goal goal, Room room) {
-    this(name, goal, room, Listening.NOTHING, Decays.NOTHING);
+    this(name, goal, room, Listening.NOTHING, Decays.NOTHING, List.of());
   }
 
   /** The decay measured last. */
@@ -81,17 +88,17 @@ public record RoomBook(String name, Goal goal, Room room, Listening listening, D
 
   /** With another room. */
   public RoomBook with(Room other) {
-    return new RoomBook(name, goal, other, listening, decays);
+    return new RoomBook(name, goal, other, listening, decays, spots);
   }
 
   /** With another goal. */
   public RoomBook with(Goal other) {
-    return new RoomBook(name, other, room, listening, decays);
+    return new RoomBook(name, other, room, listening, decays, spots);
   }
 
   /** With other knowledge of the noise. */
   public RoomBook with(Listening other) {
-    return new RoomBook(name, goal, room, other, decays);
+    return new RoomBook(name, goal, room, other, decays, spots);
   }
 
   /** With a new noise measurement. */
@@ -101,11 +108,16 @@ public record RoomBook(String name, Goal goal, Room room, Listening listening, D
 
   /** With other knowledge of the decay. */
   public RoomBook with(Decays other) {
-    return new RoomBook(name, goal, room, listening, other);
+    return new RoomBook(name, goal, room, listening, other, spots);
   }
 
   /** With a new decay measurement; those before are kept to compare with. */
   public RoomBook with(DecayMeasurement measured) {
     return with(decays.with(measured));
+  }
+
+  /** With other places to record from. */
+  public RoomBook withSpots(List<Spot> others) {
+    return new RoomBook(name, goal, room, listening, decays, others);
   }
 }

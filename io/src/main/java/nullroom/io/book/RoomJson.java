@@ -78,7 +78,7 @@ public final class RoomJson {
 
   static void write(NoiseSource source, ObjectNode out) {
     out.put("name", source.name());
-    out.set("at", numbers(source.at().x(), source.at().y(), source.at().z()));
+    out.set("at", numbers(source.at()));
     out.set("octaveDbSplAtMetre", numbers(source.dbSplAtMetre().toArray()));
   }
 
@@ -197,7 +197,7 @@ public final class RoomJson {
   private static void write(Furniture piece, ObjectNode out) {
     Point at = piece.corner();
     out.put("name", piece.name());
-    out.set("at", numbers(at.x(), at.y(), at.z()));
+    out.set("at", numbers(at));
     out.put("lengthMetres", piece.lengthMetres())
         .put("widthMetres", piece.widthMetres())
         .put("heightMetres", piece.heightMetres())
@@ -304,6 +304,10 @@ public final class RoomJson {
     return array;
   }
 
+  static ArrayNode numbers(Point p) {
+    return numbers(p.x(), p.y(), p.z());
+  }
+
   private static ArrayNode pair(Point p) {
     return numbers(p.x(), p.y());
   }
@@ -339,7 +343,7 @@ public final class RoomJson {
   }
 
   private static void write(Point at, Aim aim, ObjectNode out) {
-    out.set("at", numbers(at.x(), at.y(), at.z()));
+    out.set("at", numbers(at));
     out.put("azimuthDegrees", aim.azimuthDegrees()).put("elevationDegrees", aim.elevationDegrees());
   }
 

@@ -67,7 +67,8 @@ final class MeasuredBook {
             first.predictedSeconds());
     BlindDecay guess = new BlindDecay(List.of(new BlindDecay.Estimate(500, 0.41, 0.06, 17)));
     book =
-        book.with(second)
+        book.withSpots(List.of(Spot.of("gable", room)))
+            .with(second)
             .with(
                 book.decays()
                     .with(second)

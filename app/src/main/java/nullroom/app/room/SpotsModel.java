@@ -1,0 +1,96 @@
+package nullroom.app.room;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import nullroom.app.shell.Desk;
+import nullroom.core.Trouble;
+import nullroom.core.predict.Margins;
+import nullroom.core.room.Room;
+import nullroom.io.book.RoomBook;
+import nullroom.io.book.Spot;
+
+/** Places to record from, each with what the microphone would hear there. */
+public final class SpotsModel {
+  /**
+   * A spot and its margins.
+   *
+   * @param spot kept
+   * @param margins there; empty where talker or microphone no longer fit
+   * @param here whether talker and microphone are there now
+   */
+  public record Judged(Spot spot, Optional<Margins> margins, boolean here) {}
+
+  private final Desk desk;
+
+  SpotsModel(Desk desk) {
+    this.desk = desk;
+  }
+
+  private RoomBook book() {
+    return desk.session().book();
+  }
+
+  /** All, that with the largest weakest margin first. */
+  public List<Judged> all() {
+    Spot now = Spot.of("", book().room());
+    List<Judged> all = new ArrayList<>();
+    for (Spot spot : book().spots()) {
+      boolean here =
+          spot.talkerAt().equals(now.talkerAt()) && spot.microphoneAt().equals(now.microphoneAt());
+      all.add(new Judged(spot, margins(spot), here));
+    }
+    Margins targets = book().goal().targets();
+    all.sort(
+        Comparator.comparingDouble((Judged j) ->
+                j.margins()
+                    .map(m -> m.get(m.weakest(targets)) - targets.get(m.weakest(targets)))
+                    .orElse(Double.NEGATIVE_INFINITY))
+            .reversed());
+    return all;
+  }
+
+  private Optional<Margins> margins(Spot spot) {
+    try {
+      return Optional.of(book().heard(spot.in(book().room())).margins());
+    } catch (Trouble.BadField doesNotFit) {
+      return Optional.empty();
+    }
+  }
+
+  /**
+   * Keeps where talker and microphone are now.
+   *
+   * @throws Trouble.BadField without a name, or with one that is taken
+   */
+  public void keep(String name) {
+    String stripped = name.strip();
+    if (stripped.isEmpty()) {
+      throw new Trouble.BadField("spot", "needs a name, such as “gable” or “by the bed”");
+    }
+    if (book().spots().stream().anyMatch(s -> s.name().equals(stripped))) {
+      throw new Trouble.BadField("spot", "there is a spot “" + stripped + "” already");
+    }
+    List<Spot> more = new ArrayList<>(book().spots());
+    more.add(Spot.of(stripped, book().room()));
+    desk.session().edit("Keep the spot " + stripped, book -> book.withSpots(more));
+  }
+
+  /**
+   * Moves talker and microphone to a spot.
+   *
+   * @throws Trouble.BadField where they no longer fit
+   */
+  public void go(Spot spot) {
+    Room there = spot.in(book().room());
+    desk.session().edit("Go to " + spot.name(), book -> book.with(there));
+  }
+
+  /** Forgets a spot. */
+  public void remove(Spot spot) {
+    List<Spot> fewer = new ArrayList<>(book().spots());
+    fewer.remove(spot);
+    desk.session().edit("Forget the spot " + spot.name(), book -> book.withSpots(fewer));
+  }
+}

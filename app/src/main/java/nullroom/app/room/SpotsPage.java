@@ -1,0 +1,101 @@
+package nullroom.app.room;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import nullroom.app.control.FigureTable;
+import nullroom.app.control.FoldOut;
+import nullroom.app.shell.Desk;
+import nullroom.core.predict.Margins;
+
+/** Places to record from, side by side. */
+final class SpotsPage {
+  private final SpotsModel model;
+  private final Desk desk;
+  private final FoldOut foldOut = new FoldOut();
+  private final FigureTable table = new FigureTable("spots");
+  private final VBox node;
+
+  SpotsPage(RoomModel room, Desk desk) {
+    model = room.spots();
+    this.desk = desk;
+    foldOut.setMover(
+        (handle, x, y) -> desk.work().attempt(() -> room.move(handle, x, y), () -> {}));
+    TextField name = new TextField();
+    name.setId("room-spot-name");
+    name.setPromptText("name of this spot");
+    name.setAccessibleText("name of this spot");
+    Button keep = new Button("Keep this spot");
+    keep.setId("keep-spot");
+    keep.getStyleClass().add("action");
+    keep.setOnAction(e ->
+        said(() -> {
+          model.keep(name.getText());
+          name.clear();
+        }));
+    HBox row = new HBox(name, keep);
+    row.getStyleClass().add("row");
+    Label how =
+        new Label(
+            "Drag talker and microphone to where you could record; the ladder moves with them. Keep spots and compare: the best stands first.");
+    how.setWrapText(true);
+    how.setMinHeight(Region.USE_PREF_SIZE);
+    how.getStyleClass().add("soft");
+    ScrollPane rows = new ScrollPane(table);
+    rows.setFitToWidth(true);
+    node = new VBox(8, how, foldOut, row, rows);
+    VBox.setVgrow(foldOut, Priority.ALWAYS);
+    desk.session().bookProperty().subscribe(this::refresh);
+    refresh();
+  }
+
+  VBox node() {
+    return node;
+  }
+
+  private void said(Runnable edit) {
+    desk.work().say("");
+    desk.work().attempt(edit, () -> {});
+  }
+
+  private void refresh() {
+    foldOut.show(desk.session().book().room());
+    List<SpotsModel.Judged> all = model.all();
+    table.heads(all.isEmpty() ? List.of() : List.of("spot", "Quiet", "Clear", "Safe", "", "", ""));
+    for (SpotsModel.Judged spot : all) {
+      List<Object> cells = new ArrayList<>(List.of(spot.spot().name()));
+      for (Margins.Kind kind : Margins.Kind.values()) {
+        cells.add(
+            spot.margins()
+                .map(m ->
+                    String.format(
+                        Locale.ROOT,
+                        "%.0f dB %s",
+                        m.get(kind),
+                        m.mark(desk.session().book().goal().targets(), kind)
+                            .name()
+                            .toLowerCase(Locale.ROOT)))
+                .orElse("no room"));
+      }
+      cells.add(spot.here() ? "here" : "");
+      cells.add(button("Go there", () -> model.go(spot.spot())));
+      cells.add(button("Forget", () -> model.remove(spot.spot())));
+      table.row(cells);
+    }
+  }
+
+  private Button button(String words, Runnable action) {
+    Button button = new Button(words);
+    button.getStyleClass().add("plain");
+    button.setOnAction(e -> said(action));
+    return button;
+  }
+}
