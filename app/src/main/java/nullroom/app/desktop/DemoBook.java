@@ -43,6 +43,7 @@ public final class DemoBook {
   private static final long SEED = 20;
   private static final double NOISE_SECONDS = 10;
   private static final double CLAP_SECONDS = 12.5;
+  private static final double SWEEP_SECONDS = 14;
   private static final String NOISE_TAKEN = "2026-03-14T21:40";
   private static final String DECAY_TAKEN = "2026-03-14T21:52";
   private static final String ELSEWHERE_TAKEN = "2026-03-14T21:46";
@@ -100,7 +101,7 @@ public final class DemoBook {
     Samples claps =
         device(bare.with(room)).record(AudioDevice.Prompt.CLAPS, CLAP_SECONDS, Progress.NONE);
     return DecayMeasurement.of(
-        place.keep("claps-elsewhere", claps),
+        place.keep("claps", claps),
         ELSEWHERE_TAKEN,
         MeasuredAt.in(room, "A", "2", MeasuredAt.inventory(room)),
         claps,
@@ -125,17 +126,17 @@ public final class DemoBook {
         });
     CompletableFuture<DecayMeasurement> elsewhere =
         CompletableFuture.supplyAsync(() -> elsewhere(bare, place));
-    Samples claps = device.record(AudioDevice.Prompt.CLAPS, CLAP_SECONDS, Progress.NONE);
+    Samples sweep = device.record(AudioDevice.Prompt.SWEEP, SWEEP_SECONDS, Progress.NONE);
     CompletableFuture<Listening> listened =
         CompletableFuture.supplyAsync(() -> DemoListening.addTo(bare, place).listening());
     RoomBook book =
         bare.with(elsewhere.join())
             .with(
                 DecayMeasurement.of(
-                    place.keep("claps", claps),
+                    place.keep("sweep", sweep),
                     DECAY_TAKEN,
                     MeasuredAt.in(bare.room()),
-                    claps,
+                    sweep,
                     bare.room()))
             .with(listened.join().withNoise(noise.join()));
     place.save(book);

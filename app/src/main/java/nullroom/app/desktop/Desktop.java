@@ -77,7 +77,8 @@ public final class Desktop {
             Toolkit.show(
                 "Null Room",
                 Look.scene(
-                    Start.preparing("Recording its quiet and its claps, then measuring both …"),
+                    Start.preparing(
+                        "Recording its quiet, a sweep and claps, then measuring them …"),
                     WIDTH,
                     HEIGHT));
         desktop.begin(stage, new Start.Choice.Demo());

@@ -1,14 +1,17 @@
 package nullroom.app.ring;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import nullroom.app.shell.Units;
+import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.DecayReport;
 import nullroom.core.predict.FirstArrivals;
 import nullroom.core.predict.Mode;
 import nullroom.core.predict.ParallelPair;
+import nullroom.core.predict.RoomResponse;
 import nullroom.core.room.Room;
 import nullroom.core.room.Sides;
 import nullroom.io.book.DecayMeasurement;
@@ -18,6 +21,9 @@ import nullroom.io.book.RoomBook;
 final class Arrivals {
   /** A measured arrival this near a mirrored path is taken for it. */
   static final double SAME_PATH_METRES = 0.12;
+
+  /** Of many paths by several surfaces, one this near may be it. */
+  private static final double SAME_LONG_PATH = 0.04;
 
   /** Above this, modes lie too close to name one. */
   private static final double HIGHEST_MODE_HZ = 260;
@@ -38,6 +44,8 @@ final class Arrivals {
     DecayMeasurement measured = book.decay().get();
     Room room = measured.at().placed(book.room());
     List<FirstArrivals.Arrival> paths = FirstArrivals.of(room);
+    List<RoomResponse.Arrival> mirrored = RoomResponse.quick(room).arrivals();
+    double direct = room.requireTalker().at().distanceTo(room.requireMicrophone().at());
     double speed = room.air().speedOfSound();
     List<RingModel.Arrival> all = new ArrayList<>();
     for (DecayReport.Reflection r : measured.report().reflections()) {
@@ -52,9 +60,22 @@ final class Arrivals {
                   .limit(NAMED)
                   .map(p -> p.name().replaceFirst("^wall(?=\\d)", "wall "))
                   .collect(Collectors.joining(" or ")),
+              fitting.isEmpty() ? further(mirrored, direct + extra) : "",
               fitting));
     }
     return all;
+  }
+
+  /** The strongest path by several surfaces that is as long; empty where there is none. */
+  private static String further(List<RoomResponse.Arrival> mirrored, double metres) {
+    return mirrored.stream()
+        .filter(a -> a.surfaces().size() > 1 && Math.abs(a.metres() - metres) < SAME_LONG_PATH)
+        .max(Comparator.comparingDouble(a -> a.energy().get(Octave.HZ_1000)))
+        .map(a ->
+            a.surfaces().stream()
+                .map(s -> s.replaceFirst("^wall(?=\\d)", "wall "))
+                .collect(Collectors.joining(", then ")))
+        .orElse("");
   }
 
   /** A sentence on flutter, with its pair of surfaces; empty where nothing flutters. */

@@ -9,6 +9,7 @@ import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -25,6 +26,7 @@ import nullroom.core.room.Room;
 final class OriginPage {
   private static final double LIST_WIDTH = 272;
   private static final double PLAN_HEIGHT = 190;
+  private static final double LEAST_LIST = 120;
 
   private final RingModel model;
   private final Desk desk;
@@ -36,13 +38,17 @@ final class OriginPage {
   OriginPage(RingModel model, Desk desk) {
     this.model = model;
     this.desk = desk;
-    list.setMinWidth(LIST_WIDTH);
-    list.setMaxWidth(LIST_WIDTH);
     plan.setPrefHeight(PLAN_HEIGHT);
     plan.setMinHeight(PLAN_HEIGHT);
-    Region spare = new Region();
-    VBox.setVgrow(spare, Priority.ALWAYS);
-    VBox right = new VBox(list, spare, plan);
+    ScrollPane arrivals = new ScrollPane(list);
+    arrivals.setFitToWidth(true);
+    arrivals.setMinHeight(LEAST_LIST);
+    arrivals.setPrefHeight(LEAST_LIST);
+    arrivals.setMinWidth(LIST_WIDTH);
+    VBox.setVgrow(arrivals, Priority.ALWAYS);
+    VBox right = new VBox(8, arrivals, plan);
+    right.setMinWidth(LIST_WIDTH);
+    right.setMaxWidth(LIST_WIDTH);
     node = new HBox(14, foldOut, right);
     HBox.setHgrow(foldOut, Priority.ALWAYS);
     desk.session().bookProperty().subscribe(this::refresh);
@@ -124,7 +130,7 @@ final class OriginPage {
   private String words(RingModel.Arrival a) {
     String from =
         a.paths().isEmpty()
-            ? "nothing in the description fits"
+            ? a.further().isEmpty() ? "nothing in the description fits" : a.further()
             : a.fullName(model.measuredRoom())
                 + " ("
                 + length(a.paths().getFirst().extraMetres())

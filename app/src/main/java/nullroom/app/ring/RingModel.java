@@ -37,6 +37,7 @@ public final class RingModel {
    * @param levelDb re it
    * @param extraMetres longer
    * @param name of what it may have come from; empty where nothing in the room's description fits
+   * @param further a path by several surfaces that fits, where none by one does; may be empty
    * @param paths of the description that fit, the nearest first
    */
   public record Arrival(
@@ -44,6 +45,7 @@ public final class RingModel {
       double levelDb,
       double extraMetres,
       String name,
+      String further,
       List<FirstArrivals.Arrival> paths) {
     /** The name with the side that a wall lies on; empty where nothing fits. */
     String fullName(Room room) {

@@ -50,8 +50,8 @@ class WindowTest {
     RoomBook made = DemoBook.create(folder.resolve("demo"));
     Path claps =
         Files.copy(
-            new BookFolder(folder.resolve("demo")).sound("claps-1.wav"),
-            folder.resolve("my claps.wav"));
+            new BookFolder(folder.resolve("demo")).sound("sweep-1.wav"),
+            folder.resolve("my sweep.wav"));
     RoomBook bare = new RoomBook("mine", made.goal(), made.room());
     BookFolder place = new BookFolder(folder.resolve("my book"));
     Composition window = onFx(() -> new Composition(place, bare, Desktop::simulated, false));
