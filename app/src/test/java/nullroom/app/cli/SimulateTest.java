@@ -97,6 +97,30 @@ class SimulateTest {
 
   @Test
   @DisplayName(
+      "a simulated response, measured, shows what was predicted: times, clarity, first reflections")
+  void responseThereAndBack() {
+    Path room = RoomFile.in(folder);
+    Run.json("simulate", room, out("ir"), "--what", "response", "--seconds", 1.5);
+    JsonNode measured = Run.json("measure", "decay", out("ir"), "--excitation", "impulse");
+    JsonNode predicted = Run.json("predict", room);
+    for (double hz : new double[] {1000, 2000, 4000}) {
+      JsonNode is = Run.band(measured.get("bands"), hz);
+      JsonNode should = Run.band(predicted.get("bands"), hz);
+      double t20 = should.get("t20Seconds").asDouble();
+      assertThat(is.get("t20Seconds").asDouble()).as("%s Hz", hz).isCloseTo(t20, within(0.1 * t20));
+      assertThat(is.get("c50Db").asDouble())
+          .as("%s Hz", hz)
+          .isCloseTo(should.get("c50Db").asDouble(), within(1.5));
+    }
+    JsonNode first = predicted.get("reflections").get(0);
+    assertThat(Run.elements(measured.get("reflections")))
+        .anyMatch(r ->
+            Math.abs(r.get("delaySeconds").asDouble() - first.get("delaySeconds").asDouble()) < 1e-4
+                && Math.abs(r.get("levelDb").asDouble() - first.get("levelDb").asDouble()) < 1.5);
+  }
+
+  @Test
+  @DisplayName(
       "a simulated sweep, measured, shows the room: its time, its reflections; and the loudspeaker's distortion, latency and clock")
   void sweepThereAndBack() {
     Path room = RoomFile.in(folder);

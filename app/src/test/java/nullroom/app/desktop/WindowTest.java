@@ -16,7 +16,10 @@ import javafx.scene.control.ToggleButton;
 import javafx.stage.Stage;
 import nullroom.app.Fx;
 import nullroom.app.listen.Page;
+import nullroom.app.ring.RingPage;
+import nullroom.app.room.RoomPage;
 import nullroom.app.shell.Station;
+import nullroom.app.shell.Units;
 import nullroom.io.book.BookFolder;
 import nullroom.io.book.RoomBook;
 import org.junit.jupiter.api.BeforeAll;
@@ -111,6 +114,53 @@ class WindowTest {
         .contains("no sound file that can be read");
     assertThat(onFx(() -> window.session().book())).isEqualTo(made);
     window.close();
+  }
+
+  @Test
+  void everyPageOfRingAndRoomIsDrawnInTheWindow() throws Exception {
+    RoomBook made = DemoBook.create(folder.resolve("demo3"));
+    Composition window =
+        onFx(() ->
+            new Composition(
+                new BookFolder(folder.resolve("demo3")), made, DemoBook::device, false));
+    Scene scene = onFx(() -> shown(window));
+    for (RingPage page : RingPage.values()) {
+      drawn(window, scene, Station.RING, page.name());
+    }
+    assertThat(onFx(() -> ((Label) scene.lookup("#clap-now")).getText()))
+        .contains("Nothing sudden");
+    drawn(window, scene, Station.RING, "ORIGIN");
+    onFx(() -> fire(scene, "arrival-2"));
+    assertThat(onFx(() -> window.ring().chosenProperty().get())).isPresent();
+    for (RoomPage page : RoomPage.values()) {
+      drawn(window, scene, Station.ROOM, page.name());
+    }
+    drawn(window, scene, Station.ROOM, "FURNITURE");
+    onFx(() -> fire(scene, "add-shelf"));
+    assertThat(onFx(() -> window.session().book().room().furniture())).hasSize(2);
+    drawn(window, scene, Station.ROOM, "SHAPE");
+    onFx(() -> fire(scene, "template-alcove"));
+    onFx(() -> fire(scene, "shape"));
+    assertThat(onFx(() -> window.session().book().room().outline().corners())).hasSize(8);
+    onFx(() -> fire(scene, "units"));
+    assertThat(onFx(() -> window.unitsProperty().get())).isEqualTo(Units.FEET);
+    RoomBook last = onFx(() -> window.session().book());
+    window.close();
+    assertThat(new BookFolder(folder.resolve("demo3")).load()).isEqualTo(last);
+  }
+
+  private static void drawn(Composition window, Scene scene, Station station, String page) {
+    onFx(() -> {
+      window.shell().stationProperty().set(station);
+      scene.getRoot().applyCss();
+      ((ToggleButton) scene.lookup("#page-" + page.toLowerCase(Locale.ROOT))).fire();
+      scene.getRoot().applyCss();
+      scene.getRoot().layout();
+      return page;
+    });
+    assertThat(onFx(() -> scene.getRoot().getLayoutBounds().getHeight()))
+        .as("%s fits its window", page)
+        .isLessThanOrEqualTo(scene.getHeight());
   }
 
   @Test

@@ -5,6 +5,7 @@ import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.signal.Fft;
+import nullroom.core.signal.Sums;
 
 /**
  * A computed response as sound: the direct sound and each mirrored arrival as a short minimum-phase
@@ -16,6 +17,9 @@ public final class ResponseSound {
 
   /** Gains alike within this make a pulse of one sample. */
   private static final double ALIKE_DB = 0.01;
+
+  private static final double LEAST_EVEN_SECONDS = 0.01;
+  private static final double EVEN_BT = 4;
 
   /** The rays' energy is smoothed over this share of the time since the direct sound. */
   private static final double SMOOTH = 0.06;
@@ -41,6 +45,7 @@ public final class ResponseSound {
     int n = Fft.sizeFor(count);
     for (int octave = 0; octave < Octave.COUNT; octave++) {
       double[] noise = SyntheticRoom.bandNoise(n, octave, sampleRateHz, seed * 31 + octave);
+      even(noise, Octave.ALL.get(octave).widthHz(), sampleRateHz);
       double[] energy = smoothed(response.rays()[octave], response.directSeconds());
       double perBin = RoomResponse.BIN_SECONDS * sampleRateHz;
       // noise of unit mean square in one octave stands for white noise that is stronger by this
@@ -53,6 +58,26 @@ public final class ResponseSound {
       }
     }
     return sound;
+  }
+
+  /**
+   * Takes the chance out of noise: every stretch a few times as long as the band is wide gets the
+   * same energy, so that one response decays as the mean of many would.
+   */
+  private static void even(double[] noise, double widthHz, double rate) {
+    int window = (int) (Math.max(LEAST_EVEN_SECONDS, EVEN_BT / widthHz) * rate);
+    double[] gains = new double[noise.length / window + 1];
+    for (int k = 0; k < gains.length; k++) {
+      int from = Math.min(k * window, noise.length - window);
+      double meanSquare = Sums.ofSquares(noise, from, window) / window;
+      gains[k] = Math.clamp(1 / Math.sqrt(meanSquare + 1e-12), 0.3, 3.0);
+    }
+    for (int i = 0; i < noise.length; i++) {
+      double at = Math.clamp((double) i / window - 0.5, 0, gains.length - 1.0);
+      int below = Math.min((int) at, Math.max(0, gains.length - 2));
+      int above = Math.min(below + 1, gains.length - 1);
+      noise[i] *= gains[below] + (at - below) * (gains[above] - gains[below]);
+    }
   }
 
   private static double[] smoothed(double[] energy, double directSeconds) {
