@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.Executor;
+import java.util.concurrent.locks.LockSupport;
 import java.util.stream.IntStream;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -32,6 +33,10 @@ import nullroom.io.book.RoomBook;
  */
 public final class TraceModel {
   private static final long SEED = 1;
+
+  /** A room that is being dragged is not traced at every step. */
+  private static final long SETTLE_NANOS = 150_000_000L;
+
   private static final double HIGHEST_MODE_HZ = 200;
   private static final int MODES = 8;
 
@@ -71,6 +76,10 @@ public final class TraceModel {
   }
 
   private void trace(Room room, int mine) {
+    LockSupport.parkNanos(SETTLE_NANOS);
+    if (mine != wanted) {
+      return; // still being dragged
+    }
     try {
       ReturnMap returns = ReturnMap.of(room, SEED);
       RoomResponse response =
