@@ -71,13 +71,22 @@ public final class NumberField extends VBox {
     return message.getText().isEmpty();
   }
 
+  /**
+   * A number as people type it, with a decimal point or comma.
+   *
+   * @throws NumberFormatException if it is none
+   */
+  public static double parse(String typed) {
+    return Double.parseDouble(typed.strip().replace(',', '.'));
+  }
+
   private void commit() {
     if (field.getText().equals(shown)) {
       return;
     }
     double number;
     try {
-      number = Double.parseDouble(field.getText().strip().replace(',', '.'));
+      number = parse(field.getText());
     } catch (NumberFormatException e) {
       message.setText("“" + field.getText() + "” is no number.");
       return;

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import nullroom.app.control.BandName;
 import nullroom.app.shell.Desk;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Octave;
@@ -228,7 +229,7 @@ public final class CulpritModel {
         bands.add(
             Words.say(
                 "%s %s%.0f",
-                Words.band(Octave.nominalHz(i)),
+                BandName.of(Octave.nominalHz(i)),
                 culprit.own().bound().get(i) ? "under " : "",
                 level));
       }

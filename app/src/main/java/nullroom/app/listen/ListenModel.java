@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
 import java.util.concurrent.Executor;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import nullroom.app.control.BandName;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.Inputs;
 import nullroom.app.shell.Say;
@@ -206,7 +207,7 @@ public final class ListenModel {
     return Words.say("%.0f dBA%s", inAir.getAsDouble(), Words.giveOrTake(n.scale()))
         + n.nc()
             .map(nc ->
-                Words.say(", NC-%d decided at %s", nc.rating(), Words.band(nc.decidingBandHz())))
+                Words.say(", NC-%d decided at %s", nc.rating(), BandName.of(nc.decidingBandHz())))
             .orElse("");
   }
 

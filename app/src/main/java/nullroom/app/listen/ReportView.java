@@ -10,6 +10,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import nullroom.app.control.BandName;
 import nullroom.app.control.BandPlot;
 import nullroom.app.control.FilePick;
 import nullroom.app.shell.Desk;
@@ -101,8 +102,10 @@ final class ReportView {
           row("give or take", Words.say("%.1f", s.uncertaintyDb()));
           row("the room itself", "");
           n.laeqDbSpl().ifPresent(a -> row("dBA", Words.say("%.1f", a)));
-          n.nc().ifPresent(nc -> row("NC", nc.rating() + " at " + Words.band(nc.decidingBandHz())));
-          n.nr().ifPresent(nr -> row("NR", nr.rating() + " at " + Words.band(nr.decidingBandHz())));
+          n.nc()
+              .ifPresent(nc -> row("NC", nc.rating() + " at " + BandName.of(nc.decidingBandHz())));
+          n.nr()
+              .ifPresent(nr -> row("NR", nr.rating() + " at " + BandName.of(nr.decidingBandHz())));
         });
     n.roomDbSpl().ifPresent(this::belowLine);
   }

@@ -17,10 +17,6 @@ final class Words {
     return say(amount < 2 ? "%.1f dB" : "%.0f dB", amount);
   }
 
-  static String band(double hz) {
-    return hz >= 1000 ? Math.round(hz / 1000) + " kHz" : Math.round(hz) + " Hz";
-  }
-
   /** ", give or take 3 dB", where a scale has an uncertainty. */
   static String giveOrTake(Optional<Scale> scale) {
     return scale

@@ -4,9 +4,9 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.ClapPlot;
+import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Desk;
 
 /** How to clap, and how each clap was. */
@@ -17,8 +17,8 @@ final class ClapPage {
 
   ClapPage(RingModel model, Desk desk) {
     ClapGuide guide = model.guide();
-    Label advice = wrapped("");
-    Label now = wrapped("answer");
+    Label advice = new Wrapped("");
+    Label now = new Wrapped("", "answer");
     now.setId("clap-now");
     ClapPlot plot = new ClapPlot(SHOWN);
     desk.session().bookProperty().subscribe(() -> advice.setText(guide.advice()));
@@ -38,14 +38,6 @@ final class ClapPage {
     node = new VBox(10, advice, plot, row);
     VBox.setVgrow(plot, Priority.ALWAYS);
     node.getStyleClass().add("pictures");
-  }
-
-  private static Label wrapped(String style) {
-    Label label = new Label();
-    label.setWrapText(true);
-    label.setMinHeight(Region.USE_PREF_SIZE);
-    label.getStyleClass().add(style);
-    return label;
   }
 
   VBox node() {

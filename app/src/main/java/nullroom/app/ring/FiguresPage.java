@@ -3,11 +3,11 @@ package nullroom.app.ring;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
-import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import nullroom.app.control.BandName;
 import nullroom.app.control.FigureTable;
+import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Desk;
 import nullroom.core.measure.DecayReport;
 
@@ -42,8 +42,8 @@ final class FiguresPage {
         () -> {
           table.heads(HEADS);
           model.bands().forEach(band -> table.row(cells(band)));
-          notes.getChildren().setAll(wrapped(KEY, "soft"));
-          model.warnings().forEach(w -> notes.getChildren().add(wrapped(w, "note")));
+          notes.getChildren().setAll(new Wrapped(KEY, "soft"));
+          model.warnings().forEach(w -> notes.getChildren().add(new Wrapped(w, "note")));
         };
     desk.session().bookProperty().subscribe(refresh);
     refresh.run();
@@ -53,17 +53,9 @@ final class FiguresPage {
     node.getStyleClass().add("pages");
   }
 
-  private static Label wrapped(String words, String style) {
-    Label label = new Label(words);
-    label.setWrapText(true);
-    label.setMinHeight(Region.USE_PREF_SIZE);
-    label.getStyleClass().add(style);
-    return label;
-  }
-
   private static List<String> cells(DecayReport.BandDecay b) {
     return List.of(
-        RingWords.bandName(b.centreHz()),
+        BandName.of(b.centreHz()),
         figure(b.edtSeconds(), 1, 2),
         figure(b.t20Seconds(), 1, 2),
         figure(b.t20DeviationSeconds(), 2, 2),

@@ -19,7 +19,6 @@ import nullroom.app.control.PlanPlot;
 import nullroom.app.shell.Desk;
 import nullroom.core.predict.ArrivalLocus;
 import nullroom.core.predict.FirstArrivals;
-import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 
 /** From where an arrival can have come: a line over the surfaces, and a list to choose from. */
@@ -82,14 +81,8 @@ final class OriginPage {
 
   /** Where a path meets a surface, in its own axes; furniture is marked on the floor under it. */
   private static Optional<FoldOut.Mark> mark(Room room, FirstArrivals.Arrival path) {
-    Point at = path.at();
     String surface = room.surfaceNames().contains(path.surface()) ? path.surface() : "floor";
-    if (!surface.startsWith("wall")) {
-      return Optional.of(new FoldOut.Mark(surface, at));
-    }
-    Point corner = room.outline().corners().get(Integer.parseInt(surface.substring(4)) - 1);
-    double along = Math.hypot(at.x() - corner.x(), at.y() - corner.y());
-    return Optional.of(new FoldOut.Mark(surface, new Point(along, at.z(), 0)));
+    return Optional.of(new FoldOut.Mark(surface, room.local(surface, path.at())));
   }
 
   private void list(List<RingModel.Arrival> arrivals, Optional<RingModel.Arrival> shown) {

@@ -9,10 +9,11 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import nullroom.app.control.BandName;
 import nullroom.app.control.Choice;
 import nullroom.app.control.FigureTable;
+import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Desk;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.PositionAverage;
@@ -24,8 +25,8 @@ final class PlacesPage {
   private final RingModel ring;
   private final FigureTable average = new FigureTable("ring-average");
   private final FigureTable measurements = new FigureTable("ring-measurements");
-  private final Label grade = wrapped();
-  private final Label change = wrapped();
+  private final Label grade = new Wrapped("");
+  private final Label change = new Wrapped("");
   private final ScrollPane node;
 
   PlacesPage(RingModel ring, Desk desk) {
@@ -41,13 +42,6 @@ final class PlacesPage {
 
   ScrollPane node() {
     return node;
-  }
-
-  private static Label wrapped() {
-    Label label = new Label();
-    label.setWrapText(true);
-    label.setMinHeight(Region.USE_PREF_SIZE);
-    return label;
   }
 
   /** Where the next measurement will be. */
@@ -84,7 +78,7 @@ final class PlacesPage {
     change.setText(ring.change());
     change.setManaged(!change.getText().isEmpty());
     List<String> heads = new ArrayList<>(List.of("mean of the places"));
-    Octave.ALL.forEach(b -> heads.add(RingWords.bandName(b.nominalHz())));
+    Octave.ALL.forEach(b -> heads.add(BandName.of(b.nominalHz())));
     average.heads(model.average().isPresent() ? heads : List.of());
     model
         .average()

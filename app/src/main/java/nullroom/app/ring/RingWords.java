@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
+import nullroom.app.control.BandName;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.Units;
 import nullroom.core.measure.BlindDecay;
@@ -145,22 +146,16 @@ final class RingWords {
                 ? String.format(
                         Locale.ROOT,
                         "%s (%+.2f s, give or take %.2f)",
-                        bandName(c.centreHz()),
+                        BandName.of(c.centreHz()),
                         c.differenceSeconds(),
                         c.uncertaintySeconds())
                     .replace('-', '−')
-                : bandName(c.centreHz()))
+                : BandName.of(c.centreHz()))
         .collect(Collectors.joining(", "));
   }
 
   /** A time, or a dash. */
   static String seconds(OptionalDouble time) {
     return time.isPresent() ? String.format(Locale.ROOT, "%.2f", time.getAsDouble()) : "–";
-  }
-
-  static String bandName(double hz) {
-    return hz >= 1000
-        ? String.format(Locale.ROOT, "%.0f kHz", hz / 1000)
-        : String.format(Locale.ROOT, "%.0f Hz", hz);
   }
 }

@@ -14,6 +14,7 @@ import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
 import nullroom.app.control.FigureTable;
 import nullroom.app.control.FoldOut;
+import nullroom.app.control.NumberField;
 import nullroom.app.shell.Desk;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Material;
@@ -106,7 +107,7 @@ final class FurniturePage {
     field.setId("furniture-" + index + "-" + figure);
     field.setOnAction(e -> {
       try {
-        double typed = Double.parseDouble(field.getText().strip().replace(',', '.'));
+        double typed = NumberField.parse(field.getText());
         model.change(index, figure, typed);
         desk.work().say("");
       } catch (NumberFormatException wrong) {

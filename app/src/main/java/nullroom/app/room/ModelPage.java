@@ -7,11 +7,12 @@ import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import nullroom.app.control.BandName;
 import nullroom.app.control.BandPlot;
 import nullroom.app.control.FigureTable;
 import nullroom.app.control.TimeBars;
+import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Desk;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.predict.Tuning;
@@ -23,8 +24,8 @@ final class ModelPage {
   private final TraceModel model;
   private final Desk desk;
   private final TimeBars times = new TimeBars();
-  private final Label words = wrapped("model-words");
-  private final Label blame = wrapped("model-blame");
+  private final Label words = new Wrapped("");
+  private final Label blame = new Wrapped("");
   private final FigureTable changes = new FigureTable("model-changes");
   private final FigureTable modes = new FigureTable("model-modes");
   private final Button tune = new Button("Take the tuned materials over");
@@ -48,14 +49,6 @@ final class ModelPage {
 
   ScrollPane node() {
     return node;
-  }
-
-  private static Label wrapped(String id) {
-    Label label = new Label();
-    label.setId(id);
-    label.setWrapText(true);
-    label.setMinHeight(Region.USE_PREF_SIZE);
-    return label;
   }
 
   private void refresh() {
@@ -93,7 +86,7 @@ final class ModelPage {
             .orElse(
                 "Nothing was measured yet: clap in Ring, and the description can be held against it."));
     List<String> heads = new ArrayList<>(List.of("times its absorption"));
-    Octave.ALL.forEach(b -> heads.add(name(b.nominalHz())));
+    Octave.ALL.forEach(b -> heads.add(BandName.of(b.nominalHz())));
     changes.heads(tuning.isPresent() ? heads : List.of());
     tuning.ifPresent(t -> {
       for (String surface : desk.session().book().room().surfaceNames()) {
@@ -116,9 +109,5 @@ final class ModelPage {
 
   private static String level(double db) {
     return String.format(Locale.ROOT, "%.0f dB", db).replace("-0 ", "0 ").replace('-', '−');
-  }
-
-  private static String name(double hz) {
-    return hz >= 1000 ? Math.round(hz / 1000) + " kHz" : Math.round(hz) + " Hz";
   }
 }

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import nullroom.app.control.NumberField;
 import nullroom.app.shell.Desk;
 import nullroom.core.Trouble;
 import nullroom.core.room.Aim;
@@ -197,11 +198,7 @@ public final class ShapeModel {
         if (numbers.length != 2) {
           throw new NumberFormatException();
         }
-        corners.add(
-            new Point(
-                Double.parseDouble(numbers[0].replace(',', '.')),
-                Double.parseDouble(numbers[1].replace(',', '.')),
-                0));
+        corners.add(new Point(NumberField.parse(numbers[0]), NumberField.parse(numbers[1]), 0));
       } catch (NumberFormatException e) {
         throw new Trouble.BadField(
             "corner " + (i + 1), "must be two numbers in metres, not “" + lines[i].strip() + "”");

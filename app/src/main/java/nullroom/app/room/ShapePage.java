@@ -15,6 +15,7 @@ import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
 import nullroom.app.control.FigureTable;
 import nullroom.app.control.FoldOut;
+import nullroom.app.control.NumberField;
 import nullroom.app.shell.Desk;
 import nullroom.core.Trouble;
 import nullroom.core.room.Patch;
@@ -150,7 +151,7 @@ final class ShapePage {
 
   private static double number(TextField field) {
     try {
-      return Double.parseDouble(field.getText().strip().replace(',', '.'));
+      return NumberField.parse(field.getText());
     } catch (NumberFormatException e) {
       throw new Trouble.BadField(
           field.getAccessibleText(), "“" + field.getText() + "” is no number");

@@ -12,7 +12,6 @@ import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nullroom.app.shell.Desk;
-import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.PositionAverage;
 import nullroom.core.predict.Heard;
@@ -22,7 +21,6 @@ import nullroom.core.predict.ReturnMap;
 import nullroom.core.predict.RoomResponse;
 import nullroom.core.predict.Statistics;
 import nullroom.core.predict.Tuning;
-import nullroom.core.room.Finish;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.io.book.RoomBook;
@@ -200,16 +198,6 @@ public final class TraceModel {
     desk.session()
         .edit(
             "Tune the materials to the measurement",
-            book -> {
-              Room tuned = book.room();
-              for (String surface : tuned.surfaceNames()) {
-                Finish now = tuned.finishOf(surface);
-                Bands changed =
-                    now.absorption()
-                        .with(tuning.changeOf(surface), (a, f) -> Math.clamp(a * f, 0, 1));
-                tuned = tuned.withFinish(surface, new Finish.Stated(changed, now.scattering()));
-              }
-              return book.with(tuned);
-            });
+            book -> book.with(tuning.applied(book.room())));
   }
 }

@@ -110,15 +110,9 @@ public record ReturnMap(Map<String, Grid> grids) {
       double z,
       boolean early,
       double energy) {
-    double u = x;
-    double v = y;
-    if (surface.startsWith("wall")) {
-      Point corner = room.outline().corners().get(Integer.parseInt(surface.substring(4)) - 1);
-      u = Math.hypot(x - corner.x(), y - corner.y());
-      v = z;
-    }
-    int column = Math.clamp((int) ((u - grid.u0()) / CELL_METRES), 0, grid.columns() - 1);
-    int row = Math.clamp((int) ((v - grid.v0()) / CELL_METRES), 0, grid.rows() - 1);
+    Point local = room.local(surface, new Point(x, y, z));
+    int column = Math.clamp((int) ((local.x() - grid.u0()) / CELL_METRES), 0, grid.columns() - 1);
+    int row = Math.clamp((int) ((local.y() - grid.v0()) / CELL_METRES), 0, grid.rows() - 1);
     (early ? grid.early() : grid.late())[row * grid.columns() + column] += energy;
   }
 

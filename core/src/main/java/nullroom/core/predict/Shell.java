@@ -2,7 +2,6 @@ package nullroom.core.predict;
 
 import java.util.ArrayList;
 import java.util.List;
-import nullroom.core.acoustics.Octave;
 import nullroom.core.room.Facet;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Point;
@@ -247,10 +246,5 @@ final class Shell {
       }
     }
     return least;
-  }
-
-  /** Number of bands, for those who keep arrays of them. */
-  static int bands() {
-    return Octave.COUNT;
   }
 }

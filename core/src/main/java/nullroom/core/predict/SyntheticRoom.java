@@ -1,6 +1,5 @@
 package nullroom.core.predict;
 
-import java.util.List;
 import java.util.Random;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Decibels;
@@ -24,21 +23,15 @@ public final class SyntheticRoom {
   /**
    * Impulse response re the direct sound at 1 m: a direct arrival after the travel time and a tail
    * of seeded noise that decays in each octave with the times of {@code heard}, at the levels of
-   * its reply re its direct sound, over which single arrivals stand.
+   * its reply re its direct sound.
    *
-   * @param arrivals by single surfaces
    * @param speedOfSound metres a second
    * @param seconds length
    * @param seed of the tail
    * @return amplitudes; time zero is the emission
    */
   public static double[] response(
-      Heard heard,
-      List<FirstArrivals.Arrival> arrivals,
-      double speedOfSound,
-      double sampleRateHz,
-      double seconds,
-      long seed) {
+      Heard heard, double speedOfSound, double sampleRateHz, double seconds, long seed) {
     int count = (int) Math.round(seconds * sampleRateHz);
     double[] response = new double[count];
     double delay = heard.distanceMetres() / speedOfSound * sampleRateHz;
@@ -64,12 +57,6 @@ public final class SyntheticRoom {
       }
     }
     response[first] += direct;
-    for (FirstArrivals.Arrival one : arrivals) {
-      int at = first + (int) Math.round(one.extraMetres() / speedOfSound * sampleRateHz);
-      if (at < count) {
-        response[at] += direct * Decibels.toAmplitude(one.levelDb());
-      }
-    }
     return response;
   }
 

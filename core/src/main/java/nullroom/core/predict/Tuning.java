@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.room.Face;
+import nullroom.core.room.Finish;
 import nullroom.core.room.Room;
 
 /**
@@ -105,6 +106,18 @@ public record Tuning(
   /** By how much a surface's coefficients are changed. */
   public Bands changeOf(String surface) {
     return java.util.Objects.requireNonNull(change.get(surface), surface);
+  }
+
+  /** The room with the tuned coefficients; pieces on surfaces and furniture keep theirs. */
+  public Room applied(Room room) {
+    Room tuned = room;
+    for (String surface : room.surfaceNames()) {
+      Finish now = room.finishOf(surface);
+      Bands changed =
+          now.absorption().with(changeOf(surface), (a, factor) -> Math.clamp(a * factor, 0, 1));
+      tuned = tuned.withFinish(surface, new Finish.Stated(changed, now.scattering()));
+    }
+    return tuned;
   }
 
   private static double described(List<double[]> surfaces, int b) {

@@ -249,6 +249,17 @@ public record Room(
     return height(ceiling.planes(outline), p);
   }
 
+  /** A point of a surface in the surface's own axes, as in {@link Patch}. */
+  public Point local(String surface, Point at) {
+    if (!surface.startsWith("wall")) {
+      return new Point(at.x(), at.y(), 0);
+    }
+    int k = Integer.parseInt(surface.substring("wall".length()));
+    Point a = outline.corners().get(k - 1);
+    Point along = outline.corners().get(k % outline.corners().size()).minus(a);
+    return new Point(at.minus(a).dot(along) / along.length(), at.z(), 0);
+  }
+
   /** A point in the plane of a surface, given in the surface's own axes as in {@link Patch}. */
   Point unbounded(String surface, Point local) {
     if (surface.startsWith("wall")) {
@@ -348,11 +359,15 @@ public record Room(
         new Trouble.BadField("microphone", "this room has no microphone; add one to predict"));
   }
 
+  /** The one place where a copy is made; what is not told stays. */
   private Room with(
       Map<String, Finish> newFinishes,
       List<Patch> newPatches,
+      List<Furniture> newFurniture,
       Optional<Talker> newTalker,
-      Optional<PlacedMicrophone> newMicrophone) {
+      Optional<PlacedMicrophone> newMicrophone,
+      Optional<Bands> newNoise,
+      List<NoiseSource> newSources) {
     return new Room(
         name,
         outline,
@@ -361,11 +376,19 @@ public record Room(
         newFinishes,
         newPatches,
         objects,
-        furniture,
+        newFurniture,
         newTalker,
         newMicrophone,
-        noiseDbSpl,
-        sources);
+        newNoise,
+        newSources);
+  }
+
+  private Room with(
+      Map<String, Finish> newFinishes,
+      List<Patch> newPatches,
+      Optional<Talker> newTalker,
+      Optional<PlacedMicrophone> newMicrophone) {
+    return with(newFinishes, newPatches, furniture, newTalker, newMicrophone, noiseDbSpl, sources);
   }
 
   /** A copy with other patches. */
@@ -397,19 +420,7 @@ public record Room(
 
   /** A copy with other furniture. */
   public Room withFurniture(List<Furniture> other) {
-    return new Room(
-        name,
-        outline,
-        ceiling,
-        air,
-        finishes,
-        patches,
-        objects,
-        other,
-        talker,
-        microphone,
-        noiseDbSpl,
-        sources);
+    return with(finishes, patches, other, talker, microphone, noiseDbSpl, sources);
   }
 
   /** What loose objects take up together, square metres per octave. */
@@ -437,19 +448,8 @@ public record Room(
 
   /** A copy with other room noise: diffuse, and from places. */
   public Room withNoise(Bands levelsDbSpl, List<NoiseSource> otherSources) {
-    return new Room(
-        name,
-        outline,
-        ceiling,
-        air,
-        finishes,
-        patches,
-        objects,
-        furniture,
-        talker,
-        microphone,
-        Optional.of(levelsDbSpl),
-        otherSources);
+    return with(
+        finishes, patches, furniture, talker, microphone, Optional.of(levelsDbSpl), otherSources);
   }
 
   /** A copy with another finish on one surface. */

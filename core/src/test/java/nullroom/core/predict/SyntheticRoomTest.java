@@ -3,7 +3,6 @@ package nullroom.core.predict;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.List;
 import nullroom.core.Progress;
 import nullroom.core.TestRooms;
 import nullroom.core.acoustics.Bands;
@@ -44,7 +43,7 @@ class SyntheticRoomTest {
   @Test
   void aResponseHasItsTimes() {
     Heard heard = Heard.of(TestRooms.box(0.1), Bands.of(0.8, 0.7, 0.6, 0.55, 0.5, 0.45, 0.4, 0.35));
-    double[] response = SyntheticRoom.response(heard, List.of(), 343.2, RATE, 2, 9);
+    double[] response = SyntheticRoom.response(heard, 343.2, RATE, 2, 9);
     DecayReport report = DecayAnalysis.ofImpulses(new Samples(response, RATE), Octave.ALL);
     for (int i = Octave.HZ_500; i < Octave.COUNT; i++) {
       double t = heard.decaySeconds().get(i);

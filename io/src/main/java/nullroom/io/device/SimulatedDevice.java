@@ -1,6 +1,5 @@
 package nullroom.io.device;
 
-import java.util.List;
 import java.util.OptionalDouble;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
@@ -76,8 +75,7 @@ public final class SimulatedDevice implements AudioDevice {
   public SimulatedDevice(Heard heard, double speedOfSound, long seed) {
     this(
         heard,
-        seconds ->
-            SyntheticRoom.response(heard, List.of(), speedOfSound, RATE_HZ, seconds, seed + 7),
+        seconds -> SyntheticRoom.response(heard, speedOfSound, RATE_HZ, seconds, seed + 7),
         seed,
         1);
   }
