@@ -6,12 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
-import nullroom.app.control.FoldOut.Handle;
 import nullroom.app.dress.DressModel;
 import nullroom.app.level.LevelModel;
 import nullroom.app.listen.ListenModel;
 import nullroom.app.mic.MicModel;
 import nullroom.app.ring.RingModel;
+import nullroom.app.room.MaterialsModel;
 import nullroom.app.room.RoomModel;
 import nullroom.app.shell.Desk;
 import nullroom.core.Trouble;
@@ -20,7 +20,9 @@ import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.plan.Adviser.Hanging;
 import nullroom.core.predict.Goal;
 import nullroom.core.room.Aim;
+import nullroom.core.room.Finish;
 import nullroom.core.room.Point;
+import nullroom.core.room.Thing;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -114,18 +116,18 @@ class StationModelsTest {
     Fx.run(() -> model.setSize(2, 2.6));
     assertThat(model.room().size()).isEqualTo(new Point(5, 3.5, 2.6));
     assertThat(words(model.say().answer())).startsWith("45.5 m³");
-    assertThat(model.materialId("floor")).isEqualTo("laminate_floating");
-    Fx.run(() -> model.setMaterial("wall2", "glass_double_10"));
-    assertThat(model.materialId("wall2")).isEqualTo("glass_double_10");
-    assertThat(model.materialId("wall1")).isEqualTo("plaster_on_brick");
-    Fx.run(() -> model.move(Handle.TALKER, 1, 1));
-    Fx.run(() -> model.setHeight(Handle.MICROPHONE, 1.7));
+    Fx.run(() -> model.setMaterial("wall2", Finish.of("glass_double_10")));
+    assertThat(model.room().finishOf("wall2")).isEqualTo(Finish.of("glass_double_10"));
+    assertThat(model.room().finishOf("wall1")).isEqualTo(Finish.of("plaster_on_brick"));
+    Fx.run(() -> model.move(Thing.TALKER, 1, 1));
+    Fx.run(() -> model.setHeight(Thing.MICROPHONE, 1.7));
     var microphone = model.room().requireMicrophone();
     var lips = model.room().requireTalker().at();
     assertThat(lips.x()).isEqualTo(1);
     assertThat(microphone.at().z()).isEqualTo(1.7);
     assertThat(microphone.aim().angleTo(lips.minus(microphone.at()))).isCloseTo(0, within(1e-6));
-    assertThat(RoomModel.surfaceMaterials())
+    assertThat(model.materials().all().stream().filter(MaterialsModel::forSurfaces))
+        .isNotEmpty()
         .noneMatch(m -> m.category().equals("absorber") || m.category().equals("people"));
   }
 
@@ -133,8 +135,8 @@ class StationModelsTest {
   void whatDoesNotFitIsRefusedAndTheRoomStays() {
     RoomModel model = Fx.on(() -> new RoomModel(desk, Runnable::run));
     var before = model.room();
-    assertThatThrownBy(() -> model.move(Handle.MICROPHONE, 40, 1)).isInstanceOf(Trouble.class);
-    assertThatThrownBy(() -> model.setHeight(Handle.TALKER, 3)).isInstanceOf(Trouble.class);
+    assertThatThrownBy(() -> model.move(Thing.MICROPHONE, 40, 1)).isInstanceOf(Trouble.class);
+    assertThatThrownBy(() -> model.setHeight(Thing.TALKER, 3)).isInstanceOf(Trouble.class);
     assertThat(model.room()).isEqualTo(before);
   }
 
@@ -239,7 +241,7 @@ class StationModelsTest {
   void anAngleStaysReachableFromAbove() {
     RoomModel room = Fx.on(() -> new RoomModel(desk, Runnable::run));
     MicModel mic = Fx.on(() -> new MicModel(desk));
-    Fx.run(() -> room.setHeight(Handle.MICROPHONE, 1.6));
+    Fx.run(() -> room.setHeight(Thing.MICROPHONE, 1.6));
     double distance = mic.distanceMetres();
     Fx.run(() -> mic.setAngle(90));
     assertThat(mic.angleDegrees()).isCloseTo(90, within(1e-6));

@@ -56,4 +56,13 @@ public final class Choice<T> extends ComboBox<T> {
       showing = false;
     }
   }
+
+  /** Offers other items; what is shown stays where it is still among them. */
+  public void offer(List<T> items) {
+    T now = getValue();
+    showing = true;
+    getItems().setAll(items);
+    setValue(items.contains(now) ? now : null);
+    showing = false;
+  }
 }

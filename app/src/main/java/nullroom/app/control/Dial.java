@@ -2,6 +2,7 @@ package nullroom.app.control;
 
 import java.util.Locale;
 import java.util.function.DoubleConsumer;
+import java.util.function.DoubleFunction;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.layout.HBox;
@@ -11,8 +12,7 @@ import javafx.scene.layout.Priority;
 public final class Dial extends HBox {
   private final Slider slider;
   private final Label figure = new Label();
-  private final String format;
-  private final String unit;
+  private DoubleFunction<String> said;
   private double shown = Double.NaN;
 
   /**
@@ -29,8 +29,7 @@ public final class Dial extends HBox {
       double highest,
       String format,
       DoubleConsumer onChange) {
-    this.format = format;
-    this.unit = unit;
+    said = number -> String.format(Locale.ROOT, format, number).replace('-', '−') + " " + unit;
     slider = new Slider(lowest, highest, lowest);
     slider.setId("dial-" + name.toLowerCase(Locale.ROOT).replace(' ', '-'));
     slider.setAccessibleText(name);
@@ -56,6 +55,14 @@ public final class Dial extends HBox {
   public void show(double number) {
     shown = Math.clamp(number, slider.getMin(), slider.getMax());
     slider.setValue(shown);
-    figure.setText(String.format(Locale.ROOT, format, number).replace('-', '−') + " " + unit);
+    figure.setText(said.apply(number));
+  }
+
+  /** Says the figure another way. */
+  public void setSaid(DoubleFunction<String> other) {
+    said = other;
+    if (!Double.isNaN(shown)) {
+      show(shown);
+    }
   }
 }

@@ -4,10 +4,15 @@ import java.util.List;
 import javafx.geometry.HPos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Region;
 
 /** Rows of figures under heads, numbers to the right. */
 public final class FigureTable extends GridPane {
+  /** Words no longer than this are not cut off. */
+  private static final int SHORT = 24;
+
   /** An empty table. */
   public FigureTable(String id) {
     setId(id);
@@ -41,6 +46,9 @@ public final class FigureTable extends GridPane {
   }
 
   private void put(Node node, int column, int row) {
+    if (node instanceof Labeled labeled && labeled.getText().length() <= SHORT) {
+      labeled.setMinWidth(Region.USE_PREF_SIZE);
+    }
     GridPane.setHalignment(node, column == 0 ? HPos.LEFT : HPos.RIGHT);
     add(node, column, row);
   }

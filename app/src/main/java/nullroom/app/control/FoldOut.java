@@ -1,130 +1,63 @@
 package nullroom.app.control;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.DoubleFunction;
-import javafx.scene.input.KeyEvent;
-import javafx.scene.input.MouseEvent;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Rectangle;
-import javafx.scene.shape.Shape;
 import javafx.scene.text.TextAlignment;
 import nullroom.core.predict.ArrivalLocus;
+import nullroom.core.predict.Framing;
 import nullroom.core.predict.ReturnMap;
+import nullroom.core.room.Aim;
+import nullroom.core.room.Camera;
 import nullroom.core.room.Furniture;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Thing;
 
 /**
  * The room unfolded like a cardboard box: the floor in the middle, each wall hinged to its floor
- * edge, the ceiling beyond the wall at the top of the picture. What lies on surfaces, the talker
- * and the microphone are on it; both can be dragged over the floor or moved with the arrow keys.
+ * edge, the ceiling beyond the wall at the top of the picture. What lies on surfaces, what stands
+ * in the room, the talker, the microphone and the camera are on it, and can be taken hold of where
+ * there are {@link Hands}.
  */
 public final class FoldOut extends PlotPane {
-  /** What can be moved. */
-  public enum Handle {
-    TALKER,
-    MICROPHONE
-  }
+  /** How far along a wall, and up it, its name may stand; the first free place is taken. */
+  private static final double[][] LABEL_PLACES = {
+    {0.5, 0.5}, {0.5, 0.88}, {0.16, 0.5}, {0.84, 0.5}, {0.5, 0.12}, {0.16, 0.88}, {0.84, 0.88}
+  };
 
-  /** Told where a handle was moved to, in plan coordinates. */
-  @FunctionalInterface
-  public interface Mover {
-    /** Moves a handle. */
-    void move(Handle handle, double x, double y);
-  }
-
-  private static final double ARROW_STEP_METRES = 0.05;
-
-  /** Between a wall and the ceiling beyond it. */
-  private static final double GAP_METRES = 0.15;
-
-  private static final int TINTS = 5;
-  private static final double TINT_STEP_DB = 3;
-  private static final double ZOOM_STEP = 1.25;
-  private static final double MOST_ZOOM = 8;
+  private static final double AIM_LENGTH = 30;
+  private static final double WEDGE_STEP_METRES = 0.05;
 
   private Optional<Room> room = Optional.empty();
   private String selected = "";
   private Consumer<String> onSelect = surface -> {};
-  private Mover mover = (handle, x, y) -> {};
+  private Consumer<Point> onFloor = place -> {};
+  private Optional<Hands> hands = Optional.empty();
   private Optional<Patch> proposal = Optional.empty();
   private Map<String, List<ArrivalLocus.Piece>> lines = Map.of();
-  private Optional<Mark> mark = Optional.empty();
-  private Optional<ReturnMap> tints = Optional.empty();
-  private boolean tintEarly;
-  private Point ceilingShift = new Point(0, 0, 0);
+  private List<Mark> marks = List.of();
+  private FoldOutTint tint = FoldOutTint.NONE;
   private Optional<DoubleFunction<String>> lengths = Optional.empty();
-  private double zoom = 1;
-  private double panX;
-  private double panY;
-  private double panFromX;
-  private double panFromY;
-  private double scale = 1;
-  private double originX;
-  private double originY;
+  private final ZoomPan view = new ZoomPan(this);
 
   /** An empty picture. */
   public FoldOut() {
     super("fold-out");
-    setFocusTraversable(true);
     setAccessibleText("the room unfolded; plus, minus and zero zoom, drag to pan");
-    setOnScroll(e -> zoom(e.getDeltaY() > 0 ? ZOOM_STEP : 1 / ZOOM_STEP, e.getX(), e.getY()));
-    setOnMousePressed(e -> {
-      panFromX = e.getX() - panX;
-      panFromY = e.getY() - panY;
-      if (e.getClickCount() == 2) {
-        whole();
-      }
-    });
-    setOnMouseDragged(e -> {
-      if (zoom > 1) {
-        panX = e.getX() - panFromX;
-        panY = e.getY() - panFromY;
-        redraw();
-      }
-    });
-    addEventHandler(KeyEvent.KEY_TYPED, e -> typed(e.getCharacter()));
-  }
-
-  private void typed(String character) {
-    switch (character) {
-      case "+" -> zoom(ZOOM_STEP, getWidth() / 2, getHeight() / 2);
-      case "-" -> zoom(1 / ZOOM_STEP, getWidth() / 2, getHeight() / 2);
-      case "0" -> whole();
-      default -> {}
-    }
-  }
-
-  /** Shows all of it again. */
-  private void whole() {
-    zoom = 1;
-    panX = 0;
-    panY = 0;
-    redraw();
-  }
-
-  /** Nearer or farther, with one point of the picture held in its place. */
-  private void zoom(double factor, double x, double y) {
-    double next = Math.clamp(zoom * factor, 1.0, MOST_ZOOM);
-    panX = x - (x - panX) * next / zoom;
-    panY = y - (y - panY) * next / zoom;
-    zoom = next;
-    if (zoom == 1) {
-      whole();
-    }
-    redraw();
   }
 
   /** How far it is zoomed in; 1 shows all of it. */
   public double zoom() {
-    return zoom;
+    return view.zoom();
   }
 
   /** How lengths of walls are said beside their names; none at first. */
@@ -148,15 +81,16 @@ public final class FoldOut extends PlotPane {
   /**
    * A place on a surface.
    *
+   * @param name said beside it, may be empty
    * @param surface that it lies on
    * @param at in the surface's own axes
    */
-  public record Mark(String surface, Point at) {}
+  public record Mark(String name, String surface, Point at) {}
 
-  /** Lines over surfaces, in the surfaces' own axes, and one place; both stay until others come. */
-  public void trace(Map<String, List<ArrivalLocus.Piece>> traced, Optional<Mark> marked) {
+  /** Lines over surfaces, in the surfaces' own axes, and places; they stay until others come. */
+  public void trace(Map<String, List<ArrivalLocus.Piece>> traced, List<Mark> marked) {
     lines = Map.copyOf(traced);
-    mark = marked;
+    marks = List.copyOf(marked);
     redraw();
   }
 
@@ -167,8 +101,13 @@ public final class FoldOut extends PlotPane {
    * @param early that of the first 50 ms, else that later
    */
   public void tint(Optional<ReturnMap> returns, boolean early) {
-    tints = returns;
-    tintEarly = early;
+    tint = tint.with(returns, early);
+    redraw();
+  }
+
+  /** Hatches what the camera has in its picture. */
+  public void frame(Optional<Framing> seen) {
+    tint = tint.with(seen);
     redraw();
   }
 
@@ -183,265 +122,192 @@ public final class FoldOut extends PlotPane {
     onSelect = action;
   }
 
-  /** What happens when the talker or the microphone is moved. */
-  public void setMover(Mover action) {
-    mover = action;
+  /** What happens when the floor is pressed, with the place in the plan. */
+  public void setOnFloor(Consumer<Point> action) {
+    onFloor = action;
+  }
+
+  /** Makes everything in it movable. */
+  public void setHands(Hands taking) {
+    hands = Optional.of(taking);
+    redraw();
   }
 
   @Override
   protected void draw(double width, double height) {
-    room.ifPresent(r -> draw(r, width, height));
+    room.ifPresent(r ->
+        draw(Unfolding.of(r, width, height, view.zoom(), view.panX(), view.panY()), width, height));
   }
 
-  private void draw(Room r, double width, double height) {
-    double[] xs = r.outline().span(0);
-    double[] ys = r.outline().span(1);
-    double wall = r.size().z();
-    boolean wide = width / height > 1.25;
-    double lengthX = xs[1] - xs[0];
-    double lengthY = ys[1] - ys[0];
-    double spanX = lengthX + 2 * wall + (wide ? lengthX + GAP_METRES : 0);
-    double spanY = lengthY + 2 * wall + (wide ? 0 : lengthY + GAP_METRES);
-    double fit = Math.min((width - 20) / spanX, (height - 20) / spanY);
-    scale = zoom * fit;
-    originX = panX + zoom * ((width - spanX * fit) / 2 + (wall - xs[0]) * fit);
-    originY = panY + zoom * (height - (height - spanY * fit) / 2 - (wall - ys[0]) * fit);
+  private void draw(Unfolding u, double width, double height) {
+    Room r = u.room();
     setClip(new Rectangle(width, height));
-    ceilingShift =
-        wide
-            ? new Point(lengthX + wall + GAP_METRES, 0, 0)
-            : new Point(0, lengthY + wall + GAP_METRES, 0);
-    surface(r, "floor", r.outline().corners());
-    surface(
-        r, "ceiling", r.outline().corners().stream().map(c -> c.plus(ceilingShift, 1)).toList());
-    for (int k = 1; k <= r.outline().corners().size(); k++) {
-      wall(r, k);
+    r.surfaceNames().forEach(surface -> surface(u, surface));
+    tint.draw(this, u);
+    Optional<Grip> grip =
+        hands.map(h -> new Grip(this, r, h, (thing, x, y) -> place(u, thing, u.plan(x, y))));
+    for (int k = 0; k < r.patches().size(); k++) {
+      Grip.take(grip, piece(u, r.patches().get(k), "piece"), new Thing(Thing.Kind.PATCH, k));
     }
-    tints.ifPresent(map -> tint(r, map));
-    r.patches().forEach(patch -> piece(r, patch, "piece"));
-    r.furniture().forEach(this::furniture);
-    lines.forEach((surface, pieces) -> line(r, surface, pieces));
-    mark.ifPresent(m -> {
-      Point p = unfolded(r, m.surface(), m.at());
-      polygon(star(sx(p.x()), sy(p.y())), "mark");
-    });
-    proposal.ifPresent(patch -> piece(r, patch, "proposal"));
-    r.talker().ifPresent(t -> handle(Handle.TALKER, t.at(), t.aim().direction(), "talker"));
-    r.microphone()
-        .ifPresent(m -> handle(Handle.MICROPHONE, m.at(), m.aim().direction(), "microphone"));
+    for (int k = 0; k < r.furniture().size(); k++) {
+      Grip.take(grip, furniture(u, r.furniture().get(k), k), new Thing(Thing.Kind.FURNITURE, k));
+    }
+    lines.forEach((surface, pieces) -> line(u, surface, pieces));
+    marks.forEach(mark -> mark(u, mark));
+    proposal.ifPresent(patch -> piece(u, patch, "proposal").setMouseTransparent(true));
+    for (int k = 0; k < r.sources().size(); k++) {
+      Thing source = new Thing(Thing.Kind.SOURCE, k);
+      handle(u, grip, source, r.sources().get(k).at(), "source");
+    }
+    r.camera()
+        .ifPresent(c -> {
+          wedge(u, c);
+          handle(u, grip, Thing.CAMERA, c.at(), "camera");
+        });
+    r.talker().ifPresent(t -> handle(u, grip, Thing.TALKER, t.at(), "talker"));
+    r.microphone().ifPresent(m -> handle(u, grip, Thing.MICROPHONE, m.at(), "microphone"));
   }
 
-  private void piece(Room r, Patch patch, String style) {
-    List<Point> corners =
-        patch.corners().stream().map(p -> unfolded(r, patch.surface(), p)).toList();
-    shape(corners, style).setMouseTransparent(true);
+  /** A place of the plan in a thing's own coordinates. */
+  private static Point place(Unfolding u, Thing thing, Point plan) {
+    return thing.kind() == Thing.Kind.PATCH
+        ? u.local(u.room().patches().get(thing.index()).surface(), plan)
+        : new Point(plan.x(), plan.y(), thing.at(u.room()).z());
+  }
+
+  private Polygon piece(Unfolding u, Patch patch, String style) {
+    List<Point> corners = patch.corners().stream().map(p -> u.flat(patch.surface(), p)).toList();
+    Polygon body = polygon(u.screen(corners), style);
     double x = corners.stream().mapToDouble(Point::x).average().orElse(0);
     double bottom = corners.stream().mapToDouble(Point::y).min().orElse(0);
-    caption(patch.name(), sx(x), sy(bottom) + 9, TextAlignment.CENTER, "piece-label");
+    caption(patch.label(), u.sx(x), u.sy(bottom) + 9, TextAlignment.CENTER, "piece-label");
+    return body;
   }
 
-  private void tint(Room r, ReturnMap map) {
-    double most =
-        map.grids().values().stream()
-            .flatMapToDouble(g -> Arrays.stream(tintEarly ? g.early() : g.late()))
-            .max()
-            .orElse(0);
-    for (String surface : r.surfaceNames()) {
-      ReturnMap.Grid grid = map.grids().get(surface);
-      for (int k = 0; grid != null && most > 0 && k < grid.columns() * grid.rows(); k++) {
-        double under = 10 * Math.log10(most / Math.max(1e-12 * most, at(grid, k)));
-        int level = TINTS - (int) (under / TINT_STEP_DB);
-        double u = grid.u0() + k % grid.columns() * ReturnMap.CELL_METRES;
-        double v = grid.v0() + k / grid.columns() * ReturnMap.CELL_METRES;
-        double half = ReturnMap.CELL_METRES / 2;
-        if (level > 0 && r.on(surface, u + half, v + half).isPresent()) {
-          cell(r, surface, u, v, level);
-        }
-      }
-    }
-  }
-
-  private double at(ReturnMap.Grid grid, int cell) {
-    return tintEarly ? grid.early()[cell] : grid.late()[cell];
-  }
-
-  private void cell(Room r, String surface, double u, double v, int level) {
-    double e = ReturnMap.CELL_METRES;
-    List<Point> corners =
-        List.of(
-            new Point(u, v, 0),
-            new Point(u + e, v, 0),
-            new Point(u + e, v + e, 0),
-            new Point(u, v + e, 0));
-    shape(corners.stream().map(p -> unfolded(r, surface, p)).toList(), "tint", "tint-" + level)
-        .setMouseTransparent(true);
-  }
-
-  private void furniture(Furniture piece) {
-    shape(piece.plan(), "furniture").setMouseTransparent(true);
+  private Polygon furniture(Unfolding u, Furniture piece, int index) {
+    Polygon body = polygon(u.screen(piece.plan()), "furniture");
+    tint.draw(this, u, piece, index);
     Point middle = Outline.centre(piece.plan());
-    caption(piece.name(), sx(middle.x()), sy(middle.y()), TextAlignment.CENTER, "piece-label");
+    caption(piece.label(), u.sx(middle.x()), u.sy(middle.y()), TextAlignment.CENTER, "piece-label");
+    return body;
   }
 
-  private void line(Room r, String surface, List<ArrivalLocus.Piece> pieces) {
+  private void line(Unfolding u, String surface, List<ArrivalLocus.Piece> pieces) {
     segments(
         pieces.stream()
-            .map(piece -> {
-              Point a = unfolded(r, surface, piece.from());
-              Point b = unfolded(r, surface, piece.to());
-              return new double[] {sx(a.x()), sy(a.y()), sx(b.x()), sy(b.y())};
-            })
+            .map(piece ->
+                u.screen(List.of(u.flat(surface, piece.from()), u.flat(surface, piece.to()))))
             .toList(),
         "locus");
   }
 
-  private static double[] star(double x, double y) {
-    return new double[] {
-      x, y - 8, x + 2.4, y - 2.4, x + 8, y, x + 2.4, y + 2.4, x, y + 8, x - 2.4, y + 2.4, x - 8, y,
-      x - 2.4, y - 2.4
-    };
-  }
-
-  /** A point of a surface, in the surface's own axes, in the picture's plan. */
-  private Point unfolded(Room r, String surface, Point at) {
-    return switch (surface) {
-      case "floor" -> at;
-      case "ceiling" -> at.plus(ceilingShift, 1);
-      default -> onWall(r, Integer.parseInt(surface.substring(4)), at.x(), at.y());
-    };
-  }
-
-  /** A point of a wall, given along it and up, folded out into the plan. */
-  private static Point onWall(Room r, int k, double along, double up) {
-    List<Point> c = r.outline().corners();
-    Point a = c.get(k - 1);
-    Point b = c.get(k % c.size());
-    double length = a.distanceTo(b);
-    Point direction = b.minus(a);
-    double x = a.x() + direction.x() * along / length + direction.y() / length * up;
-    double y = a.y() + direction.y() * along / length - direction.x() / length * up;
-    return new Point(x, y, 0);
-  }
-
-  private void wall(Room r, int k) {
-    List<Point> c = r.outline().corners();
-    Point a = c.get(k - 1);
-    Point b = c.get(k % c.size());
-    double length = a.distanceTo(b);
-    List<Point> shape = new ArrayList<>(List.of(a, b));
-    int steps = 8;
-    for (int i = steps; i >= 0; i--) { // follows a ridge over the wall
-      Point foot = a.plus(b.minus(a), (double) i / steps);
-      shape.add(onWall(r, k, length * i / steps, r.heightAt(foot)));
+  private void mark(Unfolding u, Mark mark) {
+    Point p = u.flat(mark.surface(), mark.at());
+    double x = u.sx(p.x());
+    double y = u.sy(p.y());
+    Polygon star =
+        polygon(
+            new double[] {
+              x, y - 8, x + 2.4, y - 2.4, x + 8, y, x + 2.4, y + 2.4, x, y + 8, x - 2.4, y + 2.4,
+              x - 8, y, x - 2.4, y - 2.4
+            },
+            "mark");
+    star.setMouseTransparent(true);
+    if (!mark.name().isEmpty()) {
+      star.setAccessibleText("spot " + mark.name());
+      caption(mark.name(), x + 10, y, TextAlignment.LEFT, "piece-label");
     }
-    surface(r, "wall" + k, shape);
   }
 
-  private void surface(Room r, String name, List<Point> corners) {
-    boolean plan = !name.startsWith("wall");
-    Polygon p = shape(corners, "surface", name.equals("floor") ? "floor" : "wall");
+  private void surface(Unfolding u, String name) {
+    boolean wall = name.startsWith("wall");
+    List<Point> corners = u.corners(name);
+    Polygon p = polygon(u.screen(corners), "surface", name.equals("floor") ? "floor" : "wall");
     if (name.equals(selected)) {
       p.getStyleClass().add("selected");
     }
     p.setId("surface-" + name);
-    p.setAccessibleText(name + ", " + Math.round(r.areaOf(name) * 10) / 10.0 + " square metres");
-    p.setOnMousePressed(e -> onSelect.accept(name));
-    if (plan) {
-      double left = corners.stream().mapToDouble(Point::x).min().orElse(0);
-      double top = corners.stream().mapToDouble(Point::y).max().orElse(0);
-      caption(name, sx(left) + 6, sy(top) + 10, TextAlignment.LEFT, "surface-label");
-    } else {
-      Point middle = Outline.centre(corners);
+    p.setAccessibleText(
+        String.format(Locale.ROOT, "%s, %.1f square metres", name, u.room().areaOf(name))
+            + tint.words(u.room(), name));
+    p.setOnMousePressed(e -> {
+      onSelect.accept(name);
+      if (name.equals("floor")) {
+        onFloor.accept(u.plan(e.getX(), e.getY()));
+      }
+    });
+    if (wall) {
+      Point at = labelPlace(u, name);
+      String length = lengths.map(said -> ", " + said.apply(u.room().wallLength(name))).orElse("");
       caption(
-          "wall "
-              + name.substring(4)
-              + lengths.map(said -> ", " + said.apply(r.wallLength(name))).orElse(""),
-          sx(middle.x()),
-          sy(middle.y()),
+          "wall " + name.substring(4) + length,
+          u.sx(at.x()),
+          u.sy(at.y()),
           TextAlignment.CENTER,
           "surface-label");
+    } else {
+      double left = corners.stream().mapToDouble(Point::x).min().orElse(0);
+      double top = corners.stream().mapToDouble(Point::y).max().orElse(0);
+      caption(name, u.sx(left) + 6, u.sy(top) + 10, TextAlignment.LEFT, "surface-label");
     }
   }
 
-  private Polygon shape(List<Point> corners, String... styles) {
-    double[] points = new double[2 * corners.size()];
-    for (int i = 0; i < corners.size(); i++) {
-      points[2 * i] = sx(corners.get(i).x());
-      points[2 * i + 1] = sy(corners.get(i).y());
+  private static Point labelPlace(Unfolding u, String wall) {
+    double length = u.room().wallLength(wall);
+    List<Point> places = new ArrayList<>();
+    for (double[] share : LABEL_PLACES) {
+      double along = share[0] * length;
+      places.add(new Point(along, share[1] * u.height(wall, along), 0));
     }
-    return polygon(points, styles);
+    Point free =
+        places.stream()
+            .filter(at ->
+                u.room().patches().stream()
+                    .noneMatch(p -> p.surface().equals(wall) && Outline.within(p.corners(), at)))
+            .findFirst()
+            .orElse(places.getFirst());
+    return u.flat(wall, free);
   }
 
   private void caption(String words, double x, double y, TextAlignment anchor, String style) {
     text(words, x, y, anchor, style).setMouseTransparent(true);
   }
 
-  private double sx(double x) {
-    return originX + x * scale;
-  }
-
-  private double sy(double y) {
-    return originY - y * scale;
-  }
-
-  private void handle(Handle which, Point at, Point direction, String style) {
-    double x = sx(at.x());
-    double y = sy(at.y());
-    line(x, y, x + 20 * direction.x(), y - 20 * direction.y(), "aim", style);
-    Shape body =
-        which == Handle.TALKER
-            ? polygon(
-                new double[] {x - 7, y - 7, x + 7, y - 7, x + 7, y + 7, x - 7, y + 7},
-                "handle",
-                style)
-            : polygon(new double[] {x, y - 8, x + 8, y, x, y + 8, x - 8, y}, "handle", style);
-    body.setFocusTraversable(true);
-    body.setAccessibleText(style + "; arrow keys move it by 5 cm");
-    body.setId("handle-" + style);
-    body.setOnMouseDragged(e -> {
-      e.consume();
-      drag(which, e);
-    });
-    body.setOnMousePressed(MouseEvent::consume);
-    body.setOnKeyPressed(e -> {
-      double dx =
-          switch (e.getCode()) {
-            case LEFT -> -1;
-            case RIGHT -> 1;
-            default -> 0;
-          };
-      double dy =
-          switch (e.getCode()) {
-            case DOWN -> -1;
-            case UP -> 1;
-            default -> 0;
-          };
-      if (dx != 0 || dy != 0) {
-        e.consume();
-        mover.move(which, at.x() + dx * ARROW_STEP_METRES, at.y() + dy * ARROW_STEP_METRES);
+  /** The sides of what a camera takes in, as far as the walls. */
+  private void wedge(Unfolding u, Camera camera) {
+    for (double side : new double[] {-0.5, 0.5}) {
+      double azimuth = camera.aim().azimuthDegrees() + side * camera.widthDegrees();
+      Point direction = new Aim(azimuth, 0).direction();
+      double reach = 0;
+      while (u.room().outline().contains(camera.at().plus(direction, reach + WEDGE_STEP_METRES))) {
+        reach += WEDGE_STEP_METRES;
       }
-    });
-    boolean talker = which == Handle.TALKER;
-    caption(
-        style,
-        talker ? x + 6 : x - 6,
-        talker ? y + 18 : y - 18,
-        talker ? TextAlignment.RIGHT : TextAlignment.LEFT,
-        "handle-label");
-  }
-
-  /** To the nearest five centimetres. */
-  private static double snapped(double metres) {
-    return Math.round(metres / ARROW_STEP_METRES) * ARROW_STEP_METRES;
-  }
-
-  private void drag(Handle which, MouseEvent e) {
-    javafx.geometry.Point2D local = sceneToLocal(e.getSceneX(), e.getSceneY());
-    double x = (local.getX() - originX) / scale;
-    double y = (originY - local.getY()) / scale;
-    Outline outline = room.orElseThrow().outline();
-    if (outline.contains(new Point(x, y, 0))) {
-      mover.move(which, snapped(x), snapped(y));
+      Point end = camera.at().plus(direction, reach);
+      line(
+          u.sx(camera.at().x()), u.sy(camera.at().y()), u.sx(end.x()), u.sy(end.y()), "frame-edge");
     }
+  }
+
+  private void handle(Unfolding u, Optional<Grip> grip, Thing thing, Point at, String style) {
+    double x = u.sx(at.x());
+    double y = u.sy(at.y());
+    thing
+        .aim(u.room())
+        .ifPresent(aim -> {
+          Point direction = aim.direction();
+          double tipX = x + AIM_LENGTH * direction.x();
+          double tipY = y - AIM_LENGTH * direction.y();
+          line(x, y, tipX, tipY, "aim", style).setMouseTransparent(true);
+          grip.filter(g -> thing.kind() != Thing.Kind.MICROPHONE) // it follows the lips
+              .ifPresent(g -> g.turns(rectangle(tipX - 3, tipY - 3, 6, 6, "turn", style), thing));
+        });
+    Grip.take(grip, Glyph.of(this, thing.kind(), x, y), thing);
+    boolean right = thing.kind() == Thing.Kind.TALKER || thing.kind() == Thing.Kind.CAMERA;
+    caption(
+        thing.name(u.room()),
+        right ? x + 6 : x - 6,
+        right ? y + 18 : y - 18,
+        right ? TextAlignment.RIGHT : TextAlignment.LEFT,
+        "handle-label");
   }
 }

@@ -2,6 +2,8 @@ package nullroom.app.control;
 
 import java.util.Locale;
 import java.util.function.DoubleConsumer;
+import java.util.function.DoubleFunction;
+import java.util.function.ToDoubleFunction;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
@@ -13,7 +15,28 @@ import nullroom.core.Trouble;
  * decimal comma or point.
  */
 public final class NumberField extends VBox {
+  /**
+   * How numbers stand in the field.
+   *
+   * @param unit shown after them
+   * @param print from a number to a text
+   * @param parse from a text to a number; throws {@link NumberFormatException}
+   */
+  public record Entry(String unit, DoubleFunction<String> print, ToDoubleFunction<String> parse) {
+    private static Entry plain(String unit) {
+      return new Entry(
+          unit,
+          n -> String.format(Locale.ROOT, Math.abs(n) < WHOLE ? "%.2f" : "%.0f", n),
+          NumberField::parse);
+    }
+  }
+
+  /** From here on hundredths say nothing. */
+  private static final double WHOLE = 1000;
+
   private final TextField field = new TextField();
+  private final Label after = new Label();
+  private final String name;
   private final Label message = new Label();
   private final double lowest;
   private final double highest;
@@ -30,15 +53,14 @@ public final class NumberField extends VBox {
    */
   public NumberField(
       String name, String unit, double lowest, double highest, DoubleConsumer onNumber) {
+    this.name = name;
     this.lowest = lowest;
     this.highest = highest;
     this.onNumber = onNumber;
     field.setPrefColumnCount(4);
-    field.setAccessibleText(name + " in " + unit);
     field.setId("field-" + name.toLowerCase(Locale.ROOT).replace(' ', '-'));
     Label label = new Label(name);
     label.getStyleClass().add("field-name");
-    Label after = new Label(unit);
     after.getStyleClass().add("soft");
     HBox row = new HBox(label, field, after);
     row.getStyleClass().add("row");
@@ -46,6 +68,7 @@ public final class NumberField extends VBox {
     message.setWrapText(true);
     message.managedProperty().bind(message.textProperty().isNotEmpty());
     getChildren().addAll(row, message);
+    setEntry(Entry.plain(unit));
     field.setOnAction(e -> commit());
     field
         .focusedProperty()
@@ -56,11 +79,24 @@ public final class NumberField extends VBox {
         });
   }
 
+  private Entry entry = Entry.plain("");
+  private double number = Double.NaN;
   private String shown = "";
 
+  /** Other units; the number shown stays the same. */
+  public void setEntry(Entry other) {
+    entry = other;
+    after.setText(other.unit());
+    field.setAccessibleText(name + " in " + other.unit());
+    if (!Double.isNaN(number)) {
+      show(number);
+    }
+  }
+
   /** Shows a number that came from elsewhere. */
-  public void show(double number) {
-    shown = String.format(Locale.ROOT, "%.2f", number);
+  public void show(double other) {
+    number = other;
+    shown = entry.print().apply(number);
     field.setText(shown);
     message.setText("");
   }
@@ -84,20 +120,24 @@ public final class NumberField extends VBox {
     if (field.getText().equals(shown)) {
       return;
     }
-    double number;
+    double typed;
     try {
-      number = parse(field.getText());
+      typed = entry.parse().applyAsDouble(field.getText());
     } catch (NumberFormatException e) {
       message.setText("“" + field.getText() + "” is no number.");
       return;
     }
-    if (!(number >= lowest && number <= highest)) {
+    if (!(typed >= lowest && typed <= highest)) {
       message.setText(
-          String.format(Locale.ROOT, "must lie between %.1f and %.1f.", lowest, highest));
+          "must lie between "
+              + entry.print().apply(lowest)
+              + " and "
+              + entry.print().apply(highest)
+              + ".");
       return;
     }
     try {
-      onNumber.accept(number);
+      onNumber.accept(typed);
       message.setText("");
     } catch (Trouble e) {
       message.setText(e.line());

@@ -11,6 +11,7 @@ import javafx.scene.image.Image;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.paint.Color;
 import javafx.scene.paint.Paint;
+import javafx.scene.shape.ClosePath;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.LineTo;
 import javafx.scene.shape.MoveTo;
@@ -111,6 +112,7 @@ public final class PictureFile {
             switch (e) {
               case MoveTo m -> say("M%.1f %.1f", m.getX(), m.getY());
               case LineTo l -> say("L%.1f %.1f", l.getX(), l.getY());
+              case ClosePath close -> "Z";
               default -> "";
             })
         .collect(Collectors.joining());

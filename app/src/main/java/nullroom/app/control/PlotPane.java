@@ -1,8 +1,14 @@
 package nullroom.app.control;
 
 import java.util.List;
+import java.util.function.Consumer;
+import javafx.event.EventHandler;
 import javafx.geometry.VPos;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Pane;
+import javafx.scene.shape.ClosePath;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.LineTo;
 import javafx.scene.shape.MoveTo;
@@ -41,12 +47,52 @@ public abstract class PlotPane extends Pane {
     if (getWidth() != drawnWidth || getHeight() != drawnHeight) {
       drawnWidth = getWidth();
       drawnHeight = getHeight();
+      String focused = focused();
       getChildren().clear();
       if (drawnWidth > 20 && drawnHeight > 20) {
         draw(drawnWidth, drawnHeight);
       }
+      if (!focused.isEmpty()) {
+        getChildren().stream()
+            .filter(n -> focused.equals(n.getId()))
+            .findFirst()
+            .ifPresent(Node::requestFocus);
+      }
     }
     super.layoutChildren();
+  }
+
+  /**
+   * Follows the mouse from a press on until it is let go of, wherever it goes in the window. The
+   * shape that was pressed may be drawn anew meanwhile; the toolkit forgets a drag whose shape is
+   * gone.
+   *
+   * @param moved told where it is
+   * @param end told once, when the button is up
+   */
+  final void follow(Consumer<MouseEvent> moved, Runnable end) {
+    Scene scene = getScene();
+    scene.addEventFilter(
+        MouseEvent.ANY,
+        new EventHandler<>() {
+          @Override
+          public void handle(MouseEvent e) {
+            if (e.getEventType() == MouseEvent.MOUSE_DRAGGED) {
+              moved.accept(e);
+              e.consume();
+            } else if (e.getEventType() == MouseEvent.MOUSE_RELEASED
+                || e.getEventType() == MouseEvent.MOUSE_MOVED) {
+              scene.removeEventFilter(MouseEvent.ANY, this);
+              end.run();
+            }
+          }
+        });
+  }
+
+  /** Id of the shape that has the focus, which passes on to its successor. */
+  private String focused() {
+    Node owner = getScene() == null ? null : getScene().getFocusOwner();
+    return owner != null && owner.getParent() == this && owner.getId() != null ? owner.getId() : "";
   }
 
   /** A line. */
@@ -79,6 +125,22 @@ public abstract class PlotPane extends Pane {
     Path path = new Path();
     for (double[] p : pieces) {
       path.getElements().addAll(new MoveTo(p[0], p[1]), new LineTo(p[2], p[3]));
+    }
+    path.getStyleClass().addAll(styles);
+    path.setMouseTransparent(true);
+    getChildren().add(path);
+    return path;
+  }
+
+  /** Closed areas of one look, each x0, y0, x1, y1, ... */
+  protected final Path areas(List<double[]> areas, String... styles) {
+    Path path = new Path();
+    for (double[] p : areas) {
+      path.getElements().add(new MoveTo(p[0], p[1]));
+      for (int i = 2; i < p.length; i += 2) {
+        path.getElements().add(new LineTo(p[i], p[i + 1]));
+      }
+      path.getElements().add(new ClosePath());
     }
     path.getStyleClass().addAll(styles);
     path.setMouseTransparent(true);

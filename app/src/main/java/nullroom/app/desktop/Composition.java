@@ -122,6 +122,7 @@ public final class Composition {
     words.put(Station.DRESS, dress.say());
     words.put(Station.MIC, mic.say());
     words.put(Station.LEVEL, level.say());
+    room.trace().follow();
     shell = new Shell(desk, views, words, listen::space, this::open, background);
   }
 

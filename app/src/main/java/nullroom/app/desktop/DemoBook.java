@@ -17,6 +17,8 @@ import nullroom.core.predict.Goal;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Statistics;
 import nullroom.core.room.Aim;
+import nullroom.core.room.Alternative;
+import nullroom.core.room.Camera;
 import nullroom.core.room.Ceiling;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Furniture;
@@ -60,6 +62,7 @@ public final class DemoBook {
   static Room room() {
     Point lips = new Point(1.5, 1.7, 1.25);
     Point capsule = new Point(2.05, 1.75, 1.4);
+    Point eye = new Point(3.1, 1.6, 1.35);
     Capture capture =
         MicrophoneType.ALL.get(2).on(new Capture(Pattern.OMNI, 0, 100, -38, -125, 34, 20, 24));
     return new Room(
@@ -71,7 +74,14 @@ public final class DemoBook {
             "floor", Finish.of("wood_floor_joists"),
             "ceiling", Finish.of("gypsum_on_studs"),
             "walls", Finish.of("plaster_on_brick")),
-        List.of(Patch.rectangle("skylight", "ceiling", 1.8, 1.2, 0.8, 1.0, "glass_double_10")),
+        List.of(
+            new Patch(
+                "skylight",
+                "ceiling",
+                Patch.rectangle("skylight", "ceiling", 1.8, 1.2, 0.8, 1.0, "glass_double_10")
+                    .corners(),
+                Finish.of("glass_double_10"),
+                Optional.of(new Alternative("bare", "blind drawn", Finish.of("curtain_light"))))),
         List.of(
             new LooseObject("single bed", Bands.of(0.3, 0.6, 1.0, 1.4, 1.6, 1.6, 1.6, 1.6)),
             new LooseObject(
@@ -82,7 +92,8 @@ public final class DemoBook {
         Optional.of(new Talker(lips, new Aim(0, 0), VocalEffort.NORMAL, Directivity.VOICE)),
         Optional.of(new PlacedMicrophone(capsule, Aim.along(lips.minus(capsule)), capture)),
         Optional.of(NOISE),
-        List.of());
+        List.of(),
+        Optional.of(new Camera(eye, Aim.along(lips.minus(eye)), 28, Camera.WIDE)));
   }
 
   /** The device that stands in the real loft as the book describes it now. */

@@ -3,11 +3,14 @@ package nullroom.app.desktop;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.plan.Adviser;
 import nullroom.core.plan.Move;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
+import nullroom.core.predict.Refinement;
+import nullroom.core.room.Room;
 import nullroom.io.book.NoiseMeasurement;
 import nullroom.io.book.RoomBook;
 
@@ -18,7 +21,9 @@ final class DemoText {
   private DemoText() {}
 
   static List<String> of(RoomBook book) {
-    Heard heard = book.heard();
+    Room room = book.room();
+    Optional<Refinement> traced = Optional.of(Refinement.of(room, book.decaySeconds(room)));
+    Heard heard = book.heard(room, traced);
     Margins targets = book.goal().targets();
     List<String> lines = new ArrayList<>();
     lines.add(book.name() + ", " + lower(book.goal().label()));
@@ -49,7 +54,9 @@ final class DemoText {
     }
     lines.add("next moves:");
     for (Move move :
-        Adviser.moves(book.room(), targets, book::heard).stream().limit(MOVES).toList()) {
+        Adviser.moves(room, targets, changed -> book.heard(changed, traced)).stream()
+            .limit(MOVES)
+            .toList()) {
       lines.add(
           say(
               "  %s: %+.1f dB on %s, cost %d, %d minutes",

@@ -109,8 +109,8 @@ public final class DressModel {
               + Hanging.surfaceLabel(surface.get())
               + ". Choose another surface in the picture.";
     }
-    Heard now = book().heard();
-    Heard then = book().heard(room().plus(proposal.get()));
+    Heard now = desk.session().heard();
+    Heard then = desk.session().heard(room().plus(proposal.get()));
     double clear = then.margins().clearDb() - now.margins().clearDb();
     return String.format(
         Locale.ROOT,

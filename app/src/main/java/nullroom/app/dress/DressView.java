@@ -33,7 +33,7 @@ public final class DressView {
     VBox.setVgrow(foldOut, Priority.ALWAYS);
     foldOut.setPrefHeight(280);
     times.plot().setPrefHeight(170);
-    desk.session().bookProperty().subscribe(this::refresh);
+    desk.session().revisionProperty().subscribe(this::refresh);
     model.surfaceProperty().subscribe(this::refresh);
     model.hangingProperty().subscribe(this::refresh);
     refresh();

@@ -54,7 +54,7 @@ public final class LevelModel {
 
   private Heard heard(VocalEffort effort) {
     Room room = book().room();
-    return book().heard(room.withTalker(room.requireTalker().with(effort)));
+    return desk.session().heard(room.withTalker(room.requireTalker().with(effort)));
   }
 
   /** Loudest expected peak with another effort at the same gain. */
@@ -71,7 +71,7 @@ public final class LevelModel {
 
   /** The gain that brings the loudest peak to the target, within what inputs have. */
   public double rightGainDb() {
-    return Adviser.rightGainDb(book().heard(), book().goal().targets());
+    return Adviser.rightGainDb(desk.session().heard(), book().goal().targets());
   }
 
   /** Turns the gain. */

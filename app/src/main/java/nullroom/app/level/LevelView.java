@@ -43,7 +43,7 @@ public final class LevelView {
           gain.show(model.gainDb());
           effort.show(model.effort());
         };
-    desk.session().bookProperty().subscribe(refresh);
+    desk.session().revisionProperty().subscribe(refresh);
     refresh.run();
     Label caution =
         new Label("Turn headphones down before you turn gain up: sudden peaks harm hearing.");

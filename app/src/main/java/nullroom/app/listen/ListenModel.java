@@ -159,7 +159,7 @@ public final class ListenModel {
     if (measurement().isPresent() && !measured()) {
       return "Nobody knows yet: levels are relative until the scale is set. Comparing works all the same.";
     }
-    Margins margins = book().heard().margins();
+    Margins margins = desk.session().heard().margins();
     double over = margins.over(book().goal().targets(), Margins.Kind.QUIET);
     String verdict =
         over >= 0

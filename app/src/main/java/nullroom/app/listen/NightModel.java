@@ -282,7 +282,8 @@ public final class NightModel {
 
   /** What a take bears, as this microphone gives it; all that breaks in where that is not known. */
   private double limitDbfs(Optional<Scale> scale) {
-    OptionalDouble allowed = book().heard().allowedRoomNoiseDbA(book().goal().targets().quietDb());
+    OptionalDouble allowed =
+        desk.session().heard().allowedRoomNoiseDbA(book().goal().targets().quietDb());
     return scale.isPresent() && allowed.isPresent()
         ? allowed.getAsDouble() - scale.get().fullScaleDbSpl()
         : SecondLevels.NOTHING_DBFS;

@@ -77,7 +77,7 @@ public final class MicModel {
 
   /** What is heard now. */
   public Heard heard() {
-    return book().heard();
+    return desk.session().heard();
   }
 
   /** The type in use, where it is one of the list. */
@@ -108,9 +108,11 @@ public final class MicModel {
   private Margins marginsWith(MicrophoneType type) {
     Room room = book().room();
     PlacedMicrophone m = microphone().with(type.on(microphone().capture()));
-    Heard asIs = book().heard(room.withMicrophone(m));
+    Heard asIs = desk.session().heard(room.withMicrophone(m));
     double gain = Adviser.rightGainDb(asIs, targets());
-    return book().heard(room.withMicrophone(m.with(m.capture().withGainDb(gain)))).margins();
+    return desk.session()
+        .heard(room.withMicrophone(m.with(m.capture().withGainDb(gain))))
+        .margins();
   }
 
   /** Uses another type. */

@@ -13,6 +13,7 @@ import nullroom.app.control.Dial;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.Station;
 import nullroom.app.shell.StationFrame;
+import nullroom.app.shell.Units;
 import nullroom.core.predict.Margins;
 
 /** The microphone station's nodes. */
@@ -36,6 +37,12 @@ public final class MicView {
             180,
             "%.0f",
             degrees -> say(desk, () -> model.setAngle(degrees)));
+    desk.units()
+        .subscribe(units ->
+            distance.setSaid(cm ->
+                units == Units.FEET
+                    ? units.length(cm / 100)
+                    : String.format(Locale.ROOT, "%.0f cm", cm)));
     table.getStyleClass().add("table");
     VBox right = new VBox(distance, angle, table);
     right.getStyleClass().add("pictures");
@@ -49,7 +56,7 @@ public final class MicView {
           angle.show(model.angleDegrees());
           fill();
         };
-    desk.session().bookProperty().subscribe(refresh);
+    desk.session().revisionProperty().subscribe(refresh);
     refresh.run();
     node = StationFrame.of(Station.MIC, model.say(), picture, new HBox(), desk.work());
   }

@@ -15,7 +15,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.FoldOut;
-import nullroom.app.control.PlanPlot;
+import nullroom.app.control.RoomPlot;
 import nullroom.app.shell.Desk;
 import nullroom.core.predict.ArrivalLocus;
 import nullroom.core.predict.FirstArrivals;
@@ -30,7 +30,7 @@ final class OriginPage {
   private final RingModel model;
   private final Desk desk;
   private final FoldOut foldOut = new FoldOut();
-  private final PlanPlot plan = new PlanPlot();
+  private final RoomPlot plan = new RoomPlot();
   private final VBox list = new VBox(2);
   private final HBox node;
 
@@ -74,15 +74,15 @@ final class OriginPage {
           .ifPresent(t -> section.addAll(ArrivalLocus.at(room, t.at().z(), a.extraMetres())));
     });
     Optional<FirstArrivals.Arrival> path = shown.flatMap(a -> a.paths().stream().findFirst());
-    foldOut.trace(lines, path.flatMap(p -> mark(room, p)));
+    foldOut.trace(lines, path.map(p -> mark(room, p)).stream().toList());
     plan.show(room, section, path.map(FirstArrivals.Arrival::at));
     list(arrivals, shown);
   }
 
   /** Where a path meets a surface, in its own axes; furniture is marked on the floor under it. */
-  private static Optional<FoldOut.Mark> mark(Room room, FirstArrivals.Arrival path) {
+  private static FoldOut.Mark mark(Room room, FirstArrivals.Arrival path) {
     String surface = room.surfaceNames().contains(path.surface()) ? path.surface() : "floor";
-    return Optional.of(new FoldOut.Mark(surface, room.local(surface, path.at())));
+    return new FoldOut.Mark("", surface, room.local(surface, path.at()));
   }
 
   private void list(List<RingModel.Arrival> arrivals, Optional<RingModel.Arrival> shown) {

@@ -224,7 +224,7 @@ public final class RingModel {
 
   /** What the response means for speech, what comes back first, and what has changed. */
   public String details() {
-    return (RingWords.response(book(), arrivals(), desk.units().get())
+    return (RingWords.response(book(), desk.session().heard(), arrivals(), desk.units().get())
             + " "
             + RingWords.change(book()))
         .trim();

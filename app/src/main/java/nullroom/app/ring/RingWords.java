@@ -11,6 +11,7 @@ import nullroom.core.measure.BlindDecay;
 import nullroom.core.measure.DecayChange;
 import nullroom.core.measure.DecayReport;
 import nullroom.core.measure.Excitation;
+import nullroom.core.predict.Heard;
 import nullroom.io.book.DecayEstimate;
 import nullroom.io.book.DecayMeasurement;
 import nullroom.io.book.RoomBook;
@@ -74,7 +75,8 @@ final class RingWords {
   }
 
   /** What the response means for speech, and what comes back first. */
-  static String response(RoomBook book, List<RingModel.Arrival> arrivals, Units units) {
+  static String response(
+      RoomBook book, Heard heard, List<RingModel.Arrival> arrivals, Units units) {
     if (book.decay().isEmpty()) {
       return "";
     }
@@ -88,7 +90,7 @@ final class RingWords {
                     Locale.ROOT,
                     "Speech transmission index %.2f, %.2f with this room’s noise. ",
                     sti,
-                    book.heard().speechTransmission(report.modulationTransfer()))));
+                    heard.speechTransmission(report.modulationTransfer()))));
     report
         .directToReverberantDb()
         .ifPresent(db ->

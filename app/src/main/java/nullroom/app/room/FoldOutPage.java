@@ -7,40 +7,64 @@ import java.util.function.DoubleConsumer;
 import java.util.function.ToDoubleFunction;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
 import nullroom.app.control.FoldOut;
 import nullroom.app.control.NumberField;
+import nullroom.app.control.PlotPane;
+import nullroom.app.control.RoomPlot;
 import nullroom.app.shell.Desk;
 import nullroom.core.acoustics.Material;
-import nullroom.core.acoustics.Materials;
 import nullroom.core.room.Room;
+import nullroom.core.room.Thing;
 
 /** The fold-out, and beside it sizes, materials and heights. */
 final class FoldOutPage {
   private final RoomModel model;
   private final Desk desk;
+  private static final double MATERIAL_WIDTH = 168;
+  private static final double FORM_WIDTH = 282;
+
   private final FoldOut foldOut = new FoldOut();
+  private final RoomPlot plot = new RoomPlot();
   private final HBox node;
   private final List<Runnable> refreshers = new ArrayList<>();
 
   FoldOutPage(RoomModel model, Desk desk) {
     this.model = model;
     this.desk = desk;
-    foldOut.setMover(
-        (handle, x, y) -> desk.work().attempt(() -> model.move(handle, x, y), () -> {}));
+    foldOut.setHands(model.hands());
+    plot.setHands(model.hands());
     desk.units().subscribe(units -> foldOut.setLengths(units::length));
-    refreshers.add(() -> foldOut.show(model.room()));
+    refreshers.add(() -> {
+      foldOut.show(model.room());
+      plot.show(model.room());
+    });
     VBox form = form();
     form.getStyleClass().add("form");
-    node = new HBox(foldOut, form);
+    ScrollPane scrolled = new ScrollPane(form);
+    scrolled.setFitToWidth(true);
+    scrolled.setMinWidth(FORM_WIDTH);
+    scrolled.setMaxWidth(FORM_WIDTH);
+    scrolled.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    StackPane picture = new StackPane(foldOut);
+    node = new HBox(picture, scrolled);
     node.getStyleClass().add("pictures");
-    HBox.setHgrow(foldOut, Priority.ALWAYS);
+    HBox.setHgrow(picture, Priority.ALWAYS);
+    model
+        .sightProperty()
+        .subscribe(sight -> {
+          sight.view().ifPresent(plot::setView);
+          picture.getChildren().setAll(sight.view().isPresent() ? plot : foldOut);
+        });
     desk.session().bookProperty().subscribe(this::refresh);
     model.tintProperty().subscribe(this::tint);
     model.trace().tracedProperty().subscribe(this::tint);
+    model.trace().framingProperty().subscribe(seen -> foldOut.frame(seen));
     refresh();
   }
 
@@ -48,9 +72,9 @@ final class FoldOutPage {
     return node;
   }
 
-  /** The picture, to be written to a file. */
-  FoldOut picture() {
-    return foldOut;
+  /** The picture shown, to be written to a file. */
+  PlotPane picture() {
+    return model.sightProperty().get().view().isPresent() ? plot : foldOut;
   }
 
   private void refresh() {
@@ -87,14 +111,15 @@ final class FoldOutPage {
         0.2,
         3,
         r -> r.talker().orElseThrow().at().z(),
-        z -> model.setHeight(FoldOut.Handle.TALKER, z));
+        z -> model.setHeight(Thing.TALKER, z));
     number(
         form,
         "Microphone",
         0.05,
         3,
         r -> r.microphone().orElseThrow().at().z(),
-        z -> model.setHeight(FoldOut.Handle.MICROPHONE, z));
+        z -> model.setHeight(Thing.MICROPHONE, z));
+    form.getChildren().addAll(heading("Camera"), new CameraForm(model, desk).node());
     return form;
   }
 
@@ -112,26 +137,25 @@ final class FoldOutPage {
       ToDoubleFunction<Room> read,
       DoubleConsumer write) {
     NumberField field = new NumberField(name, "m", low, high, write);
+    desk.units().subscribe(units -> field.setEntry(units.field()));
     refreshers.add(() -> field.show(read.applyAsDouble(model.room())));
     form.getChildren().add(field);
   }
 
   private Node material(String surface) {
     Choice<Material> box =
-        new Choice<>(
+        MaterialChoice.of(
             "material-" + surface,
             "material of " + surface,
-            RoomModel.surfaceMaterials(),
-            Material::name,
-            chosen -> model.setMaterial(surface, chosen.id()));
-    Runnable show =
-        () -> {
-          if (model.room().surfaceNames().contains(surface)) {
-            box.show(Materials.find(model.materialId(surface)).orElse(null));
-          }
-        };
-    desk.session().bookProperty().subscribe(show);
-    show.run();
+            model.materials(),
+            MaterialsModel::forSurfaces,
+            () ->
+                model.room().surfaceNames().contains(surface)
+                    ? Optional.of(model.room().finishOf(surface))
+                    : Optional.empty(),
+            chosen -> model.setMaterial(surface, chosen));
+    box.setMaxWidth(Double.MAX_VALUE);
+    box.setPrefWidth(MATERIAL_WIDTH);
     Label name =
         new Label(
             surface.startsWith("wall")

@@ -5,13 +5,19 @@ import java.util.List;
 import java.util.Optional;
 import nullroom.app.shell.Desk;
 import nullroom.core.Trouble;
+import nullroom.core.acoustics.Bands;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Furniture;
+import nullroom.core.room.LooseObject;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Thing;
 
 /** What stands in the room. */
 public final class FurnitureModel {
+  /** Which of the figures is the turn. */
+  static final int TURN = 6;
+
   private static final double STEP_METRES = 0.1;
 
   private final Desk desk;
@@ -110,9 +116,7 @@ public final class FurnitureModel {
     double[] n = figures(f);
     n[figure] = number;
     try {
-      change(
-          index,
-          new Furniture(f.name(), new Point(n[0], n[1], n[2]), n[3], n[4], n[5], n[6], f.finish()));
+      change(index, f.placed(new Point(n[0], n[1], n[2]), n[3], n[4], n[5], n[6]));
     } catch (IllegalArgumentException e) {
       throw new Trouble.BadField(f.name(), String.valueOf(e.getMessage()));
     }
@@ -132,17 +136,47 @@ public final class FurnitureModel {
   }
 
   /** Makes a piece of another material. */
-  public void setMaterial(int index, String materialId) {
-    Furniture f = all().get(index);
-    change(
-        index,
-        new Furniture(
-            f.name(),
-            f.corner(),
-            f.lengthMetres(),
-            f.widthMetres(),
-            f.heightMetres(),
-            f.azimuthDegrees(),
-            Finish.of(materialId)));
+  public void setMaterial(int index, Finish finish) {
+    change(index, all().get(index).with(finish));
+  }
+
+  /** Turns a piece into what else it can be: opens a wardrobe. */
+  public void turnOver(int index) {
+    desk.session()
+        .edit(
+            "Open or shut the " + all().get(index).name(),
+            book -> book.with(new Thing(Thing.Kind.FURNITURE, index).switched(book.room())));
+  }
+
+  /** Loose things in square metres of absorption. */
+  public List<LooseObject> loose() {
+    return room().objects();
+  }
+
+  /**
+   * Puts in a loose thing.
+   *
+   * @param squareMetres what it takes up per octave
+   * @throws Trouble.BadField where the name is missing or a figure is out of range
+   */
+  public void addLoose(String name, Bands squareMetres) {
+    if (name.isBlank()) {
+      throw new Trouble.BadField("loose thing", "needs a name, such as “armchair”");
+    }
+    try {
+      List<LooseObject> more = new ArrayList<>(loose());
+      more.add(new LooseObject(name.strip(), squareMetres));
+      desk.session().edit("Put in the " + name, book -> book.with(book.room().withObjects(more)));
+    } catch (IllegalArgumentException e) {
+      throw new Trouble.BadField(name, String.valueOf(e.getMessage()));
+    }
+  }
+
+  /** Takes a loose thing out. */
+  public void removeLoose(int index) {
+    List<LooseObject> fewer = new ArrayList<>(loose());
+    LooseObject gone = fewer.remove(index);
+    desk.session()
+        .edit("Take out the " + gone.name(), book -> book.with(book.room().withObjects(fewer)));
   }
 }

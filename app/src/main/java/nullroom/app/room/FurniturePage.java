@@ -17,10 +17,10 @@ import nullroom.app.control.FoldOut;
 import nullroom.app.control.NumberField;
 import nullroom.app.shell.Desk;
 import nullroom.core.Trouble;
+import nullroom.core.acoustics.LooseThings;
 import nullroom.core.acoustics.Material;
-import nullroom.core.acoustics.Materials;
-import nullroom.core.room.Finish;
 import nullroom.core.room.Furniture;
+import nullroom.core.room.LooseObject;
 
 /** What stands in the room, piece by piece. */
 final class FurniturePage {
@@ -28,15 +28,21 @@ final class FurniturePage {
       List.of("piece", "x", "y", "lift", "long", "wide", "high", "turn °", "material", "");
 
   private static final double PICTURE_HEIGHT = 230;
+  private static final double LOOSE_WIDTH = 210;
+  private static final int ONE_KHZ = 4;
 
   private final FurnitureModel model;
+  private final MaterialsModel materials;
   private final Desk desk;
   private final FigureTable table = new FigureTable("furniture");
   private final FoldOut foldOut = new FoldOut();
+  private final FlowPane loose = new FlowPane(6, 2);
   private final VBox node;
 
-  FurniturePage(FurnitureModel model, Desk desk) {
-    this.model = model;
+  FurniturePage(RoomModel room, Desk desk) {
+    model = room.furniture();
+    materials = room.materials();
+    foldOut.setHands(room.hands());
     this.desk = desk;
     FlowPane add = new FlowPane(6, 6);
     Label put = new Label("Put up:");
@@ -53,17 +59,39 @@ final class FurniturePage {
     VBox.setVgrow(rows, Priority.ALWAYS);
     Label key =
         new Label(
-            "Metres from the first corner of the floor; lift is the height of the underside. Tall furniture must be fixed to a wall so that it cannot fall.");
+            "Places from the first corner of the floor; lift is the height of the underside. Drag pieces, or take them with the arrow keys; R turns them, enter opens a wardrobe. Tall furniture must be fixed to a wall so that it cannot fall.");
     key.setWrapText(true);
     key.getStyleClass().add("caution");
-    node = new VBox(8, add, foldOut, rows, key);
+    node = new VBox(8, add, foldOut, rows, loose(), key);
     VBox.setVgrow(foldOut, Priority.ALWAYS);
     desk.session().bookProperty().subscribe(this::refresh);
-    refresh();
+    desk.units().subscribe(units -> refresh());
   }
 
   VBox node() {
     return node;
+  }
+
+  private FlowPane loose() {
+    FlowPane row = new FlowPane(6, 6);
+    Choice<LooseThings.Entry> what =
+        new Choice<>(
+            "loose-thing",
+            "a thing that takes up sound, without a place",
+            LooseThings.all(),
+            LooseThings.Entry::name,
+            chosen -> {});
+    what.show(LooseThings.all().getFirst());
+    what.setPrefWidth(LOOSE_WIDTH);
+    Button put = new Button("Put in");
+    put.setId("put-loose");
+    put.setOnAction(e ->
+        desk.work()
+            .attempt(
+                () -> model.addLoose(what.getValue().name(), what.getValue().squareMetres()),
+                () -> {}));
+    row.getChildren().addAll(new Label("Without a place:"), what, put, loose);
+    return row;
   }
 
   private void refresh() {
@@ -73,10 +101,23 @@ final class FurniturePage {
     for (int i = 0; i < all.size(); i++) {
       table.row(row(i, all.get(i)));
     }
+    loose.getChildren().clear();
+    for (int i = 0; i < model.loose().size(); i++) {
+      int index = i;
+      LooseObject thing = model.loose().get(i);
+      Button out =
+          new Button(
+              String.format(
+                  Locale.ROOT, "%s, %.1f m² ×", thing.name(), thing.absorptionArea().get(ONE_KHZ)));
+      out.getStyleClass().add("plain");
+      out.setAccessibleText("take the " + thing.name() + " out");
+      out.setOnAction(e -> model.removeLoose(index));
+      loose.getChildren().add(out);
+    }
   }
 
   private List<Object> row(int index, Furniture piece) {
-    List<Object> cells = new ArrayList<>(List.of(piece.name()));
+    List<Object> cells = new ArrayList<>(List.of(piece.label()));
     double[] figures = FurnitureModel.figures(piece);
     for (int f = 0; f < figures.length; f++) {
       cells.add(field(index, f, figures[f], piece.name()));
@@ -85,29 +126,41 @@ final class FurniturePage {
         new Choice<>(
             "furniture-material-" + index,
             "material of the " + piece.name(),
-            List.copyOf(Materials.all()),
+            materials.all(),
             Material::name,
-            chosen -> model.setMaterial(index, chosen.id()));
-    material.show(
-        piece.finish() instanceof Finish.Listed listed ? Materials.get(listed.materialId()) : null);
+            chosen -> model.setMaterial(index, materials.finish(chosen)));
+    material.show(materials.of(piece.finish()).orElse(null));
     material.setPrefWidth(150);
     Button out = new Button("Out");
     out.setAccessibleText("take the " + piece.name() + " out");
     out.setOnAction(e -> model.remove(index));
     cells.add(material);
-    cells.add(new HBox(out));
+    HBox actions = new HBox(out);
+    piece
+        .otherwise()
+        .ifPresent(o -> {
+          Button turn = new Button("Make it " + o.then());
+          turn.getStyleClass().add("plain");
+          turn.setAccessibleText("make the " + piece.name() + " " + o.then());
+          turn.setOnAction(e -> model.turnOver(index));
+          actions.getChildren().addFirst(turn);
+        });
+    cells.add(actions);
     return cells;
   }
 
   private TextField field(int index, int figure, double number, String name) {
-    String shown = String.format(Locale.ROOT, figure == 6 ? "%.0f" : "%.2f", number);
+    boolean turn = figure == FurnitureModel.TURN;
+    String shown =
+        turn ? String.format(Locale.ROOT, "%.0f", number) : desk.units().get().entry(number);
     TextField field = new TextField(shown);
     field.setPrefColumnCount(3);
     field.setAccessibleText(HEADS.get(figure + 1) + " of the " + name);
     field.setId("furniture-" + index + "-" + figure);
     field.setOnAction(e -> {
       try {
-        double typed = NumberField.parse(field.getText());
+        String text = field.getText();
+        double typed = turn ? NumberField.parse(text) : desk.units().get().parse(text);
         model.change(index, figure, typed);
         desk.work().say("");
       } catch (NumberFormatException wrong) {

@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -16,9 +18,9 @@ import nullroom.app.control.BandPlot;
 import nullroom.app.control.Choice;
 import nullroom.app.control.NumberField;
 import nullroom.app.shell.Desk;
+import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Material;
-import nullroom.core.acoustics.Materials;
 import nullroom.core.acoustics.PorousLayer;
 
 /** Materials searched and held side by side, and porous layers computed. */
@@ -27,9 +29,12 @@ final class MaterialsPage {
   private static final double USUAL_RESISTIVITY = 12_000;
 
   private final MaterialsModel model;
+  private final FurnitureModel furniture;
+  private final Desk desk;
   private final BandPlot plot =
       new BandPlot("share taken up", a -> String.format(Locale.ROOT, "%.1f", a));
   private final Label source = new Label();
+  private final Button forget = new Button("Forget this one of yours");
   private final HBox node;
   private Optional<Material> first = Optional.empty();
   private Optional<Material> before = Optional.empty();
@@ -37,10 +42,12 @@ final class MaterialsPage {
   private double thickness = 0.05;
   private double gap;
 
-  MaterialsPage(MaterialsModel model, Desk desk) {
-    this.model = model;
+  MaterialsPage(RoomModel room, Desk desk) {
+    model = room.materials();
+    furniture = room.furniture();
+    this.desk = desk;
     plot.setAxis(0, 1, 0.2);
-    plot.setPrefHeight(240);
+    plot.setPrefHeight(200);
     source.setWrapText(true);
     source.setMinHeight(Region.USE_PREF_SIZE);
     source.getStyleClass().add("soft");
@@ -61,14 +68,18 @@ final class MaterialsPage {
         .subscribe(name -> {
           if (name != null) {
             before = first;
-            first = Materials.all().stream().filter(m -> m.name().equals(name)).findFirst();
+            first = model.all().stream().filter(m -> m.name().equals(name)).findFirst();
             show();
           }
         });
     VBox left = new VBox(8, search, found);
     left.setMinWidth(LIST_WIDTH);
     VBox.setVgrow(found, Priority.ALWAYS);
-    VBox right = new VBox(8, plot, source, layer(desk));
+    model.follow(() ->
+        found
+            .getItems()
+            .setAll(model.search(search.getText()).stream().map(Material::name).toList()));
+    VBox right = new VBox(8, plot, source, layer(), own());
     HBox.setHgrow(right, Priority.ALWAYS);
     node = new HBox(16, left, right);
     show();
@@ -78,7 +89,7 @@ final class MaterialsPage {
     return node;
   }
 
-  private VBox layer(Desk desk) {
+  private VBox layer() {
     Label head = new Label("A layer of fibre, foam or cloth, computed (Miki 1990)");
     head.getStyleClass().add("heading");
     NumberField thick =
@@ -101,13 +112,67 @@ final class MaterialsPage {
     surface.show(model.surfaces().getFirst());
     Button clad = new Button("Clad this surface with it");
     clad.setId("clad");
-    clad.setOnAction(e ->
-        desk.work()
-            .attempt(() -> model.clad(String.valueOf(surface.getValue()), current()), () -> {}));
-    HBox row = new HBox(surface, clad);
-    row.getStyleClass().add("row");
-    VBox fields = new VBox(4, thick, air, flow);
+    clad.setOnAction(e -> said(() -> model.clad(String.valueOf(surface.getValue()), current())));
+    TextField area = new TextField("3");
+    area.setId("hung-area");
+    area.setPrefColumnCount(3);
+    area.setAccessibleText("square metres of the layer hung free");
+    Button hang = new Button("Hang it free in the room");
+    hang.setId("hang-free");
+    hang.setOnAction(e -> said(() -> model.hangFree(current(), number(area))));
+    FlowPane row = new FlowPane(6, 6, surface, clad, area, new Label("m²"), hang);
+    row.setAlignment(Pos.CENTER_LEFT);
+    FlowPane fields = new FlowPane(12, 4, thick, air, flow);
     return new VBox(6, head, fields, row);
+  }
+
+  /** Figures of the user's own, as a material or as a thing in the room. */
+  private VBox own() {
+    Label head = new Label("Your own, 63 Hz to 8 kHz: share taken up, or m² for a thing");
+    head.getStyleClass().add("heading");
+    TextField name = new TextField();
+    name.setId("own-name");
+    name.setPromptText("name");
+    name.setAccessibleText("name of your own material or thing");
+    TextField figures = new TextField();
+    figures.setId("own-figures");
+    figures.setPromptText("0.1 0.1 0.2 0.4 0.6 0.7 0.7 0.7");
+    figures.setAccessibleText("eight figures, 63 Hz to 8 kHz");
+    HBox.setHgrow(figures, Priority.ALWAYS);
+    Button keep = new Button("Keep as a material");
+    keep.setId("keep-own");
+    keep.setOnAction(
+        e -> said(() -> model.keep(name.getText(), MaterialsModel.figures(figures.getText()))));
+    Button put = new Button("Put in as a thing");
+    put.setId("put-own");
+    put.setOnAction(e ->
+        said(() -> furniture.addLoose(name.getText(), MaterialsModel.figures(figures.getText()))));
+    forget.setId("forget-own");
+    forget.managedProperty().bind(forget.visibleProperty());
+    forget.setOnAction(e ->
+        first
+            .filter(MaterialsModel::isOwn)
+            .ifPresent(own -> {
+              model.forget(own);
+              first = Optional.empty();
+              show();
+            }));
+    FlowPane actions = new FlowPane(6, 6, keep, put, forget);
+    return new VBox(6, head, new HBox(6, name, figures), actions);
+  }
+
+  private void said(Runnable edit) {
+    desk.work().say("");
+    desk.work().attempt(edit, () -> {});
+  }
+
+  private static double number(TextField field) {
+    try {
+      return NumberField.parse(field.getText());
+    } catch (NumberFormatException e) {
+      throw new Trouble.BadField(
+          field.getAccessibleText(), "“" + field.getText() + "” is no number");
+    }
   }
 
   private void set(Runnable change) {
@@ -120,6 +185,7 @@ final class MaterialsPage {
   }
 
   private void show() {
+    forget.setVisible(first.filter(MaterialsModel::isOwn).isPresent());
     List<BandPlot.Series> series = new ArrayList<>();
     first.ifPresent(m -> series.add(series(m.name(), m.absorption(), "now-bar")));
     before.ifPresent(m -> series.add(series(m.name(), m.absorption(), "before-bar")));
@@ -134,7 +200,7 @@ final class MaterialsPage {
     Material nearest = model.nearest(layer.absorption());
     source.setText(
         first.map(m -> m.name() + ": " + m.source() + ". ").orElse("")
-            + "Nearest to the layer in the table: "
+            + "Nearest to the layer: "
             + nearest.name()
             + ". Rooms for testing read up to 0.3 more than the layer around 1 kHz.");
   }

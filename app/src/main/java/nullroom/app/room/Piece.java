@@ -1,5 +1,7 @@
 package nullroom.app.room;
 
+import java.util.Optional;
+import nullroom.core.room.Alternative;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Furniture;
 import nullroom.core.room.Point;
@@ -11,7 +13,6 @@ public enum Piece {
   SOFA("sofa", 2.0, 0.9, 0, 0.8, "foam_pu_25"),
   SHELF("shelf", 0.8, 0.3, 0, 1.9, "door_solid"),
   WARDROBE("wardrobe", 1.0, 0.6, 0, 2.0, "door_hollow"),
-  OPEN_WARDROBE("open wardrobe", 1.0, 0.6, 0, 2.0, "glass_fibre_50"),
   CLOTHES_RAIL("clothes rail", 1.2, 0.5, 0, 1.6, "glass_fibre_50");
 
   private final String label;
@@ -38,6 +39,13 @@ public enum Piece {
   /** One of it with its corner there in plan. */
   Furniture at(double x, double y) {
     return new Furniture(
-        label, new Point(x, y, lift), length, width, height, 0, Finish.of(material));
+        label, new Point(x, y, lift), length, width, height, 0, Finish.of(material), otherwise());
+  }
+
+  /** Clothes take up more than the doors before them. */
+  private Optional<Alternative> otherwise() {
+    return this == WARDROBE
+        ? Optional.of(new Alternative("shut", "open", Finish.of("glass_fibre_50")))
+        : Optional.empty();
   }
 }

@@ -3,31 +3,35 @@ package nullroom.app.room;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.concurrent.Executor;
+import java.util.function.UnaryOperator;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
-import nullroom.app.control.FoldOut;
+import nullroom.app.control.Hands;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.Say;
-import nullroom.core.acoustics.Material;
-import nullroom.core.acoustics.Materials;
+import nullroom.core.Trouble;
 import nullroom.core.predict.Statistics;
+import nullroom.core.room.Aim;
+import nullroom.core.room.Camera;
 import nullroom.core.room.Finish;
-import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Talker;
+import nullroom.core.room.Thing;
 import nullroom.io.book.BookFolder;
 
 /** What the room station knows and can do. */
 public final class RoomModel {
-  /**
-   * Materials that are absorbers or furniture belong on a surface as pieces, not as the surface.
-   */
-  private static final List<String> NOT_SURFACES =
-      List.of("absorber", "furniture", "people", "opening");
+  /** Between the talker and a camera that is put up, where there is room. */
+  private static final double CAMERA_METRES = 2;
+
+  private static final double USUAL_FOCAL = 35;
 
   private final ObjectProperty<RoomPage> page = new SimpleObjectProperty<>(RoomPage.FOLD_OUT);
   private final ObjectProperty<Tint> tint = new SimpleObjectProperty<>(Tint.NOTHING);
+  private final ObjectProperty<Sight> sight = new SimpleObjectProperty<>(Sight.UNFOLDED);
   private final Desk desk;
   private final Say say;
   private final ShapeModel shape;
@@ -69,6 +73,11 @@ public final class RoomModel {
   /** What the fold-out is tinted by. */
   public ObjectProperty<Tint> tintProperty() {
     return tint;
+  }
+
+  /** How the room is looked at. */
+  public ObjectProperty<Sight> sightProperty() {
+    return sight;
   }
 
   /** Its outline, ceiling, doors and windows. */
@@ -137,28 +146,17 @@ public final class RoomModel {
     Statistics s = Statistics.of(room());
     return String.format(
         Locale.ROOT,
-        "Below %.0f Hz single resonances rule and one time says little. Sound travels %.1f m between two reflections. Drag the"
-            + " talker and the microphone over the floor, or use the arrow keys.",
+        "Below %.0f Hz single resonances rule and one time says little. Sound travels %.1f m between two reflections. Drag"
+            + " anything in the picture, or use the arrow keys.",
         s.schroederHz(),
         s.meanFreePath());
   }
 
-  /** Materials a surface can be made of. */
-  public static List<Material> surfaceMaterials() {
-    return Materials.all().stream().filter(m -> !NOT_SURFACES.contains(m.category())).toList();
-  }
-
-  /** Id of a surface's material; empty where its coefficients were stated as numbers. */
-  public String materialId(String surface) {
-    return room().finishOf(surface) instanceof Finish.Listed listed ? listed.materialId() : "";
-  }
-
   /** Makes a surface of another material. */
-  public void setMaterial(String surface, String materialId) {
+  public void setMaterial(String surface, Finish finish) {
     desk.session()
         .edit(
-            "Change the material of " + surface,
-            b -> b.with(b.room().withFinish(surface, Finish.of(materialId))));
+            "Change the material of " + surface, b -> b.with(b.room().withFinish(surface, finish)));
   }
 
   /**
@@ -181,41 +179,111 @@ public final class RoomModel {
     };
   }
 
+  /** What happens to things that are taken hold of in a picture; what does not fit is said. */
+  public Hands hands() {
+    return new Hands() {
+      @Override
+      public void move(Thing thing, Point to) {
+        edit("Move the ", thing, room -> thing.moved(room, to));
+      }
+
+      @Override
+      public void turn(Thing thing, double azimuthDegrees) {
+        edit("Turn the ", thing, room -> thing.turned(room, azimuthDegrees));
+      }
+
+      @Override
+      public void remove(Thing thing) {
+        edit("Take out the ", thing, thing::without);
+      }
+
+      @Override
+      public void turnOver(Thing thing) {
+        if (thing.switches(room())) {
+          edit("Open or shut the ", thing, thing::switched);
+        }
+      }
+    };
+  }
+
+  private void edit(String verb, Thing thing, UnaryOperator<Room> change) {
+    String name = verb + thing.name(room());
+    desk.work()
+        .attempt(
+            () -> {
+              desk.session().edit(name, b -> b.with(change.apply(b.room())));
+              desk.work().say("");
+            },
+            () -> {});
+  }
+
   /**
-   * Moves the talker or the microphone over the plan; the microphone keeps pointing at the lips.
+   * Moves a thing over the plan.
+   *
+   * @throws nullroom.core.Trouble.BadField where it does not fit there
    */
-  public void move(FoldOut.Handle handle, double x, double y) {
-    Room room = room();
-    double z =
-        handle == FoldOut.Handle.TALKER
-            ? room.requireTalker().at().z()
-            : room.requireMicrophone().at().z();
-    place(handle, new Point(x, y, z));
-  }
-
-  /** Puts the talker or the microphone at a height. */
-  public void setHeight(FoldOut.Handle handle, double metres) {
-    Point at =
-        handle == FoldOut.Handle.TALKER
-            ? room().requireTalker().at()
-            : room().requireMicrophone().at();
-    place(handle, new Point(at.x(), at.y(), metres));
-  }
-
-  private void place(FoldOut.Handle handle, Point at) {
+  public void move(Thing thing, double x, double y) {
     desk.session()
         .edit(
-            handle == FoldOut.Handle.TALKER ? "Move the talker" : "Move the microphone",
-            b -> {
-              Room r = b.room();
-              if (handle == FoldOut.Handle.MICROPHONE) {
-                return b.with(
-                    r.withMicrophone(r.requireMicrophone().movedTo(at, r.requireTalker().at())));
-              }
-              PlacedMicrophone m = r.requireMicrophone();
-              return b.with(
-                  r.withTalker(r.requireTalker().movedTo(at))
-                      .withMicrophone(m.movedTo(m.at(), at)));
-            });
+            "Move the " + thing.name(room()),
+            b -> b.with(thing.moved(b.room(), new Point(x, y, thing.at(b.room()).z()))));
+  }
+
+  /**
+   * Puts a thing at a height.
+   *
+   * @throws nullroom.core.Trouble.BadField where it does not fit there
+   */
+  public void setHeight(Thing thing, double metres) {
+    Point at = thing.at(room());
+    desk.session()
+        .edit(
+            "Move the " + thing.name(room()),
+            b -> b.with(thing.moved(b.room(), new Point(at.x(), at.y(), metres))));
+  }
+
+  /** Puts up a camera two metres before the talker, or as far as the room goes; or takes it out. */
+  public void setCamera(boolean there) {
+    desk.session()
+        .edit(
+            there ? "Put up a camera" : "Take out the camera",
+            b -> b.with(b.room().withCamera(there ? camera(b.room()) : Optional.empty())));
+  }
+
+  private static Optional<Camera> camera(Room room) {
+    Talker talker = room.requireTalker();
+    Point ahead = new Aim(talker.aim().azimuthDegrees(), 0).direction();
+    Point best = talker.at();
+    for (double d = 0.3; d <= CAMERA_METRES; d += 0.1) {
+      Point p = talker.at().plus(ahead, d);
+      boolean free = room.holds(p) && room.furniture().stream().noneMatch(f -> f.holds(p));
+      best = free ? p : best;
+    }
+    if (best.equals(talker.at())) {
+      throw new Trouble.BadField(
+          "camera", "there is no room before the talker; turn them away from the wall");
+    }
+    return Optional.of(
+        new Camera(best, Aim.along(talker.at().minus(best)), USUAL_FOCAL, Camera.WIDE));
+  }
+
+  /** Gives the camera another lens. */
+  public void setFocal(double millimetres) {
+    desk.session().edit("Change the lens", b -> b.with(lens(b.room(), millimetres, Double.NaN)));
+  }
+
+  /** Gives its picture another shape: width over height. */
+  public void setAspect(double ratio) {
+    desk.session()
+        .edit("Change the picture’s shape", b -> b.with(lens(b.room(), Double.NaN, ratio)));
+  }
+
+  private static Room lens(Room room, double millimetres, double ratio) {
+    return room.withCamera(
+        room.camera()
+            .map(c ->
+                c.with(
+                    Double.isNaN(millimetres) ? c.focalMillimetres() : millimetres,
+                    Double.isNaN(ratio) ? c.aspectRatio() : ratio)));
   }
 }

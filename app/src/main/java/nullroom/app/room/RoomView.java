@@ -2,14 +2,17 @@ package nullroom.app.room;
 
 import java.io.File;
 import java.util.List;
+import java.util.function.Supplier;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.stage.FileChooser;
 import nullroom.app.control.Choice;
-import nullroom.app.control.FoldOut;
 import nullroom.app.control.PictureFile;
+import nullroom.app.control.PlotPane;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.PageParts;
 import nullroom.app.shell.Pages;
@@ -24,8 +27,6 @@ public final class RoomView {
   public RoomView(RoomModel model, Desk desk) {
     Pages<RoomPage> pages =
         new Pages<>(RoomPage.class, model.pageProperty(), page -> parts(page, model, desk));
-    desk.session().bookProperty().subscribe(() -> model.trace().refresh());
-    model.trace().refresh();
     node =
         StationFrame.of(Station.ROOM, model.say(), pages.picture(), pages.controls(), desk.work());
   }
@@ -34,19 +35,17 @@ public final class RoomView {
     return switch (page) {
       case FOLD_OUT -> {
         FoldOutPage foldOut = new FoldOutPage(model, desk);
-        yield new PageParts(foldOut.node(), files(model, foldOut.picture(), desk));
+        yield new PageParts(foldOut.node(), files(model, foldOut::picture, desk));
       }
       case SHAPE -> new PageParts(new ShapePage(model.shape(), desk).node(), new HBox());
-      case FURNITURE ->
-          new PageParts(new FurniturePage(model.furniture(), desk).node(), new HBox());
+      case FURNITURE -> new PageParts(new FurniturePage(model, desk).node(), new HBox());
       case SPOTS -> new PageParts(new SpotsPage(model, desk).node(), new HBox());
       case MODEL -> new PageParts(new ModelPage(model.trace(), desk).node(), new HBox());
-      case MATERIALS ->
-          new PageParts(new MaterialsPage(model.materials(), desk).node(), new HBox());
+      case MATERIALS -> new PageParts(new MaterialsPage(model, desk).node(), new HBox());
     };
   }
 
-  private static HBox files(RoomModel model, FoldOut picture, Desk desk) {
+  private static FlowPane files(RoomModel model, Supplier<PlotPane> picture, Desk desk) {
     Button open = new Button("Open a room file…");
     open.setOnAction(e -> {
       File file = chooser("Room", "*.json").showOpenDialog(open.getScene().getWindow());
@@ -69,7 +68,7 @@ public final class RoomView {
       chooser.setInitialFileName("room.svg");
       File file = chooser.showSaveDialog(save.getScene().getWindow());
       if (file != null) {
-        desk.work().attempt(() -> PictureFile.write(picture, file.toPath()), () -> {});
+        desk.work().attempt(() -> PictureFile.write(picture.get(), file.toPath()), () -> {});
       }
     });
     Choice<Tint> tint =
@@ -80,10 +79,18 @@ public final class RoomView {
             Tint::label,
             model.tintProperty()::set);
     model.tintProperty().subscribe(now -> tint.show(now));
+    Choice<Sight> sight =
+        new Choice<>(
+            "sight",
+            "how the room is looked at",
+            List.of(Sight.values()),
+            Sight::label,
+            model.sightProperty()::set);
+    model.sightProperty().subscribe(now -> sight.show(now));
     Label key = new Label("Tint, 3 dB a step:");
     key.getStyleClass().add("soft");
-    HBox row = new HBox(key, tint, open, write, save);
-    row.getStyleClass().add("row");
+    FlowPane row = new FlowPane(8, 6, sight, key, tint, open, write, save);
+    row.setAlignment(Pos.CENTER_LEFT);
     return row;
   }
 

@@ -1,41 +1,70 @@
 package nullroom.app.room;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import nullroom.app.control.NumberField;
 import nullroom.app.shell.Desk;
 import nullroom.core.Trouble;
-import nullroom.core.room.Aim;
 import nullroom.core.room.Ceiling;
-import nullroom.core.room.Finish;
-import nullroom.core.room.Furniture;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Thing;
+import nullroom.core.room.Traverse;
 
 /** The outline of the floor and the kind of ceiling, and what lies on surfaces. */
 public final class ShapeModel {
   /** Outlines to start from, in the room's own length and width. */
   public enum Template {
-    BOX("box"),
-    ELL("L"),
-    ALCOVE("box with an alcove");
+    BOX("box", Outline::box),
+    ELL("L", Outline::ell),
+    ALCOVE("box with an alcove", Outline::alcove);
 
     private final String label;
+    private final BiFunction<Double, Double, Outline> make;
 
-    Template(String label) {
+    Template(String label, BiFunction<Double, Double, Outline> make) {
       this.label = label;
+      this.make = make;
     }
 
     /** Name for people. */
     public String label() {
       return label;
+    }
+  }
+
+  /** How an outline is typed. */
+  public enum Typed {
+    CORNERS(
+        "corners",
+        "One corner to a line, x and y in metres, against the clock; wall 1 runs from the first to the second."),
+    WALLS(
+        "walls and angles",
+        "One wall to a line, against the clock: its length in metres and the angle inside the room at its end, 90 in a plain corner, 270 where the room goes around one. A small gap at the last is shared out.");
+
+    private final String label;
+    private final String explained;
+
+    Typed(String label, String explained) {
+      this.label = label;
+      this.explained = explained;
+    }
+
+    /** Name for people. */
+    public String label() {
+      return label;
+    }
+
+    /** What is to be typed. */
+    public String explained() {
+      return explained;
     }
   }
 
@@ -57,33 +86,8 @@ public final class ShapeModel {
     }
   }
 
-  /** What can be let into a wall, or laid. */
-  public enum Opening {
-    DOOR("shut door", "door_solid", 0, 0.85, 2.0),
-    OPEN_DOOR("open door", "opening_free", 0, 0.85, 2.0),
-    WINDOW("window", "glass_double_10", 0.9, 1.2, 1.2),
-    CURTAIN("curtain", "curtain_medium_draped", 0, 1.6, 2.2),
-    RUG("rug", "rug_on_wood", 0, 2.0, 1.4);
-
-    private final String label;
-    private final String material;
-    private final double up;
-    private final double width;
-    private final double height;
-
-    Opening(String label, String material, double up, double width, double height) {
-      this.label = label;
-      this.material = material;
-      this.up = up;
-      this.width = width;
-      this.height = height;
-    }
-
-    /** Name for people. */
-    public String label() {
-      return label;
-    }
-  }
+  /** A smaller gap between typed walls is rounding. */
+  private static final double LEAST_MISS_METRES = 0.005;
 
   private final Desk desk;
 
@@ -95,39 +99,27 @@ public final class ShapeModel {
     return desk.session().book().room();
   }
 
-  /** The corners as they are typed: one to a line, two numbers in metres. */
-  public String corners() {
-    return room().outline().corners().stream()
-        .map(p -> String.format(Locale.ROOT, "%.2f %.2f", p.x(), p.y()))
-        .collect(Collectors.joining("\n"));
+  /** The outline as it is typed. */
+  public String typed(Typed how) {
+    return typed(room().outline(), how);
   }
 
-  /** A template's corners in the room's length and width, as they are typed. */
-  public String corners(Template template) {
-    double l = room().size().x();
-    double w = room().size().y();
-    double[][] xy =
-        switch (template) {
-          case BOX -> new double[][] {{0, 0}, {l, 0}, {l, w}, {0, w}};
-          case ELL ->
-              new double[][] {{0, 0}, {l, 0}, {l, w / 2}, {l / 2, w / 2}, {l / 2, w}, {0, w}};
-          case ALCOVE ->
-              new double[][] {
-                {0, 0},
-                {l, 0},
-                {l, 0.8 * w},
-                {2 * l / 3, 0.8 * w},
-                {2 * l / 3, w},
-                {l / 3, w},
-                {l / 3, 0.8 * w},
-                {0, 0.8 * w}
-              };
-        };
-    List<String> lines = new ArrayList<>();
-    for (double[] p : xy) {
-      lines.add(String.format(Locale.ROOT, "%.2f %.2f", p[0], p[1]));
-    }
-    return String.join("\n", lines);
+  /** A template in the room's length and width, as it is typed. */
+  public String typed(Template template, Typed how) {
+    return typed(template.make.apply(room().size().x(), room().size().y()), how);
+  }
+
+  /** An outline as it is typed, one corner or wall to a line. */
+  public static String typed(Outline outline, Typed how) {
+    Stream<double[]> lines =
+        how == Typed.CORNERS
+            ? outline.corners().stream().map(p -> new double[] {p.x(), p.y()})
+            : Traverse.walls(outline).stream()
+                .map(w -> new double[] {w.metres(), w.insideDegrees()});
+    String format = how == Typed.CORNERS ? "%.2f %.2f" : "%.2f %.0f";
+    return lines
+        .map(n -> String.format(Locale.ROOT, format, n[0], n[1]))
+        .collect(Collectors.joining("\n"));
   }
 
   /** The kind of ceiling. */
@@ -149,48 +141,86 @@ public final class ShapeModel {
   }
 
   /**
-   * Gives the room another outline and ceiling. Surfaces keep their material by name, new ones get
-   * that of wall 1; pieces on surfaces that are gone or too small go; talker and microphone move to
-   * the middle where they would stand outside.
+   * Gives the room another outline and ceiling, with what still fits in it.
    *
-   * @param typed corners, one to a line, against the clock
+   * @param typed corners or walls, one to a line
    * @param low of the ceiling; a flat one has {@code high}
    * @throws Trouble.BadField where that is no room, with the line at fault
    */
-  public void apply(String typed, Roof roof, double low, double high) {
-    Outline outline = parse(typed);
-    Ceiling ceiling;
-    try {
-      ceiling =
-          switch (roof) {
-            case FLAT -> new Ceiling.Flat(high);
-            case LEAN_TO -> new Ceiling.LeanTo(low, high, 1);
-            case GABLE -> new Ceiling.Gable(low, high, true);
-          };
-    } catch (IllegalArgumentException e) {
-      throw new Trouble.BadField("ceiling", String.valueOf(e.getMessage()));
-    }
+  public void apply(String typed, Typed how, Roof roof, double low, double high) {
+    double[] miss = {0};
+    Outline outline = parse(typed, how, miss);
+    Ceiling ceiling =
+        checked(
+            "ceiling",
+            () ->
+                switch (roof) {
+                  case FLAT -> new Ceiling.Flat(high);
+                  case LEAN_TO -> new Ceiling.LeanTo(low, high, 1);
+                  case GABLE -> new Ceiling.Gable(low, high, true);
+                });
+    String shared =
+        miss[0] < LEAST_MISS_METRES
+            ? ""
+            : String.format(
+                Locale.ROOT,
+                "The walls missed each other by %.0f cm, which was shared out among them. ",
+                100 * miss[0]);
+    apply(outline, ceiling, shared);
+  }
+
+  /**
+   * Gives the room another outline under the same ceiling.
+   *
+   * @throws Trouble.BadField where the ceiling does not go with it
+   */
+  public void apply(Outline outline) {
+    apply(outline, room().ceiling(), "");
+  }
+
+  private void apply(Outline outline, Ceiling ceiling, String words) {
     Room before = room();
-    Room shaped = shaped(before, outline, ceiling);
+    Room shaped = before.reshaped(outline, ceiling);
     desk.session().edit("Change the room’s shape", book -> book.with(shaped));
-    int gone =
-        before.furniture().size()
-            + before.patches().size()
-            + before.sources().size()
-            - shaped.furniture().size()
-            - shaped.patches().size()
-            - shaped.sources().size();
-    if (gone > 0) {
-      desk.work()
-          .say(
-              gone
-                  + (gone == 1 ? " thing does" : " things do")
-                  + " not fit into this shape and went; undo brings it all back.");
+    int gone = things(before) - things(shaped);
+    desk.work()
+        .say(
+            words
+                + (gone <= 0
+                    ? ""
+                    : gone
+                        + (gone == 1 ? " thing does" : " things do")
+                        + " not fit into this shape and went; undo brings it all back."));
+  }
+
+  private static int things(Room room) {
+    return room.furniture().size() + room.patches().size() + room.sources().size();
+  }
+
+  private static <T> T checked(String field, Supplier<T> make) {
+    try {
+      return make.get();
+    } catch (IllegalArgumentException e) {
+      throw new Trouble.BadField(field, String.valueOf(e.getMessage()));
     }
   }
 
-  private static Outline parse(String typed) {
-    List<Point> corners = new ArrayList<>();
+  private static Outline parse(String typed, Typed how, double[] miss) {
+    List<double[]> lines = numbers(typed, how);
+    if (how == Typed.WALLS) {
+      Traverse walked =
+          checked(
+              "walls",
+              () -> Traverse.of(lines.stream().map(n -> new Traverse.Wall(n[0], n[1])).toList()));
+      miss[0] = walked.missMetres();
+      return walked.outline();
+    }
+    return checked(
+        "outline", () -> new Outline(lines.stream().map(n -> new Point(n[0], n[1], 0)).toList()));
+  }
+
+  private static List<double[]> numbers(String typed, Typed how) {
+    List<double[]> all = new ArrayList<>();
     String[] lines = typed.strip().split("\\R|;");
     for (int i = 0; i < lines.length; i++) {
       String[] numbers = lines[i].strip().split("[\\s]+");
@@ -198,120 +228,26 @@ public final class ShapeModel {
         if (numbers.length != 2) {
           throw new NumberFormatException();
         }
-        corners.add(new Point(NumberField.parse(numbers[0]), NumberField.parse(numbers[1]), 0));
+        all.add(new double[] {NumberField.parse(numbers[0]), NumberField.parse(numbers[1])});
       } catch (NumberFormatException e) {
         throw new Trouble.BadField(
-            "corner " + (i + 1), "must be two numbers in metres, not “" + lines[i].strip() + "”");
+            (how == Typed.WALLS ? "wall " : "corner ") + (i + 1),
+            (how == Typed.WALLS
+                    ? "must be a length in metres and an angle in degrees"
+                    : "must be two numbers in metres")
+                + ", not “"
+                + lines[i].strip()
+                + "”");
       }
     }
-    try {
-      return new Outline(corners);
-    } catch (IllegalArgumentException e) {
-      throw new Trouble.BadField("outline", String.valueOf(e.getMessage()));
-    }
+    return all;
   }
 
-  private static Room shaped(Room room, Outline outline, Ceiling ceiling) {
-    Map<String, Finish> finishes = new LinkedHashMap<>();
-    finishes.put("floor", room.finishOf("floor"));
-    finishes.put("ceiling", room.finishOf("ceiling"));
-    for (int k = 1; k <= outline.corners().size(); k++) {
-      boolean old = k <= room.outline().corners().size();
-      finishes.put("wall" + k, room.finishOf(old ? "wall" + k : "wall1"));
-    }
-    Room bare =
-        new Room(
-            room.name(),
-            outline,
-            ceiling,
-            room.air(),
-            finishes,
-            List.of(),
-            room.objects(),
-            Optional.empty(),
-            Optional.empty(),
-            room.noiseDbSpl());
-    List<Patch> kept =
-        room.patches().stream()
-            .filter(p ->
-                bare.surfaceNames().contains(p.surface())
-                    && p.corners().stream()
-                        .allMatch(c -> bare.on(p.surface(), c.x(), c.y()).isPresent()))
-            .toList();
-    return furnished(peopled(bare.withPatches(kept), room), room);
-  }
-
-  /** With the furniture and the noise sources that still fit. */
-  private static Room furnished(Room shaped, Room before) {
-    List<Furniture> kept = new ArrayList<>();
-    for (Furniture piece : before.furniture()) {
-      kept.add(piece);
-      if (!fits(shaped, kept)) {
-        kept.removeLast();
-      }
-    }
-    Room furnished = shaped.withFurniture(kept);
-    return before.noiseDbSpl().isEmpty()
-        ? furnished
-        : furnished.withNoise(
-            before.noiseDbSpl().get(),
-            before.sources().stream().filter(s -> shaped.holds(s.at())).toList());
-  }
-
-  private static boolean fits(Room room, List<Furniture> furniture) {
-    try {
-      room.withFurniture(furniture);
-      return true;
-    } catch (Trouble.BadField doesNot) {
-      return false;
-    }
-  }
-
-  private static Room peopled(Room shaped, Room before) {
-    Point centre = inside(shaped);
-    Room room = shaped;
-    if (before.talker().isPresent()) {
-      var talker = before.talker().get();
-      room = room.withTalker(shaped.holds(talker.at()) ? talker : talker.movedTo(centre));
-    }
-    if (before.microphone().isPresent()) {
-      var microphone = before.microphone().get();
-      Point lips = room.talker().map(t -> t.at()).orElse(centre);
-      boolean stays = shaped.holds(microphone.at()) && microphone.at().distanceTo(lips) > 0.02;
-      room =
-          room.withMicrophone(stays ? microphone : microphone.movedTo(beside(shaped, lips), lips));
-    }
-    return room;
-  }
-
-  /** A place with room around it: the point of a grid that is farthest from all corners' mean. */
-  private static Point inside(Room room) {
-    double[] xs = room.outline().span(0);
-    double[] ys = room.outline().span(1);
-    Point middle = Outline.centre(room.outline().corners());
-    Point best = room.outline().corners().getFirst();
-    double least = Double.POSITIVE_INFINITY;
-    for (double x = xs[0] + 0.3; x < xs[1]; x += 0.1) {
-      for (double y = ys[0] + 0.3; y < ys[1]; y += 0.1) {
-        Point p = new Point(x, y, 0);
-        double head = room.heightAt(p);
-        if (room.outline().contains(p) && head > 1.35 && p.distanceTo(middle) < least) {
-          least = p.distanceTo(middle);
-          best = new Point(x, y, 1.25);
-        }
-      }
-    }
-    return best;
-  }
-
-  private static Point beside(Room room, Point lips) {
-    for (int degrees = 0; degrees < 360; degrees += 15) {
-      Point p = lips.plus(new Aim(degrees, 0).direction(), 0.3);
-      if (room.holds(p)) {
-        return p;
-      }
-    }
-    return lips.plus(new Point(0, 0, -1), 0.3);
+  /** Width and height of a piece in its surface's axes. */
+  public static double[] size(Patch piece) {
+    var across = piece.corners().stream().mapToDouble(Point::x).summaryStatistics();
+    var up = piece.corners().stream().mapToDouble(Point::y).summaryStatistics();
+    return new double[] {across.getMax() - across.getMin(), up.getMax() - up.getMin()};
   }
 
   /** What lies on surfaces. */
@@ -320,37 +256,35 @@ public final class ShapeModel {
   }
 
   /**
-   * Lets a door or window into a wall, or lays a rug.
+   * Lets a door or window into a wall or a skylight into the ceiling, or lays a rug.
    *
    * @param along metres from the surface's first corner
    * @throws Trouble.BadField where it does not lie on the surface
    */
   public void add(Opening kind, String surface, double along) {
-    boolean wall = surface.startsWith("wall");
-    Patch patch =
-        Patch.rectangle(
-            kind.label,
-            surface,
-            along,
-            wall ? kind.up : along,
-            kind.width,
-            kind.height,
-            kind.material);
-    for (Point c : patch.corners()) {
-      double hair = 1e-6;
-      double u = c.x() > along ? c.x() - hair : c.x() + hair;
-      if (room().on(surface, u, c.y()).isEmpty()) {
-        throw new Trouble.BadField(
-            kind.label,
-            String.format(
-                Locale.ROOT,
-                "%.2f m wide and %.2f m high does not fit on %s there",
-                kind.width,
-                kind.height,
-                surface));
-      }
-    }
-    desk.session().edit("Add a " + kind.label, book -> book.with(book.room().plus(patch)));
+    Room with = kind.in(room(), surface, along);
+    desk.session().edit("Add a " + kind.label(), book -> book.with(with));
+  }
+
+  /** Turns a piece into what else it can be: opens a door, draws a curtain. */
+  public void turnOver(int index) {
+    Thing thing = new Thing(Thing.Kind.PATCH, index);
+    desk.session()
+        .edit(
+            "Open or shut the " + pieces().get(index).name(),
+            book -> book.with(thing.switched(book.room())));
+  }
+
+  /**
+   * Makes a piece as wide and high as told, about its lowest corner.
+   *
+   * @throws Trouble.BadField where it does not lie on its surface so
+   */
+  public void resize(int index, double width, double height) {
+    desk.session()
+        .edit(
+            "Resize the " + pieces().get(index).name(),
+            book -> book.with(Opening.resized(book.room(), index, width, height)));
   }
 
   /** Takes a piece off. */

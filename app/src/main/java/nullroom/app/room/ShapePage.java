@@ -14,22 +14,26 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
 import nullroom.app.control.FigureTable;
-import nullroom.app.control.FoldOut;
-import nullroom.app.control.NumberField;
+import nullroom.app.control.OutlinePlot;
 import nullroom.app.shell.Desk;
 import nullroom.core.Trouble;
+import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
+import nullroom.core.room.Point;
 
 /** The outline, typed or from a template, the ceiling, doors and windows. */
 final class ShapePage {
   private static final double FORM_WIDTH = 300;
+  private static final double USUAL_ALONG = 0.5;
+  private static final double LIST_HEIGHT = 110;
 
   private final ShapeModel model;
   private final Desk desk;
-  private final FoldOut foldOut = new FoldOut();
+  private final OutlinePlot outline = new OutlinePlot();
   private final TextArea corners = new TextArea();
-  private final TextField low = field("ceiling-low", "lowest height of the ceiling in metres");
-  private final TextField high = field("ceiling-high", "highest height of the ceiling in metres");
+  private ShapeModel.Typed typed = ShapeModel.Typed.CORNERS;
+  private final TextField low = field("ceiling-low", "lowest height of the ceiling");
+  private final TextField high = field("ceiling-high", "highest height of the ceiling");
   private final Choice<ShapeModel.Roof> roof =
       new Choice<>(
           "roof",
@@ -37,6 +41,7 @@ final class ShapePage {
           List.of(ShapeModel.Roof.values()),
           ShapeModel.Roof::label,
           chosen -> {});
+  private final Label unit = new Label();
   private final FigureTable pieces = new FigureTable("surface-pieces");
   private final HBox node;
 
@@ -45,7 +50,14 @@ final class ShapePage {
     this.desk = desk;
     corners.setId("corners");
     corners.setPrefRowCount(7);
-    corners.setAccessibleText("corners of the floor, one to a line, two numbers in metres");
+    corners.setAccessibleText("the floor's outline, one corner or wall to a line, two numbers");
+    outline.setOnChange(this::drawn);
+    desk.units()
+        .subscribe(units -> {
+          outline.setLengths(units::length);
+          unit.setText(units.unit());
+          heights();
+        });
     Button apply = new Button("Make the room this shape");
     apply.setId("shape");
     apply.getStyleClass().add("action");
@@ -54,22 +66,44 @@ final class ShapePage {
     for (ShapeModel.Template t : ShapeModel.Template.values()) {
       Button button = new Button(t.label());
       button.setId("template-" + t.name().toLowerCase(Locale.ROOT));
-      button.setOnAction(e -> corners.setText(model.corners(t)));
+      button.setOnAction(e -> corners.setText(model.typed(t, typed)));
       templates.getChildren().add(button);
     }
-    HBox heights = new HBox(6, new Label("low"), low, new Label("high"), high, new Label("m"));
+    HBox heights = new HBox(6, new Label("low"), low, new Label("high"), high, unit);
     heights.getStyleClass().add("row");
-    Label how =
-        new Label(
-            "One corner to a line, x and y in metres, against the clock; wall 1 runs from the first to the second.");
+    Label how = new Label(typed.explained());
     how.setWrapText(true);
     how.setMinHeight(Region.USE_PREF_SIZE);
     how.getStyleClass().add("soft");
+    Choice<ShapeModel.Typed> way =
+        new Choice<>(
+            "typed",
+            "how the outline is typed",
+            List.of(ShapeModel.Typed.values()),
+            ShapeModel.Typed::label,
+            chosen -> {
+              typed = chosen;
+              how.setText(chosen.explained());
+              corners.setText(model.typed(typed));
+            });
+    way.show(typed);
+    Button anew = new Button("Draw it anew");
+    anew.setId("draw-anew");
+    anew.setOnAction(e -> outline.drawAnew());
+    Button back = new Button("Leave it as it was");
+    back.setId("draw-back");
+    back.setOnAction(e -> {
+      outline.giveUp();
+      desk.work().say("");
+    });
+    HBox draw = new HBox(6, anew, back);
     VBox form =
         new VBox(
             6,
-            heading("Corners of the floor"),
+            heading("Outline of the floor"),
+            draw,
             templates,
+            way,
             corners,
             how,
             heading("Ceiling"),
@@ -78,8 +112,8 @@ final class ShapePage {
             apply);
     form.setMinWidth(FORM_WIDTH);
     form.setMaxWidth(FORM_WIDTH);
-    VBox left = new VBox(8, foldOut, openings(), new ScrollPane(pieces));
-    VBox.setVgrow(foldOut, Priority.ALWAYS);
+    VBox left = new VBox(8, outline, openings(), pieces());
+    VBox.setVgrow(outline, Priority.ALWAYS);
     HBox.setHgrow(left, Priority.ALWAYS);
     node = new HBox(16, left, form);
     desk.session().bookProperty().subscribe(this::refresh);
@@ -88,6 +122,24 @@ final class ShapePage {
 
   HBox node() {
     return node;
+  }
+
+  private ScrollPane pieces() {
+    ScrollPane rows = new ScrollPane(pieces);
+    rows.setFitToWidth(true);
+    rows.setPrefViewportHeight(LIST_HEIGHT);
+    return rows;
+  }
+
+  /** Corners came from the picture; what is no outline stays there until it is or is left. */
+  private void drawn(List<Point> all) {
+    said(() -> {
+      try {
+        model.apply(new Outline(all));
+      } catch (IllegalArgumentException e) {
+        throw new Trouble.BadField("outline", String.valueOf(e.getMessage()));
+      }
+    });
   }
 
   private static TextField field(String id, String name) {
@@ -106,8 +158,8 @@ final class ShapePage {
 
   private FlowPane openings() {
     FlowPane row = new FlowPane(6, 6);
-    TextField along = field("opening-along", "metres from the surface's first corner");
-    along.setText("0.5");
+    TextField along = field("opening-along", "distance from the surface's first corner");
+    desk.units().subscribe(units -> along.setText(units.entry(USUAL_ALONG)));
     Choice<String> surface =
         new Choice<>(
             "opening-surface",
@@ -123,8 +175,8 @@ final class ShapePage {
           surface.getItems().setAll(book.room().surfaceNames());
           surface.show(book.room().surfaceNames().contains(was) ? was : "wall1");
         });
-    row.getChildren().addAll(new Label("On"), surface, new Label("at"), along, new Label("m:"));
-    for (ShapeModel.Opening kind : ShapeModel.Opening.values()) {
+    row.getChildren().addAll(new Label("On"), surface, new Label("at"), along);
+    for (Opening kind : Opening.values()) {
       Button add = new Button(kind.label());
       add.setId("opening-" + kind.name().toLowerCase(Locale.ROOT));
       add.setOnAction(
@@ -139,6 +191,7 @@ final class ShapePage {
     said(() ->
         model.apply(
             corners.getText(),
+            typed,
             chosen == null ? ShapeModel.Roof.FLAT : chosen,
             number(low),
             number(high)));
@@ -149,36 +202,70 @@ final class ShapePage {
     desk.work().attempt(edit, () -> {});
   }
 
-  private static double number(TextField field) {
+  private double number(TextField field) {
     try {
-      return NumberField.parse(field.getText());
+      return desk.units().get().parse(field.getText());
     } catch (NumberFormatException e) {
       throw new Trouble.BadField(
-          field.getAccessibleText(), "“" + field.getText() + "” is no number");
+          field.getAccessibleText(), "“" + field.getText() + "” is no length");
     }
   }
 
+  private void heights() {
+    low.setText(desk.units().get().entry(model.heights()[0]));
+    high.setText(desk.units().get().entry(model.heights()[1]));
+  }
+
   private void refresh() {
-    foldOut.show(desk.session().book().room());
-    corners.setText(model.corners());
+    outline.show(desk.session().book().room().outline());
+    corners.setText(model.typed(typed));
     roof.show(model.roof());
-    low.setText(String.format(Locale.ROOT, "%.2f", model.heights()[0]));
-    high.setText(String.format(Locale.ROOT, "%.2f", model.heights()[1]));
+    heights();
     List<Patch> all = model.pieces();
-    pieces.heads(all.isEmpty() ? List.of() : List.of("on surfaces", "where", "m²", ""));
+    pieces.heads(
+        all.isEmpty() ? List.of() : List.of("on surfaces", "where", "wide", "high", "", ""));
     for (int i = 0; i < all.size(); i++) {
-      int index = i;
-      Patch p = all.get(i);
-      Button off = new Button("Off");
-      off.getStyleClass().add("plain");
-      off.setAccessibleText("take off the " + p.name());
-      off.setOnAction(e -> model.remove(index));
-      pieces.row(
-          List.of(
-              p.name(),
-              p.surface().replaceFirst("wall", "wall "),
-              String.format(Locale.ROOT, "%.1f", p.area()),
-              off));
+      pieces.row(row(i, all.get(i)));
     }
+  }
+
+  private List<Object> row(int index, Patch p) {
+    Button off = plain("Off", "take off the " + p.name(), () -> model.remove(index));
+    Object turn =
+        p.otherwise().isPresent()
+            ? plain(
+                "Make it " + p.otherwise().get().then(),
+                "make the " + p.name() + " " + p.otherwise().get().then(),
+                () -> model.turnOver(index))
+            : "";
+    double[] size = ShapeModel.size(p);
+    return List.of(
+        p.label(),
+        p.surface().replaceFirst("wall", "wall "),
+        size(index, size, 0),
+        size(index, size, 1),
+        turn,
+        off);
+  }
+
+  private TextField size(int index, double[] size, int axis) {
+    TextField field =
+        field(
+            "piece-" + index + "-" + axis,
+            axis == 0 ? "width of the piece" : "height of the piece");
+    field.setText(desk.units().get().entry(size[axis]));
+    field.setOnAction(e ->
+        said(() ->
+            model.resize(
+                index, axis == 0 ? number(field) : size[0], axis == 1 ? number(field) : size[1])));
+    return field;
+  }
+
+  private Button plain(String words, String name, Runnable action) {
+    Button button = new Button(words);
+    button.getStyleClass().add("plain");
+    button.setAccessibleText(name);
+    button.setOnAction(e -> said(action));
+    return button;
   }
 }

@@ -7,7 +7,9 @@ import java.util.Optional;
 import nullroom.app.shell.Desk;
 import nullroom.core.Trouble;
 import nullroom.core.predict.Margins;
+import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Thing;
 import nullroom.io.book.RoomBook;
 import nullroom.io.book.Spot;
 
@@ -53,10 +55,19 @@ public final class SpotsModel {
 
   private Optional<Margins> margins(Spot spot) {
     try {
-      return Optional.of(book().heard(spot.in(book().room())).margins());
+      return Optional.of(desk.session().heard(spot.in(book().room())).margins());
     } catch (Trouble.BadField doesNotFit) {
       return Optional.empty();
     }
+  }
+
+  /**
+   * What the microphone would hear at any point, pointing at the lips; nothing is moved.
+   *
+   * @throws Trouble.BadField outside the room
+   */
+  public Margins at(Point point) {
+    return desk.session().heard(Thing.MICROPHONE.moved(book().room(), point)).margins();
   }
 
   /**

@@ -3,6 +3,8 @@ package nullroom.app.room;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -13,8 +15,10 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.FigureTable;
 import nullroom.app.control.FoldOut;
+import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Desk;
 import nullroom.core.predict.Margins;
+import nullroom.core.room.Point;
 
 /** Places to record from, side by side. */
 final class SpotsPage {
@@ -22,13 +26,15 @@ final class SpotsPage {
   private final Desk desk;
   private final FoldOut foldOut = new FoldOut();
   private final FigureTable table = new FigureTable("spots");
+  private final Label heard = new Wrapped("");
+  private Optional<FoldOut.Mark> probe = Optional.empty();
   private final VBox node;
 
   SpotsPage(RoomModel room, Desk desk) {
     model = room.spots();
     this.desk = desk;
-    foldOut.setMover(
-        (handle, x, y) -> desk.work().attempt(() -> room.move(handle, x, y), () -> {}));
+    foldOut.setHands(room.hands());
+    foldOut.setOnFloor(this::hear);
     TextField name = new TextField();
     name.setId("room-spot-name");
     name.setPromptText("name of this spot");
@@ -45,20 +51,58 @@ final class SpotsPage {
     row.getStyleClass().add("row");
     Label how =
         new Label(
-            "Drag talker and microphone to where you could record; the ladder moves with them. Keep spots and compare: the best stands first.");
+            "Drag talker and microphone to where you could record; the ladder moves with them. Keep spots and compare: the best stands first. Click anywhere on the floor to hear what the microphone would get there, at its height.");
     how.setWrapText(true);
     how.setMinHeight(Region.USE_PREF_SIZE);
     how.getStyleClass().add("soft");
     ScrollPane rows = new ScrollPane(table);
     rows.setFitToWidth(true);
-    node = new VBox(8, how, foldOut, row, rows);
+    heard.setId("heard-there");
+    heard.getStyleClass().add("note");
+    heard.managedProperty().bind(heard.textProperty().isNotEmpty());
+    node = new VBox(8, how, foldOut, heard, row, rows);
     VBox.setVgrow(foldOut, Priority.ALWAYS);
-    desk.session().bookProperty().subscribe(this::refresh);
+    desk.session().revisionProperty().subscribe(this::refresh);
     refresh();
   }
 
   VBox node() {
     return node;
+  }
+
+  private void hear(Point floor) {
+    double height = desk.session().book().room().requireMicrophone().at().z();
+    said(() -> {
+      Point there = new Point(floor.x(), floor.y(), height);
+      Margins margins = model.at(there);
+      probe = Optional.of(new FoldOut.Mark("heard here", "floor", floor));
+      marks();
+      StringBuilder words = new StringBuilder("There the microphone would get ");
+      for (Margins.Kind kind : Margins.Kind.values()) {
+        words
+            .append(
+                String.format(
+                        Locale.ROOT,
+                        "%s %.0f dB (%+.0f)",
+                        kind.name().charAt(0) + kind.name().substring(1).toLowerCase(Locale.ROOT),
+                        margins.get(kind),
+                        margins.get(kind) - desk.session().heard().margins().get(kind))
+                    .replace('-', '−'))
+            .append(kind.ordinal() + 1 < Margins.Kind.values().length ? ", " : ".");
+      }
+      heard.setText(words.toString());
+    });
+  }
+
+  /** The kept spots, and the place listened to last. */
+  private void marks() {
+    List<FoldOut.Mark> marks = new ArrayList<>();
+    model
+        .all()
+        .forEach(
+            j -> marks.add(new FoldOut.Mark(j.spot().name(), "floor", j.spot().microphoneAt())));
+    probe.ifPresent(marks::add);
+    foldOut.trace(Map.of(), marks);
   }
 
   private void said(Runnable edit) {
@@ -68,6 +112,9 @@ final class SpotsPage {
 
   private void refresh() {
     foldOut.show(desk.session().book().room());
+    probe = Optional.empty();
+    heard.setText("");
+    marks();
     List<SpotsModel.Judged> all = model.all();
     table.heads(all.isEmpty() ? List.of() : List.of("spot", "Quiet", "Clear", "Safe", "", "", ""));
     for (SpotsModel.Judged spot : all) {

@@ -14,8 +14,10 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import nullroom.app.shell.Desk;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.PositionAverage;
+import nullroom.core.predict.Framing;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Mode;
+import nullroom.core.predict.Refinement;
 import nullroom.core.predict.Reply;
 import nullroom.core.predict.ReturnMap;
 import nullroom.core.predict.RoomResponse;
@@ -30,8 +32,6 @@ import nullroom.io.book.RoomBook;
  * what was measured.
  */
 public final class TraceModel {
-  private static final long SEED = 1;
-
   /** A room that is being dragged is not traced at every step. */
   private static final long SETTLE_NANOS = 150_000_000L;
 
@@ -49,8 +49,11 @@ public final class TraceModel {
 
   private final ReadOnlyObjectWrapper<Optional<Traced>> traced =
       new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ReadOnlyObjectWrapper<Optional<Framing>> framing =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
   private final Desk desk;
   private final Executor background;
+  private Optional<RoomBook> asked = Optional.empty();
   private volatile int wanted;
 
   TraceModel(Desk desk, Executor background) {
@@ -63,40 +66,93 @@ public final class TraceModel {
     return traced.getReadOnlyProperty();
   }
 
-  /** Traces the room of now unless that is done; the newer request ends the older. */
-  public void refresh() {
-    Room room = room();
-    if (traced.get().filter(t -> t.room().equals(room)).isPresent()) {
-      return;
-    }
-    int mine = ++wanted;
-    background.execute(() -> trace(room, mine));
+  /** What the camera has in its picture; may still be of the room as it was a moment ago. */
+  public ReadOnlyObjectProperty<Optional<Framing>> framingProperty() {
+    return framing.getReadOnlyProperty();
   }
 
-  private void trace(Room room, int mine) {
+  /** Traces the room of the book whenever it changes, from now on. */
+  public void follow() {
+    desk.session().bookProperty().subscribe(this::refresh);
+    refresh();
+  }
+
+  /**
+   * Traces the room of now unless that is done, and refines what is heard by it; the newer request
+   * ends the older.
+   */
+  public void refresh() {
+    RoomBook book = book();
+    boolean same =
+        asked
+            .filter(b -> b.room().equals(book.room()))
+            .filter(b -> b.decays().equals(book.decays()))
+            .isPresent();
+    if (!same) {
+      asked = Optional.of(book);
+      Optional<Traced> known = now();
+      int mine = ++wanted;
+      background.execute(() -> trace(book, known, mine));
+    }
+  }
+
+  /** Stops tracing; the quick answer stays until the room changes or is traced again. */
+  public void stop() {
+    wanted++;
+    asked = Optional.empty();
+    desk.session().tracing(Double.NaN);
+  }
+
+  private void trace(RoomBook book, Optional<Traced> known, int mine) {
+    Room room = book.room();
+    if (room.talker().isEmpty() || room.microphone().isEmpty()) {
+      return;
+    }
     LockSupport.parkNanos(SETTLE_NANOS);
     if (mine != wanted) {
       return; // still being dragged
     }
+    if (known.isEmpty()) {
+      onFx(mine, () -> desk.session().tracing(0));
+    }
     try {
-      ReturnMap returns = ReturnMap.of(room, SEED);
-      RoomResponse response =
-          RoomResponse.of(
-              room,
-              SEED,
-              (done, total) -> {
-                if (mine != wanted) {
-                  throw new CancellationException();
-                }
-              });
-      Platform.runLater(() -> {
-        if (mine == wanted) {
-          traced.set(Optional.of(new Traced(room, response, returns)));
-        }
-      });
+      Optional<Framing> seen = Framing.of(room);
+      onFx(mine, () -> framing.set(seen));
+      Traced result = known.orElseGet(() -> trace(room, mine));
+      Refinement found = Refinement.of(room, result.response(), book.decaySeconds(room));
+      onFx(
+          mine,
+          () -> {
+            traced.set(Optional.of(result));
+            desk.session().refine(found);
+          });
     } catch (CancellationException e) {
       // a newer room is being traced
     }
+  }
+
+  private void onFx(int mine, Runnable news) {
+    Platform.runLater(() -> {
+      if (mine == wanted) {
+        news.run();
+      }
+    });
+  }
+
+  private Traced trace(Room room, int mine) {
+    ReturnMap returns = ReturnMap.of(room, Refinement.SEED);
+    return new Traced(
+        room,
+        RoomResponse.of(
+            room,
+            Refinement.SEED,
+            (done, total) -> {
+              if (mine != wanted) {
+                throw new CancellationException();
+              }
+              onFx(mine, () -> desk.session().tracing((double) done / total));
+            }),
+        returns);
   }
 
   private RoomBook book() {
@@ -109,7 +165,7 @@ public final class TraceModel {
 
   /** What was traced of the room as it is now. */
   public Optional<Traced> now() {
-    return traced.get().filter(t -> t.room().equals(room()));
+    return traced.get().filter(t -> Refinement.alike(t.room(), room()));
   }
 
   /** Quick and traced side by side, in a sentence. */

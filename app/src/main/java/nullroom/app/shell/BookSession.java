@@ -2,14 +2,21 @@ package nullroom.app.shell;
 
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import javafx.beans.property.ReadOnlyLongProperty;
+import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import nullroom.core.predict.Heard;
+import nullroom.core.predict.Refinement;
+import nullroom.core.room.Room;
 import nullroom.io.book.BookFolder;
 import nullroom.io.book.RoomBook;
 
@@ -24,6 +31,9 @@ public final class BookSession {
   /** Drags of one thing within this time are one step of undo. */
   private static final long MERGE_NANOS = 1_000_000_000L;
 
+  /** A change that is worth a word. */
+  private static final double NOTABLE_DB = 0.5;
+
   private final BookFolder folder;
   private final Executor saver;
   private final Consumer<String> onTrouble;
@@ -34,6 +44,9 @@ public final class BookSession {
   private final ReadOnlyStringWrapper redoName = new ReadOnlyStringWrapper("");
   private final Deque<Step> undo = new ArrayDeque<>();
   private final Deque<Step> redo = new ArrayDeque<>();
+  private Optional<Refinement> refinement = Optional.empty();
+  private final ReadOnlyLongWrapper revision = new ReadOnlyLongWrapper();
+  private final ReadOnlyStringWrapper refined = new ReadOnlyStringWrapper("");
   private long lastEdit;
 
   /**
@@ -49,8 +62,9 @@ public final class BookSession {
     this.saver = saver;
     this.onTrouble = onTrouble;
     this.book = new ReadOnlyObjectWrapper<>(book);
-    this.heard = new ReadOnlyObjectWrapper<>(book.heard());
-    this.before = new ReadOnlyObjectWrapper<>(book.heard());
+    this.heard = new ReadOnlyObjectWrapper<>(heard(book));
+    this.before = new ReadOnlyObjectWrapper<>(heard.get());
+    refined.set(words(book, 0));
     save(book);
   }
 
@@ -72,6 +86,68 @@ public final class BookSession {
   /** What the microphone hears in the current state. */
   public ReadOnlyObjectProperty<Heard> heardProperty() {
     return heard.getReadOnlyProperty();
+  }
+
+  /** What it hears, now. */
+  public Heard heard() {
+    return heard.get();
+  }
+
+  /** What it would hear in a changed room, by the same reckoning. */
+  public Heard heard(Room changed) {
+    return book().heard(changed, refinement);
+  }
+
+  /** The same to be asked on another thread. */
+  Function<Room, Heard> hearing() {
+    RoomBook now = book();
+    Optional<Refinement> found = refinement;
+    return changed -> now.heard(changed, found);
+  }
+
+  private Heard heard(RoomBook of) {
+    return of.heard(of.room(), refinement);
+  }
+
+  /**
+   * Takes over what tracing the room found beyond the quick answer. What is heard changes by it,
+   * and the change is said.
+   */
+  public void refine(Refinement found) {
+    double clear = heard().margins().clearDb();
+    refinement = Optional.of(found);
+    Heard now = heard(book());
+    before.set(heard.get());
+    heard.set(now);
+    refined.set(words(book(), now.margins().clearDb() - clear));
+    revision.set(revision.get() + 1);
+  }
+
+  /** Counts up when the book or what is heard has changed and all of it is in place. */
+  public ReadOnlyLongProperty revisionProperty() {
+    return revision.getReadOnlyProperty();
+  }
+
+  /** How far the prediction has got, in a few words. */
+  public ReadOnlyStringProperty refinedProperty() {
+    return refined.getReadOnlyProperty();
+  }
+
+  /** Says how far tracing has got, 0 to 1; NaN where it was stopped. */
+  public void tracing(double share) {
+    refined.set(
+        Double.isNaN(share)
+            ? "Quick answer; tracing was stopped."
+            : String.format(Locale.ROOT, "Quick answer; tracing the room, %.0f %%.", 100 * share));
+  }
+
+  private String words(RoomBook of, double change) {
+    if (refinement.filter(r -> Refinement.alike(r.room(), of.room())).isEmpty()) {
+      return "Quick answer.";
+    }
+    return Math.abs(change) < NOTABLE_DB
+        ? "Traced, surface by surface."
+        : String.format(Locale.ROOT, "Traced; Clear moved by %+.1f dB.", change).replace('-', '−');
   }
 
   /** What it heard before the last step, for the ghost on the ladder. */
@@ -136,9 +212,11 @@ public final class BookSession {
     lastEdit = redo.isEmpty() ? lastEdit : 0;
     undoName.set(undo.isEmpty() ? "" : undo.getFirst().name());
     redoName.set(redo.isEmpty() ? "" : redo.getFirst().name());
-    before.set(ghost.heard());
-    heard.set(now.heard());
+    before.set(heard(ghost));
+    heard.set(heard(now));
+    refined.set(words(now, 0));
     book.set(now);
+    revision.set(revision.get() + 1);
     save(now);
   }
 

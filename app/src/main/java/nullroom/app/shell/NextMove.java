@@ -3,6 +3,7 @@ package nullroom.app.shell;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Executor;
+import java.util.function.Function;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -10,7 +11,9 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import nullroom.core.plan.Adviser;
 import nullroom.core.plan.Move;
+import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
+import nullroom.core.room.Room;
 import nullroom.io.book.RoomBook;
 
 /**
@@ -30,17 +33,22 @@ final class NextMove {
     buys.setWrapText(true);
     buys.getStyleClass().add("soft");
     tryIt.setId("try-move");
-    session
-        .bookProperty()
-        .subscribe(book ->
-            executor.execute(() -> {
-              List<Move> moves = Adviser.moves(book.room(), book.goal().targets(), book::heard);
-              Platform.runLater(() -> {
-                if (session.book() == book) { // a newer state has its own answer under way
-                  show(session, book, moves);
-                }
-              });
-            }));
+    Runnable ask =
+        () -> {
+          RoomBook book = session.book();
+          long state = session.revisionProperty().get();
+          Function<Room, Heard> hearing = session.hearing();
+          executor.execute(() -> {
+            List<Move> moves = Adviser.moves(book.room(), book.goal().targets(), hearing);
+            Platform.runLater(() -> {
+              if (session.revisionProperty().get() == state) { // a newer one asks again
+                show(session, book, moves);
+              }
+            });
+          });
+        };
+    session.revisionProperty().subscribe(ask);
+    ask.run();
   }
 
   private static Label heading() {
@@ -50,7 +58,7 @@ final class NextMove {
   }
 
   private void show(BookSession session, RoomBook book, List<Move> moves) {
-    Margins margins = book.heard().margins();
+    Margins margins = session.heard().margins();
     Margins.Kind weakest = margins.weakest(book.goal().targets());
     boolean met = margins.over(book.goal().targets(), weakest) >= 0;
     tryIt.setVisible(!met && !moves.isEmpty());

@@ -29,7 +29,7 @@ public record Say(
       Supplier<String> figure,
       Observable... others) {
     Observable[] all = java.util.Arrays.copyOf(others, others.length + 1);
-    all[others.length] = session.bookProperty();
+    all[others.length] = session.revisionProperty();
     return new Say(
         Bindings.createStringBinding(answer::get, all),
         Bindings.createStringBinding(meaning::get, all),

@@ -29,6 +29,7 @@ import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import nullroom.app.control.Choice;
 import nullroom.app.control.Ladder;
+import nullroom.app.control.Wrapped;
 import nullroom.io.book.RoomBook;
 
 /** The window's content: rail, the station of now, ladder and next move, status line. */
@@ -95,13 +96,17 @@ public final class Shell {
               book.noise().flatMap(n -> n.roomDbSpl()).isPresent(),
               book.decay().isPresent());
         };
-    desk.session().bookProperty().subscribe(refresh);
+    desk.session().revisionProperty().subscribe(refresh);
     refresh.run();
     Label title = new Label("The ladder");
     title.getStyleClass().add("heading");
     Label key = new Label("— measured   ╌ predicted   ┈ assumed");
     key.getStyleClass().addAll("soft", "key");
-    VBox box = new VBox(title, ladder, key, new NextMove(desk.session(), executor).node());
+    Label refined = new Wrapped("");
+    refined.setId("refined");
+    refined.textProperty().bind(desk.session().refinedProperty());
+    refined.getStyleClass().addAll("soft", "key");
+    VBox box = new VBox(title, ladder, key, refined, new NextMove(desk.session(), executor).node());
     VBox.setVgrow(ladder, Priority.ALWAYS);
     box.getStyleClass().add("right");
     return box;

@@ -3,6 +3,10 @@ package nullroom.app.shell;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import nullroom.app.control.NumberField;
+import org.jspecify.annotations.Nullable;
 
 /** How lengths are said to the user; inside, all are in metres. */
 public enum Units {
@@ -14,6 +18,10 @@ public enum Units {
 
   /** Countries that measure rooms in feet. */
   private static final Set<String> IN_FEET = Set.of("US", "LR", "MM");
+
+  private static final Pattern IMPERIAL =
+      Pattern.compile(
+          "(?:(?<feet>[0-9]+(?:\\.[0-9]+)?) *(?:'|ft|feet|foot))? *(?:(?<inches>[0-9]+(?:\\.[0-9]+)?) *(?:\"|''|in|inch|inches))?");
 
   private final String label;
 
@@ -50,5 +58,52 @@ public enum Units {
     long feet = inches / INCHES_PER_FOOT;
     String rest = inches % INCHES_PER_FOOT + " in";
     return feet == 0 ? rest : feet + " ft " + rest;
+  }
+
+  /** Short name of the unit that fields are in. */
+  public String unit() {
+    return this == METRES ? "m" : "ft";
+  }
+
+  /** How lengths stand in a field. */
+  public NumberField.Entry field() {
+    return new NumberField.Entry(unit(), this::entry, this::parse);
+  }
+
+  /** A length as it stands in a field: metres, or feet and tenths of an inch. */
+  public String entry(double metres) {
+    if (this == METRES) {
+      return String.format(Locale.ROOT, "%.2f", metres);
+    }
+    double inches = Math.round(metres / METRES_PER_INCH * 10) / 10.0;
+    int feet = (int) (inches / INCHES_PER_FOOT);
+    String rest = String.format(Locale.ROOT, "%.1f", inches - feet * INCHES_PER_FOOT);
+    return feet + "' " + rest.replaceFirst("\\.0$", "") + "\"";
+  }
+
+  /**
+   * A length as people type it, in metres: "1.25", "1,25 m", "125 cm", "4.1 ft", "4' 1.5\"", "4 ft
+   * 1 in"; a number alone is in this unit.
+   *
+   * @throws NumberFormatException if it is none
+   */
+  public double parse(String typed) {
+    String text = typed.strip().toLowerCase(Locale.ROOT).replace(',', '.');
+    Matcher imperial = IMPERIAL.matcher(text);
+    if (imperial.matches() && !text.isEmpty()) {
+      return METRES_PER_INCH
+          * (INCHES_PER_FOOT * number(imperial.group("feet")) + number(imperial.group("inches")));
+    }
+    if (text.endsWith("cm")) {
+      return Double.parseDouble(text.substring(0, text.length() - 2)) / 100;
+    }
+    if (text.endsWith("m")) {
+      return Double.parseDouble(text.substring(0, text.length() - 1));
+    }
+    return Double.parseDouble(text) * (this == METRES ? 1 : INCHES_PER_FOOT * METRES_PER_INCH);
+  }
+
+  private static double number(@Nullable String text) {
+    return text == null ? 0 : Double.parseDouble(text);
   }
 }

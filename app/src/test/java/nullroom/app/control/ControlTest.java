@@ -127,8 +127,8 @@ class ControlTest {
     FoldOut foldOut = Fx.on(FoldOut::new);
     Scene scene = show(foldOut, 700, 500);
     Fx.run(() -> {
-      foldOut.setMover(
-          (handle, x, y) -> moves.add(String.format(Locale.ROOT, "%s %.2f %.2f", handle, x, y)));
+      foldOut.setHands((thing, to) ->
+          moves.add(String.format(Locale.ROOT, "%s %.2f %.2f", thing.kind(), to.x(), to.y())));
       foldOut.show(room);
       scene.getRoot().layout();
     });

@@ -1,12 +1,15 @@
 package nullroom.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.Locale;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class UnitsTest {
   @ParameterizedTest
@@ -31,5 +34,41 @@ class UnitsTest {
     assertThat(Units.find("feet")).contains(Units.FEET);
     assertThat(Units.find("ells")).isEmpty();
     assertThat(Units.FEET.other()).isEqualTo(Units.METRES);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      quoteCharacter = '~',
+      value = {
+        "METRES | 1.25 | 1.25",
+        "METRES | 1,25 m | 1.25",
+        "METRES | 125 cm | 1.25",
+        "METRES | 4 ft 1 in | 1.2446",
+        "FEET | 4' 1\" | 1.2446",
+        "FEET | 4 | 1.2192",
+        "FEET | 4,5 | 1.3716",
+        "FEET | 6in | 0.1524",
+        "FEET | 10 feet | 3.048",
+        "FEET | 1.25 m | 1.25"
+      })
+  @DisplayName("lengths are read as people type them")
+  void typed(Units units, String typed, double metres) {
+    assertThat(units.parse(typed)).isCloseTo(metres, within(1e-9));
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"", "tall", "4 ft 1 yard", "'", "1.2.3", "m"})
+  void nonsenseIsNoLength(String typed) {
+    assertThatThrownBy(() -> Units.FEET.parse(typed)).isInstanceOf(NumberFormatException.class);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"0.3, 0' 11.8\"", "3.1, 10' 2\"", "3.657, 12' 0\""})
+  @DisplayName("what stands in a field can be read again to a tenth of an inch")
+  void fields(double metres, String entry) {
+    assertThat(Units.FEET.entry(metres)).isEqualTo(entry);
+    assertThat(Units.FEET.parse(entry)).isCloseTo(metres, within(0.00128));
+    assertThat(Units.METRES.entry(metres)).isEqualTo(String.format(Locale.ROOT, "%.2f", metres));
   }
 }

@@ -22,8 +22,8 @@ import nullroom.core.room.Talker;
  *
  * <p>All levels are equivalent sound pressure levels at the microphone through its pattern, per
  * octave. The direct sound is the voice at 1 m by effort and directivity, by 1/r, through the
- * pattern with proximity effect. The room's {@link Reply} is that of a diffuse field or of a
- * computed response, parted 50 ms after the direct sound.
+ * pattern with proximity effect. The room's {@link Reply} is a quick one or that of a computed
+ * response, parted 50 ms after the direct sound.
  *
  * @param directDbSpl voice straight from the lips
  * @param earlyDbSpl reply of the room in the first 50 ms
@@ -104,7 +104,7 @@ public record Heard(
    * @throws Trouble.BadField if talker or microphone is missing
    */
   public static Heard of(Room room, Bands decaySeconds) {
-    return of(room, decaySeconds, Reply.diffuse(room, decaySeconds));
+    return of(room, decaySeconds, Reply.quick(room, decaySeconds));
   }
 
   /**

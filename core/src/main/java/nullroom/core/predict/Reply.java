@@ -3,6 +3,7 @@ package nullroom.core.predict;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Pattern;
+import nullroom.core.room.Face;
 import nullroom.core.room.Room;
 import nullroom.core.room.Talker;
 
@@ -44,6 +45,31 @@ public record Reply(Bands earlyDb, Bands lateDb, boolean directBlocked) {
         whole.with(late, (level, share) -> level + Decibels.ofEnergy(1 - share)),
         whole.with(late, (level, share) -> level + Decibels.ofEnergy(share)),
         false);
+  }
+
+  /**
+   * A quick answer: what comes by one surface as it is, and the diffuse field from one mean free
+   * path after the direct sound on, when other surfaces have their say.
+   *
+   * @param decaySeconds reverberation times per octave
+   * @throws nullroom.core.Trouble.BadField if talker or microphone is missing
+   */
+  public static Reply quick(Room room, Bands decaySeconds) {
+    Reply diffuse = diffuse(room, decaySeconds);
+    RoomResponse first = RoomResponse.first(room);
+    Bands mirrored = first.earlyEnergy();
+    double surface = room.faces().stream().mapToDouble(Face::areaSquareMetres).sum();
+    double mixed =
+        Math.min(Heard.EARLY_SECONDS, 4 * room.volume() / surface / room.air().speedOfSound());
+    Bands early =
+        Bands.from(b -> {
+          double rate = DECAY_60_DB / decaySeconds.get(b);
+          double share = Math.exp(-rate * mixed) - Math.exp(-rate * Heard.EARLY_SECONDS);
+          double field =
+              Decibels.toEnergy(Decibels.sum(diffuse.earlyDb.get(b), diffuse.lateDb.get(b)));
+          return level(mirrored.get(b) + field * share);
+        });
+    return new Reply(early, diffuse.lateDb, first.directBlocked());
   }
 
   /** Level of the diffuse field, 4/A, over that at 1 m of a source alike in all directions. */

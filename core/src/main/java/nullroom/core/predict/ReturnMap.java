@@ -7,6 +7,7 @@ import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.room.Facet;
+import nullroom.core.room.Furniture;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 
@@ -16,30 +17,36 @@ import nullroom.core.room.Room;
  * microphone by Lambert's law. That is where something soft pays.
  *
  * @param grids by surface
+ * @param surfaces by name, cell by cell of its grid
+ * @param pieces of furniture as wholes, in the room's order
  */
-public record ReturnMap(Map<String, Grid> grids) {
-  /** Edge of a cell. */
-  public static final double CELL_METRES = 0.25;
-
+public record ReturnMap(
+    Map<String, SurfaceGrid> grids, Map<String, Returns> surfaces, List<Returns> pieces) {
   private static final int RAYS = 6000;
   private static final double SECONDS = 0.35;
 
   /**
-   * The cells of one surface, in its own axes.
+   * What comes back, over the direct sound, per square metre.
    *
-   * @param columns along the first axis
-   * @param rows along the second
-   * @param u0 where the first column starts
-   * @param v0 where the first row starts
-   * @param early energy per square metre up to 50 ms after the direct sound, over the direct sound,
-   *     row by row
+   * @param early up to 50 ms after the direct sound
    * @param late the same later
    */
   @SuppressWarnings("ArrayRecordComponent") // never compared
-  public record Grid(int columns, int rows, double u0, double v0, double[] early, double[] late) {}
+  public record Returns(double[] early, double[] late) {
+    private Returns(int cells) {
+      this(new double[cells], new double[cells]);
+    }
+
+    /** One of both. */
+    public double[] of(boolean isEarly) {
+      return isEarly ? early : late;
+    }
+  }
 
   public ReturnMap {
     grids = Map.copyOf(grids);
+    surfaces = Map.copyOf(surfaces);
+    pieces = List.copyOf(pieces);
   }
 
   /**
@@ -49,20 +56,14 @@ public record ReturnMap(Map<String, Grid> grids) {
    * @throws nullroom.core.Trouble.BadField if talker or microphone is missing
    */
   public static ReturnMap of(Room room, long seed) {
-    Map<String, Grid> grids = new LinkedHashMap<>();
-    for (String surface : room.surfaceNames()) {
-      grids.put(surface, grid(room, surface));
-    }
+    Map<String, SurfaceGrid> grids = SurfaceGrid.of(room);
+    Map<String, Returns> surfaces = new LinkedHashMap<>();
+    grids.forEach((surface, grid) -> surfaces.put(surface, new Returns(grid.cells())));
     List<Facet> facets = Facet.of(room);
-    Bands voice = room.requireTalker().effort().levelsDbSpl();
-    double[] weight = new double[Octave.COUNT];
-    double direct = 0;
-    Bands straight = Heard.directGainDb(room);
-    for (int b = Octave.FIRST_VOICE; b < weight.length; b++) {
-      weight[b] = Decibels.toEnergy(voice.get(b));
-      direct += weight[b] * Decibels.toEnergy(straight.get(b));
-    }
-    double scale = 1 / direct / (CELL_METRES * CELL_METRES);
+    int[] pieceOf = pieceOf(room, facets.size());
+    List<Returns> pieces = room.furniture().stream().map(f -> new Returns(1)).toList();
+    double[] weight = weight(room);
+    double perCell = 1 / (SurfaceGrid.CELL_METRES * SurfaceGrid.CELL_METRES);
     double early =
         room.requireTalker().at().distanceTo(room.requireMicrophone().at())
                 / room.air().speedOfSound()
@@ -73,56 +74,61 @@ public record ReturnMap(Map<String, Grid> grids) {
         seed,
         SECONDS,
         (facet, x, y, z, energy, seconds) -> {
-          String surface = facets.get(facet).surface();
-          Grid grid = grids.get(surface);
-          if (grid != null) {
-            double sum = 0;
-            for (int b = Octave.FIRST_VOICE; b < weight.length; b++) {
-              sum += weight[b] * energy[b];
-            }
-            add(room, surface, grid, x, y, z, seconds < early, sum * scale);
+          double sum = 0;
+          for (int b = Octave.FIRST_VOICE; b < weight.length; b++) {
+            sum += weight[b] * energy[b];
+          }
+          int piece = pieceOf[facet];
+          if (piece >= 0) {
+            pieces.get(piece).of(seconds < early)[0] += sum / area(room.furniture().get(piece));
+            return;
+          }
+          SurfaceGrid grid = grids.get(facets.get(facet).surface());
+          Returns returns = surfaces.get(facets.get(facet).surface());
+          if (grid != null && returns != null) {
+            returns.of(seconds < early)[grid.at(room, new Point(x, y, z))] += sum * perCell;
           }
         });
-    return new ReturnMap(grids);
+    return new ReturnMap(grids, surfaces, pieces);
   }
 
-  private static Grid grid(Room room, String surface) {
-    double[] us = {0, 0};
-    double[] vs = {0, room.size().z()};
-    if (surface.startsWith("wall")) {
-      us[1] = room.wallLength(surface);
-    } else {
-      us = room.outline().span(0);
-      vs = room.outline().span(1);
+  /** Octaves by the voice's energy in them, over its direct sound in all. */
+  private static double[] weight(Room room) {
+    Bands voice = room.requireTalker().effort().levelsDbSpl();
+    Bands straight = Heard.directGainDb(room);
+    double[] weight = new double[Octave.COUNT];
+    double direct = 0;
+    for (int b = Octave.FIRST_VOICE; b < weight.length; b++) {
+      weight[b] = Decibels.toEnergy(voice.get(b));
+      direct += weight[b] * Decibels.toEnergy(straight.get(b));
     }
-    int columns = (int) Math.ceil((us[1] - us[0]) / CELL_METRES);
-    int rows = (int) Math.ceil((vs[1] - vs[0]) / CELL_METRES);
-    return new Grid(
-        columns, rows, us[0], vs[0], new double[columns * rows], new double[columns * rows]);
+    for (int b = 0; b < weight.length; b++) {
+      weight[b] /= direct;
+    }
+    return weight;
   }
 
-  private static void add(
-      Room room,
-      String surface,
-      Grid grid,
-      double x,
-      double y,
-      double z,
-      boolean early,
-      double energy) {
-    Point local = room.local(surface, new Point(x, y, z));
-    int column = Math.clamp((int) ((local.x() - grid.u0()) / CELL_METRES), 0, grid.columns() - 1);
-    int row = Math.clamp((int) ((local.y() - grid.v0()) / CELL_METRES), 0, grid.rows() - 1);
-    (early ? grid.early() : grid.late())[row * grid.columns() + column] += energy;
+  private static double area(Furniture piece) {
+    return piece.sides().stream().mapToDouble(Furniture.Side::area).sum();
+  }
+
+  /** The piece of furniture that each facet belongs to, -1 for the room's own; they come last. */
+  private static int[] pieceOf(Room room, int facets) {
+    int[] pieceOf = new int[facets];
+    java.util.Arrays.fill(pieceOf, -1);
+    int next = facets - room.furniture().stream().mapToInt(f -> f.sides().size()).sum();
+    for (int k = 0; k < room.furniture().size(); k++) {
+      for (int side = 0; side < room.furniture().get(k).sides().size(); side++) {
+        pieceOf[next++] = k;
+      }
+    }
+    return pieceOf;
   }
 
   /** Energy that a surface sends back in all, over the direct sound. */
   public double total(String surface, boolean early) {
-    Grid grid = java.util.Objects.requireNonNull(grids.get(surface), surface);
-    double sum = 0;
-    for (double e : early ? grid.early() : grid.late()) {
-      sum += e * CELL_METRES * CELL_METRES;
-    }
-    return sum;
+    Returns returns = java.util.Objects.requireNonNull(surfaces.get(surface), surface);
+    double cell = SurfaceGrid.CELL_METRES * SurfaceGrid.CELL_METRES;
+    return cell * java.util.Arrays.stream(returns.of(early)).sum();
   }
 }

@@ -1,6 +1,5 @@
 package nullroom.core.predict;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -91,6 +90,11 @@ public record RoomResponse(
     return new Tracing(room).quick();
   }
 
+  /** The direct sound and what comes by one surface, at once. */
+  static RoomResponse first(Room room) {
+    return new Tracing(room).first();
+  }
+
   /** Lets a collector hear what each facet could send back. */
   static void collect(
       Room room, int rays, long seed, double seconds, RayTracer.Collector collector) {
@@ -127,9 +131,30 @@ public record RoomResponse(
       return with(new double[Octave.COUNT][0], 0);
     }
 
+    RoomResponse first() {
+      return with(
+          ImageSources.byTree(shell, talker.at(), microphone.at(), longestMetres(), 1),
+          new double[Octave.COUNT][0],
+          0);
+    }
+
     private RoomResponse with(double[][] rays, double error) {
-      boolean blocked = !shell.sees(talker.at(), microphone.at());
-      return new RoomResponse(direct / speed, directEnergy(), blocked, arrivals(), rays, error);
+      int order = ImageSources.order(room, shell);
+      return with(
+          ImageSources.of(room, shell, talker.at(), microphone.at(), longestMetres(), order),
+          rays,
+          error);
+    }
+
+    private RoomResponse with(List<ImageSources.Path> paths, double[][] rays, double error) {
+      Shell.Hit hit = new Shell.Hit();
+      return new RoomResponse(
+          direct / speed,
+          directEnergy(),
+          !shell.sees(talker.at(), microphone.at()),
+          paths.stream().map(path -> arrival(path, hit)).toList(),
+          rays,
+          error);
     }
 
     private Bands directEnergy() {
@@ -139,17 +164,6 @@ public record RoomResponse(
 
     private double longestMetres() {
       return direct + Heard.EARLY_SECONDS * speed;
-    }
-
-    private List<Arrival> arrivals() {
-      List<Arrival> all = new ArrayList<>();
-      Shell.Hit hit = new Shell.Hit();
-      int order = ImageSources.order(room, shell);
-      for (ImageSources.Path path :
-          ImageSources.of(room, shell, talker.at(), microphone.at(), longestMetres(), order)) {
-        all.add(arrival(path, hit));
-      }
-      return all;
     }
 
     private Arrival arrival(ImageSources.Path path, Shell.Hit hit) {

@@ -31,8 +31,17 @@ public sealed interface Finish {
     }
   }
 
-  /** Coefficients given as numbers. */
-  record Stated(Bands absorption, Bands scattering) implements Finish {
+  /**
+   * Coefficients given as numbers.
+   *
+   * @param name of the user's own material, empty where it has none
+   */
+  record Stated(String name, Bands absorption, Bands scattering) implements Finish {
+    /** Coefficients without a name. */
+    public Stated(Bands absorption, Bands scattering) {
+      this("", absorption, scattering);
+    }
+
     public Stated {
       for (double a : absorption.toArray()) {
         if (!(a >= 0 && a <= 1)) {

@@ -17,6 +17,7 @@ import nullroom.core.acoustics.Bands;
  * @param heightMetres upwards
  * @param azimuthDegrees turn, counter-clockwise seen from above
  * @param finish of all its faces
+ * @param otherwise what it can be turned into, where it can: a wardrobe shut or open
  */
 public record Furniture(
     String name,
@@ -25,10 +26,31 @@ public record Furniture(
     double widthMetres,
     double heightMetres,
     double azimuthDegrees,
-    Finish finish) {
+    Finish finish,
+    Optional<Alternative> otherwise) {
   private static final Point UP = new Point(0, 0, 1);
   private static final double LEAST_METRES = 0.005;
   private static final double MOST_METRES = 20;
+
+  /** A piece that stays as it is. */
+  public Furniture(
+      String name,
+      Point corner,
+      double lengthMetres,
+      double widthMetres,
+      double heightMetres,
+      double azimuthDegrees,
+      Finish finish) {
+    this(
+        name,
+        corner,
+        lengthMetres,
+        widthMetres,
+        heightMetres,
+        azimuthDegrees,
+        finish,
+        Optional.empty());
+  }
 
   public Furniture {
     check(name, "length", lengthMetres);
@@ -102,8 +124,40 @@ public record Furniture(
 
   /** The same piece elsewhere. */
   public Furniture movedTo(Point place) {
+    return placed(place, lengthMetres, widthMetres, heightMetres, azimuthDegrees);
+  }
+
+  /** The same piece elsewhere, of another size or turned. */
+  public Furniture placed(
+      Point place, double length, double width, double height, double turnDegrees) {
+    return new Furniture(name, place, length, width, height, turnDegrees, finish, otherwise);
+  }
+
+  /** The same piece of another finish, for good. */
+  public Furniture with(Finish other) {
     return new Furniture(
-        name, place, lengthMetres, widthMetres, heightMetres, azimuthDegrees, finish);
+        name, corner, lengthMetres, widthMetres, heightMetres, azimuthDegrees, other);
+  }
+
+  /** Its name with the state it is in. */
+  public String label() {
+    return otherwise.map(o -> name + ", " + o.now()).orElse(name);
+  }
+
+  /** The same piece in its other state; itself where it has none. */
+  public Furniture turned() {
+    return otherwise
+        .map(o ->
+            new Furniture(
+                name,
+                corner,
+                lengthMetres,
+                widthMetres,
+                heightMetres,
+                azimuthDegrees,
+                o.finish(),
+                Optional.of(o.turned(finish))))
+        .orElse(this);
   }
 
   /** Refuses it where it reaches out of a room. */

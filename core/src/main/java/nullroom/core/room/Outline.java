@@ -41,12 +41,26 @@ public record Outline(List<Point> corners) {
 
   /** A rectangle with one corner at the origin. */
   public static Outline box(double lengthMetres, double widthMetres) {
-    return new Outline(
-        List.of(
-            new Point(0, 0, 0),
-            new Point(lengthMetres, 0, 0),
-            new Point(lengthMetres, widthMetres, 0),
-            new Point(0, widthMetres, 0)));
+    return of(0, 0, lengthMetres, 0, lengthMetres, widthMetres, 0, widthMetres);
+  }
+
+  /** An L that fills a box but for one quarter. */
+  public static Outline ell(double l, double w) {
+    return of(0, 0, l, 0, l, w / 2, l / 2, w / 2, l / 2, w, 0, w);
+  }
+
+  /** A box with an alcove a third of its length wide, within a length and a width. */
+  public static Outline alcove(double l, double w) {
+    double wall = 0.8 * w;
+    return of(0, 0, l, 0, l, wall, 2 * l / 3, wall, 2 * l / 3, w, l / 3, w, l / 3, wall, 0, wall);
+  }
+
+  private static Outline of(double... xy) {
+    List<Point> corners = new ArrayList<>();
+    for (int i = 0; i < xy.length; i += 2) {
+      corners.add(new Point(xy[i], xy[i + 1], 0));
+    }
+    return new Outline(corners);
   }
 
   private static double side(Point a, Point b, Point p) {

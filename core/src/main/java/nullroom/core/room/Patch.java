@@ -1,6 +1,7 @@
 package nullroom.core.room;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A piece of something on a surface: a rug, a window, a hung blanket.
@@ -10,8 +11,19 @@ import java.util.List;
  * @param corners in the surface's own axes (x and y of the points): plan for floor and ceiling; for
  *     a wall, metres along it from its first corner and metres up. Either direction of turn
  * @param finish what it is made of
+ * @param otherwise what it can be turned into, where it can: a door shut or open
  */
-public record Patch(String name, String surface, List<Point> corners, Finish finish) {
+public record Patch(
+    String name,
+    String surface,
+    List<Point> corners,
+    Finish finish,
+    Optional<Alternative> otherwise) {
+  /** A piece that stays as it is. */
+  public Patch(String name, String surface, List<Point> corners, Finish finish) {
+    this(name, surface, corners, finish, Optional.empty());
+  }
+
   public Patch {
     corners = List.copyOf(corners);
     if (corners.size() < 3 || Math.abs(Outline.signedArea(corners)) < 1e-6) {
@@ -42,5 +54,24 @@ public record Patch(String name, String surface, List<Point> corners, Finish fin
   /** Area in the surface's own axes, square metres. */
   public double area() {
     return Math.abs(Outline.signedArea(corners));
+  }
+
+  /** Its name with the state it is in. */
+  public String label() {
+    return otherwise.map(o -> name + ", " + o.now()).orElse(name);
+  }
+
+  /** The same piece in its other state; itself where it has none. */
+  public Patch turned() {
+    return otherwise
+        .map(o -> new Patch(name, surface, corners, o.finish(), Optional.of(o.turned(finish))))
+        .orElse(this);
+  }
+
+  /** The same piece shifted over its surface. */
+  public Patch movedBy(double along, double up) {
+    Point shift = new Point(along, up, 0);
+    return new Patch(
+        name, surface, corners.stream().map(c -> c.plus(shift, 1)).toList(), finish, otherwise);
   }
 }

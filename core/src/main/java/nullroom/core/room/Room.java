@@ -25,6 +25,7 @@ import nullroom.core.acoustics.Bands;
  * @param microphone what listens, where known
  * @param noiseDbSpl diffuse room noise in octaves, where known
  * @param sources what makes noise in a place of its own, besides
+ * @param camera that films the talker, where there is one
  */
 public record Room(
     String name,
@@ -38,7 +39,8 @@ public record Room(
     Optional<Talker> talker,
     Optional<PlacedMicrophone> microphone,
     Optional<Bands> noiseDbSpl,
-    List<NoiseSource> sources) {
+    List<NoiseSource> sources,
+    Optional<Camera> camera) {
 
   /** More of them would be traced for minutes, and no room at home has so many. */
   private static final int MOST_CORNERS = 60;
@@ -46,7 +48,7 @@ public record Room(
   private static final int MOST_FURNITURE = 60;
   private static final int MOST_PATCHES = 200;
 
-  /** A room without furniture or noise sources of a place of their own. */
+  /** A room without furniture, camera or noise sources of a place of their own. */
   public Room(
       String name,
       Outline outline,
@@ -70,7 +72,8 @@ public record Room(
         talker,
         microphone,
         noiseDbSpl,
-        List.of());
+        List.of(),
+        Optional.empty());
   }
 
   public Room {
@@ -79,7 +82,39 @@ public record Room(
     objects = List.copyOf(objects);
     furniture = List.copyOf(furniture);
     sources = List.copyOf(sources);
-    List<String> names = surfaceNames(outline);
+    Hull hull = new Hull(outline, ceiling);
+    checkFinishes(hull.surfaceNames(), finishes);
+    checkCount("outline", outline.corners().size(), MOST_CORNERS, "corners");
+    checkCount("patches", patches.size(), MOST_PATCHES, "pieces on surfaces");
+    checkCount("objects", objects.size(), MOST_PATCHES, "objects");
+    checkCount("furniture", furniture.size(), MOST_FURNITURE, "pieces of furniture");
+    checkPatches(hull, patches);
+    talker.ifPresent(t -> checkInside(hull, "talker.at", t.at()));
+    microphone.ifPresent(m -> checkInside(hull, "microphone.at", m.at()));
+    camera.ifPresent(c -> checkInside(hull, "camera.at", c.at()));
+    for (int i = 0; i < sources.size(); i++) {
+      checkInside(hull, "noise.sources[" + i + "].at", sources.get(i).at());
+    }
+    for (int i = 0; i < furniture.size(); i++) {
+      String field = "furniture[" + i + "]";
+      furniture.get(i).check(field, outline, hull::heightAt);
+      furniture.get(i).checkFree(field, "talker", talker.map(Talker::at));
+      furniture.get(i).checkFree(field, "microphone", microphone.map(PlacedMicrophone::at));
+      furniture.get(i).checkFree(field, "camera", camera.map(Camera::at));
+    }
+    if (talker.isPresent()
+        && microphone.isPresent()
+        && talker.get().at().distanceTo(microphone.get().at()) < 0.005) {
+      throw new Trouble.BadField(
+          "microphone.at", "the microphone is where the lips are; move it at least 1 cm away");
+    }
+  }
+
+  private Hull hull() {
+    return new Hull(outline, ceiling);
+  }
+
+  private static void checkFinishes(List<String> names, Map<String, Finish> finishes) {
     for (String surface : finishes.keySet()) {
       if (!surface.equals("walls") && !names.contains(surface)) {
         throw new Trouble.BadField(
@@ -91,29 +126,6 @@ public record Room(
         throw new Trouble.BadField("surfaces." + surface, "has no material");
       }
     }
-    checkCount("outline", outline.corners().size(), MOST_CORNERS, "corners");
-    checkCount("patches", patches.size(), MOST_PATCHES, "pieces on surfaces");
-    checkCount("objects", objects.size(), MOST_PATCHES, "objects");
-    checkCount("furniture", furniture.size(), MOST_FURNITURE, "pieces of furniture");
-    List<Ceiling.Plane> planes = planes(ceiling, outline);
-    checkPatches(outline, planes, names, patches);
-    talker.ifPresent(t -> checkInside(outline, planes, "talker.at", t.at()));
-    microphone.ifPresent(m -> checkInside(outline, planes, "microphone.at", m.at()));
-    for (int i = 0; i < sources.size(); i++) {
-      checkInside(outline, planes, "noise.sources[" + i + "].at", sources.get(i).at());
-    }
-    for (int i = 0; i < furniture.size(); i++) {
-      String field = "furniture[" + i + "]";
-      furniture.get(i).check(field, outline, p -> height(planes, p));
-      furniture.get(i).checkFree(field, "talker", talker.map(Talker::at));
-      furniture.get(i).checkFree(field, "microphone", microphone.map(PlacedMicrophone::at));
-    }
-    if (talker.isPresent()
-        && microphone.isPresent()
-        && talker.get().at().distanceTo(microphone.get().at()) < 0.005) {
-      throw new Trouble.BadField(
-          "microphone.at", "the microphone is where the lips are; move it at least 1 cm away");
-    }
   }
 
   private static void checkCount(String field, int count, int most, String what) {
@@ -123,16 +135,8 @@ public record Room(
     }
   }
 
-  private static List<Ceiling.Plane> planes(Ceiling ceiling, Outline outline) {
-    try {
-      return ceiling.planes(outline);
-    } catch (IllegalArgumentException e) {
-      throw new Trouble.BadField("ceiling", String.valueOf(e.getMessage()));
-    }
-  }
-
-  private static void checkPatches(
-      Outline outline, List<Ceiling.Plane> planes, List<String> names, List<Patch> patches) {
+  private static void checkPatches(Hull hull, List<Patch> patches) {
+    List<String> names = hull.surfaceNames();
     for (int i = 0; i < patches.size(); i++) {
       if (!names.contains(patches.get(i).surface())) {
         throw new Trouble.BadField(
@@ -143,7 +147,7 @@ public record Room(
     for (String surface : names) {
       double covered =
           patches.stream().filter(p -> p.surface().equals(surface)).mapToDouble(Patch::area).sum();
-      double area = area(outline, planes, surface);
+      double area = hull.area(surface);
       if (covered > area * 1.001) {
         throw new Trouble.BadField(
             "patches",
@@ -157,17 +161,15 @@ public record Room(
     }
   }
 
-  private static void checkInside(
-      Outline outline, List<Ceiling.Plane> planes, String field, Point at) {
-    double head = planes.stream().mapToDouble(p -> p.heightAt(at)).min().orElseThrow();
-    if (!outline.contains(at) || at.z() < 0 || at.z() > head) {
+  private static void checkInside(Hull hull, String field, Point at) {
+    if (!hull.holds(at)) {
       throw new Trouble.BadField(field, "lies outside the room");
     }
   }
 
   /** Whether a point lies within. */
   public boolean holds(Point at) {
-    return outline.contains(at) && at.z() >= 0 && at.z() <= heightAt(at);
+    return hull().holds(at);
   }
 
   private static Optional<Finish> finish(Map<String, Finish> finishes, String surface) {
@@ -176,17 +178,9 @@ public record Room(
         own == null && surface.startsWith("wall") ? finishes.get("walls") : own);
   }
 
-  private static List<String> surfaceNames(Outline outline) {
-    List<String> names = new ArrayList<>(List.of("floor", "ceiling"));
-    for (int k = 1; k <= outline.corners().size(); k++) {
-      names.add("wall" + k);
-    }
-    return names;
-  }
-
   /** floor, ceiling, wall1, wall2, ... */
   public List<String> surfaceNames() {
-    return surfaceNames(outline);
+    return hull().surfaceNames();
   }
 
   /** What a surface is made of. */
@@ -197,80 +191,27 @@ public record Room(
 
   /** Volume in cubic metres. */
   public double volume() {
-    return ceiling.planes(outline).stream().mapToDouble(Ceiling.Plane::volume).sum();
+    return hull().volume();
   }
 
   /** Area of a surface with all that lies on it, square metres. */
   public double areaOf(String surface) {
-    return area(outline, ceiling.planes(outline), surface);
-  }
-
-  private static double area(Outline outline, List<Ceiling.Plane> planes, String surface) {
-    if (surface.equals("floor")) {
-      return outline.area();
-    }
-    if (surface.equals("ceiling")) {
-      return planes.stream().mapToDouble(Ceiling.Plane::slopeArea).sum();
-    }
-    int k = Integer.parseInt(surface.substring("wall".length()));
-    Point a = outline.corners().get(k - 1);
-    Point b = outline.corners().get(k % outline.corners().size());
-    return wallArea(planes, a, b);
-  }
-
-  /** The wall under its ceiling; in two parts where the ridge crosses it. */
-  private static double wallArea(List<Ceiling.Plane> planes, Point a, Point b) {
-    Point middle = a.plus(b.minus(a), 0.5);
-    double length = a.distanceTo(b);
-    double ha = height(planes, a);
-    double hb = height(planes, b);
-    double hm = height(planes, middle);
-    if (planes.size() == 1 || Math.abs(hm - (ha + hb) / 2) < 1e-9) {
-      return length * (ha + hb) / 2;
-    }
-    int steps =
-        2000; // a wall at any place under a ridge: trapezoids, exact but for the one that holds the
-    // ridge
-    double sum = 0;
-    for (int i = 0; i < steps; i++) {
-      double from = height(planes, a.plus(b.minus(a), (double) i / steps));
-      double to = height(planes, a.plus(b.minus(a), (i + 1.0) / steps));
-      sum += length / steps * (from + to) / 2;
-    }
-    return sum;
-  }
-
-  private static double height(List<Ceiling.Plane> planes, Point p) {
-    return planes.stream().mapToDouble(plane -> plane.heightAt(p)).min().orElseThrow();
+    return hull().area(surface);
   }
 
   /** Height of the ceiling over a point of the plan. */
   public double heightAt(Point p) {
-    return height(ceiling.planes(outline), p);
+    return hull().heightAt(p);
   }
 
   /** A point of a surface in the surface's own axes, as in {@link Patch}. */
   public Point local(String surface, Point at) {
-    if (!surface.startsWith("wall")) {
-      return new Point(at.x(), at.y(), 0);
-    }
-    int k = Integer.parseInt(surface.substring("wall".length()));
-    Point a = outline.corners().get(k - 1);
-    Point along = outline.corners().get(k % outline.corners().size()).minus(a);
-    return new Point(at.minus(a).dot(along) / along.length(), at.z(), 0);
+    return hull().local(surface, at);
   }
 
   /** A point in the plane of a surface, given in the surface's own axes as in {@link Patch}. */
   Point unbounded(String surface, Point local) {
-    if (surface.startsWith("wall")) {
-      int k = Integer.parseInt(surface.substring("wall".length()));
-      Point a = outline.corners().get(k - 1);
-      Point b = outline.corners().get(k % outline.corners().size());
-      Point foot = a.plus(b.minus(a), local.x() / a.distanceTo(b));
-      return new Point(foot.x(), foot.y(), local.y());
-    }
-    double z = surface.equals("floor") ? 0 : heightAt(local);
-    return new Point(local.x(), local.y(), z);
+    return hull().unbounded(surface, local);
   }
 
   /**
@@ -278,44 +219,31 @@ public record Room(
    * surface ends before.
    */
   public Optional<Point> on(String surface, double u, double v) {
-    Point there = unbounded(surface, new Point(u, v, 0));
-    boolean within =
-        surface.startsWith("wall")
-            ? u >= 0 && u <= wallLength(surface) && v >= 0 && v <= heightAt(there)
-            : outline.contains(there);
-    return within ? Optional.of(there) : Optional.empty();
+    return hull().on(surface, u, v);
   }
 
   /** Length of a wall along the floor, metres. */
   public double wallLength(String surface) {
-    int k = Integer.parseInt(surface.substring("wall".length()));
-    List<Point> corners = outline.corners();
-    return corners.get(k - 1).distanceTo(corners.get(k % corners.size()));
+    return hull().wallLength(surface);
   }
 
   /** Whether this is a rectangular box with a flat ceiling. */
   public boolean isBox() {
-    return outline.isBox() && ceiling instanceof Ceiling.Flat;
+    return hull().isBox();
   }
 
   /** Length, width and height of the box around the room. */
   public Point size() {
-    double[] xs = outline.span(0);
-    double[] ys = outline.span(1);
-    double top = outline.corners().stream().mapToDouble(this::heightAt).max().orElseThrow();
-    if (ceiling instanceof Ceiling.Gable gable) {
-      top = gable.ridgeMetres();
-    }
-    return new Point(xs[1] - xs[0], ys[1] - ys[0], top);
+    return hull().size();
   }
 
   /** The whole boundary: what is left of each surface, then its patches. */
   public List<Face> faces() {
     List<Face> faces = new ArrayList<>();
-    List<Ceiling.Plane> planes = ceiling.planes(outline);
-    for (String surface : surfaceNames()) {
-      int pair = pairOf(surface);
-      double left = area(outline, planes, surface);
+    Hull hull = hull();
+    for (String surface : hull.surfaceNames()) {
+      int pair = hull.pairOf(surface);
+      double left = hull.area(surface);
       for (Patch patch : patches) {
         if (patch.surface().equals(surface)) {
           left -= patch.area();
@@ -327,16 +255,6 @@ public record Room(
       }
     }
     return faces;
-  }
-
-  private int pairOf(String surface) {
-    if (!surface.startsWith("wall")) {
-      return 2;
-    }
-    int k = Integer.parseInt(surface.substring("wall".length()));
-    Point a = outline.corners().get(k - 1);
-    Point b = outline.corners().get(k % outline.corners().size());
-    return Math.abs(b.x() - a.x()) < Math.abs(b.y() - a.y()) ? 0 : 1;
   }
 
   /**
@@ -359,15 +277,17 @@ public record Room(
         new Trouble.BadField("microphone", "this room has no microphone; add one to predict"));
   }
 
-  /** The one place where a copy is made; what is not told stays. */
+  /** The one place where a copy of the same shape is made; what is not told stays. */
   private Room with(
       Map<String, Finish> newFinishes,
       List<Patch> newPatches,
+      List<LooseObject> newObjects,
       List<Furniture> newFurniture,
       Optional<Talker> newTalker,
       Optional<PlacedMicrophone> newMicrophone,
       Optional<Bands> newNoise,
-      List<NoiseSource> newSources) {
+      List<NoiseSource> newSources,
+      Optional<Camera> newCamera) {
     return new Room(
         name,
         outline,
@@ -375,25 +295,39 @@ public record Room(
         air,
         newFinishes,
         newPatches,
-        objects,
+        newObjects,
         newFurniture,
         newTalker,
         newMicrophone,
         newNoise,
-        newSources);
+        newSources,
+        newCamera);
+  }
+
+  private Room with(List<Patch> newPatches, List<LooseObject> newObjects, List<Furniture> more) {
+    return with(
+        finishes, newPatches, newObjects, more, talker, microphone, noiseDbSpl, sources, camera);
   }
 
   private Room with(
-      Map<String, Finish> newFinishes,
-      List<Patch> newPatches,
       Optional<Talker> newTalker,
-      Optional<PlacedMicrophone> newMicrophone) {
-    return with(newFinishes, newPatches, furniture, newTalker, newMicrophone, noiseDbSpl, sources);
+      Optional<PlacedMicrophone> newMicrophone,
+      Optional<Camera> newCamera) {
+    return with(
+        finishes,
+        patches,
+        objects,
+        furniture,
+        newTalker,
+        newMicrophone,
+        noiseDbSpl,
+        sources,
+        newCamera);
   }
 
   /** A copy with other patches. */
   public Room withPatches(List<Patch> other) {
-    return with(finishes, other, talker, microphone);
+    return with(other, objects, furniture);
   }
 
   /** A copy with one more patch. */
@@ -405,22 +339,32 @@ public record Room(
 
   /** A copy with another microphone. */
   public Room withMicrophone(PlacedMicrophone other) {
-    return with(finishes, patches, talker, Optional.of(other));
+    return with(talker, Optional.of(other), camera);
   }
 
   /** A copy with another talker and another microphone. */
   public Room withPeople(Talker otherTalker, PlacedMicrophone otherMicrophone) {
-    return with(finishes, patches, Optional.of(otherTalker), Optional.of(otherMicrophone));
+    return with(Optional.of(otherTalker), Optional.of(otherMicrophone), camera);
   }
 
   /** A copy with another talker. */
   public Room withTalker(Talker other) {
-    return with(finishes, patches, Optional.of(other), microphone);
+    return with(Optional.of(other), microphone, camera);
   }
 
   /** A copy with other furniture. */
   public Room withFurniture(List<Furniture> other) {
-    return with(finishes, patches, other, talker, microphone, noiseDbSpl, sources);
+    return with(patches, objects, other);
+  }
+
+  /** A copy with other loose objects. */
+  public Room withObjects(List<LooseObject> other) {
+    return with(patches, other, furniture);
+  }
+
+  /** A copy with another camera, or none. */
+  public Room withCamera(Optional<Camera> other) {
+    return with(talker, microphone, other);
   }
 
   /** What loose objects take up together, square metres per octave. */
@@ -449,51 +393,41 @@ public record Room(
   /** A copy with other room noise: diffuse, and from places. */
   public Room withNoise(Bands levelsDbSpl, List<NoiseSource> otherSources) {
     return with(
-        finishes, patches, furniture, talker, microphone, Optional.of(levelsDbSpl), otherSources);
+        finishes,
+        patches,
+        objects,
+        furniture,
+        talker,
+        microphone,
+        Optional.of(levelsDbSpl),
+        otherSources,
+        camera);
   }
 
   /** A copy with another finish on one surface. */
   public Room withFinish(String surface, Finish finish) {
     Map<String, Finish> other = new LinkedHashMap<>(finishes);
     other.put(surface, finish);
-    return with(other, patches, talker, microphone);
+    return with(
+        other, patches, objects, furniture, talker, microphone, noiseDbSpl, sources, camera);
   }
 
   /**
-   * A copy stretched along the three axes, its kind of ceiling kept. Talker and microphone keep
-   * their share of the way over the plan, and their height where there is room for it.
+   * A copy of another shape, with what still fits in it.
+   *
+   * @throws Trouble.BadField where that is no room
+   */
+  public Room reshaped(Outline floor, Ceiling above) {
+    return Reshaping.of(this, floor, above);
+  }
+
+  /**
+   * A copy stretched along the three axes, its kind of ceiling kept. What stands in it keeps its
+   * share of the way over the plan, and its height where there is room for it.
    *
    * @throws Trouble.BadField where no room of that size can be
    */
   public Room stretched(double x, double y, double z) {
-    Outline floor;
-    Ceiling above;
-    try {
-      floor =
-          new Outline(
-              outline.corners().stream().map(c -> new Point(c.x() * x, c.y() * y, 0)).toList());
-      above = ceiling.stretched(z);
-    } catch (IllegalArgumentException e) {
-      throw new Trouble.BadField("size", String.valueOf(e.getMessage()));
-    }
-    return new Room(
-        name,
-        floor,
-        above,
-        air,
-        finishes,
-        patches,
-        objects,
-        furniture.stream().map(f -> f.movedTo(stretched(f.corner(), x, y, z))).toList(),
-        talker.map(t -> t.movedTo(stretched(t.at(), x, y, z))),
-        microphone.map(m -> m.movedBy(stretched(m.at(), x, y, z).minus(m.at()))),
-        noiseDbSpl,
-        sources.stream()
-            .map(s -> new NoiseSource(s.name(), stretched(s.at(), x, y, z), s.dbSplAtMetre()))
-            .toList());
-  }
-
-  private static Point stretched(Point p, double x, double y, double z) {
-    return new Point(p.x() * x, p.y() * y, Math.min(p.z(), p.z() * z));
+    return Reshaping.stretched(this, x, y, z);
   }
 }

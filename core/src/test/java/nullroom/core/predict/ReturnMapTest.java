@@ -22,7 +22,7 @@ class ReturnMapTest {
     ReturnMap soft = ReturnMap.of(carpeted, 1);
     assertThat(soft.total("floor", true)).isLessThan(0.35 * bare.total("floor", true));
     assertThat(soft.total("ceiling", false)).isLessThan(bare.total("ceiling", false));
-    assertThat(bare.grids().keySet()).containsExactlyInAnyOrderElementsOf(room.surfaceNames());
+    assertThat(bare.surfaces().keySet()).containsExactlyInAnyOrderElementsOf(room.surfaceNames());
   }
 
   @Test
@@ -37,13 +37,14 @@ class ReturnMapTest {
     for (String other : near.surfaceNames()) {
       assertThat(map.total("floor", true)).isGreaterThanOrEqualTo(map.total(other, true));
     }
-    ReturnMap.Grid floor = java.util.Objects.requireNonNull(map.grids().get("floor"));
+    SurfaceGrid floor = java.util.Objects.requireNonNull(SurfaceGrid.of(near).get("floor"));
+    double[] early = java.util.Objects.requireNonNull(map.surfaces().get("floor")).early();
     int most = 0;
-    for (int k = 0; k < floor.early().length; k++) {
-      most = floor.early()[k] > floor.early()[most] ? k : most;
+    for (int k = 0; k < early.length; k++) {
+      most = early[k] > early[most] ? k : most;
     }
-    double u = (most % floor.columns() + 0.5) * ReturnMap.CELL_METRES;
-    double v = ((double) (most / floor.columns()) + 0.5) * ReturnMap.CELL_METRES;
+    double u = floor.u(most) + 0.5 * SurfaceGrid.CELL_METRES;
+    double v = floor.v(most) + 0.5 * SurfaceGrid.CELL_METRES;
     assertThat(u).isCloseTo(1.4, within(0.45));
     assertThat(v).isCloseTo(1.5, within(0.3));
   }
@@ -65,5 +66,20 @@ class ReturnMapTest {
         (response.earlyEnergy().get(4) + response.lateEnergy().get(4))
             / response.directEnergy().get(4);
     assertThat(10 * Math.log10(sum / reply)).isCloseTo(0, within(0.4));
+  }
+
+  @Test
+  @DisplayName("furniture has its share: a hard box near both sends back more than a soft one")
+  void furniture() {
+    nullroom.core.room.Furniture hard =
+        new nullroom.core.room.Furniture(
+            "box", new Point(1.8, 1.2, 0), 0.6, 0.6, 1.2, 0, Finish.of("door_solid"));
+    Room one = room.withFurniture(java.util.List.of(hard));
+    Room other = room.withFurniture(java.util.List.of(hard.with(Finish.of("glass_fibre_50"))));
+    double bare = ReturnMap.of(one, 1).pieces().getFirst().early()[0];
+    double soft = ReturnMap.of(other, 1).pieces().getFirst().early()[0];
+    assertThat(bare).isGreaterThan(0.01);
+    assertThat(soft).isLessThan(0.6 * bare);
+    assertThat(ReturnMap.of(room, 1).pieces()).isEmpty();
   }
 }

@@ -38,7 +38,8 @@ final class BookJson {
         RoomJson.read(f.required("room").object()),
         ListeningJson.read(f, (int) version),
         decays(f),
-        f.elements("recordingSpots").stream().map(BookJson::spot).toList());
+        f.elements("recordingSpots").stream().map(BookJson::spot).toList(),
+        f.elements("materials").stream().map(FinishJson::own).toList());
   }
 
   private static Spot spot(Field f) {
@@ -86,6 +87,10 @@ final class BookJson {
     if (!book.spots().isEmpty()) {
       ArrayNode spots = out.putArray("recordingSpots");
       book.spots().forEach(s -> write(s, spots.addObject()));
+    }
+    if (!book.materials().isEmpty()) {
+      ArrayNode own = out.putArray("materials");
+      book.materials().forEach(m -> FinishJson.write(m, own.addObject()));
     }
     return out;
   }

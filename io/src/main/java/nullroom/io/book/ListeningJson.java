@@ -39,7 +39,7 @@ final class ListeningJson {
         f.optional("off").map(ListeningJson::heard),
         f.optional("switchedOff").map(Field::flag).orElse(false),
         f.optional("owed").map(Field::flag).orElse(false),
-        f.optional("source").map(RoomJson::source));
+        f.optional("source").map(PlacedJson::source));
   }
 
   private static Suspect.Heard heard(Field f) {
@@ -102,7 +102,7 @@ final class ListeningJson {
     write(s.on(), "on", out);
     write(s.off(), "off", out);
     out.put("switchedOff", s.switchedOff()).put("owed", s.owed());
-    s.source().ifPresent(source -> RoomJson.write(source, out.putObject("source")));
+    s.source().ifPresent(source -> PlacedJson.write(source, out.putObject("source")));
   }
 
   private static void write(Optional<Suspect.Heard> heard, String name, ObjectNode out) {

@@ -8,7 +8,10 @@ import nullroom.core.measure.PositionAverage;
 import nullroom.core.measure.Scale;
 import nullroom.core.predict.Goal;
 import nullroom.core.predict.Heard;
+import nullroom.core.predict.Refinement;
+import nullroom.core.predict.Reply;
 import nullroom.core.predict.Statistics;
+import nullroom.core.room.Finish;
 import nullroom.core.room.Room;
 
 /**
@@ -21,16 +24,24 @@ import nullroom.core.room.Room;
  * @param listening all that is known about the noise
  * @param decays all that is known about the decay
  * @param spots places to record from
+ * @param materials of the user's own, by name
  */
 public record RoomBook(
-    String name, Goal goal, Room room, Listening listening, Decays decays, List<Spot> spots) {
+    String name,
+    Goal goal,
+    Room room,
+    Listening listening,
+    Decays decays,
+    List<Spot> spots,
+    List<Finish.Stated> materials) {
   public RoomBook {
+    materials = List.copyOf(materials);
     spots = List.copyOf(spots);
   }
 
   /** A book in which nothing was measured yet. */
   public RoomBook(String name, Goal goal, Room room) {
-    this(name, goal, room, Listening.NOTHING, Decays.NOTHING, List.of());
+    this(name, goal, room, Listening.NOTHING, Decays.NOTHING, List.of(), List.of());
   }
 
   /** The decay measured last. */
@@ -54,17 +65,24 @@ public record RoomBook(
     return listening.calibration().scale(room.requireMicrophone().capture());
   }
 
-  /**
-   * What the microphone hears now: from the measured decay where there is one, changed by what the
-   * prediction says has changed since; from the prediction alone elsewhere.
-   */
+  /** What the microphone hears now, by the quick answer. */
   public Heard heard() {
-    return heard(room);
+    return heard(room, Optional.empty());
   }
 
-  /** What the microphone would hear in a changed room. */
-  public Heard heard(Room changed) {
-    return Heard.of(SuspectNoise.in(changed, listening), decaySeconds(changed));
+  /**
+   * What the microphone would hear in a changed room: from the measured decay where there is one,
+   * changed by what the prediction says has changed since; from the prediction alone elsewhere.
+   *
+   * @param refined what tracing found beyond the quick answer; left out where it is of another
+   *     shape
+   */
+  public Heard heard(Room changed, Optional<Refinement> refined) {
+    Room noisy = SuspectNoise.in(changed, listening);
+    Bands seconds = decaySeconds(changed);
+    Reply quick = Reply.quick(noisy, seconds);
+    return Heard.of(
+        noisy, seconds, refined.filter(r -> r.holds(changed)).map(r -> r.of(quick)).orElse(quick));
   }
 
   /** Reverberation times of a changed room, by the measurement where there is one. */
@@ -88,17 +106,17 @@ public record RoomBook(
 
   /** With another room. */
   public RoomBook with(Room other) {
-    return new RoomBook(name, goal, other, listening, decays, spots);
+    return new RoomBook(name, goal, other, listening, decays, spots, materials);
   }
 
   /** With another goal. */
   public RoomBook with(Goal other) {
-    return new RoomBook(name, other, room, listening, decays, spots);
+    return new RoomBook(name, other, room, listening, decays, spots, materials);
   }
 
   /** With other knowledge of the noise. */
   public RoomBook with(Listening other) {
-    return new RoomBook(name, goal, room, other, decays, spots);
+    return new RoomBook(name, goal, room, other, decays, spots, materials);
   }
 
   /** With a new noise measurement. */
@@ -108,7 +126,7 @@ public record RoomBook(
 
   /** With other knowledge of the decay. */
   public RoomBook with(Decays other) {
-    return new RoomBook(name, goal, room, listening, other, spots);
+    return new RoomBook(name, goal, room, listening, other, spots, materials);
   }
 
   /** With a new decay measurement; those before are kept to compare with. */
@@ -118,6 +136,11 @@ public record RoomBook(
 
   /** With other places to record from. */
   public RoomBook withSpots(List<Spot> others) {
-    return new RoomBook(name, goal, room, listening, decays, others);
+    return new RoomBook(name, goal, room, listening, decays, others, materials);
+  }
+
+  /** With other materials of the user's own. */
+  public RoomBook withMaterials(List<Finish.Stated> others) {
+    return new RoomBook(name, goal, room, listening, decays, spots, others);
   }
 }

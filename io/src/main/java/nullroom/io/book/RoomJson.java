@@ -2,31 +2,18 @@ package nullroom.io.book;
 
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Air;
-import nullroom.core.acoustics.Bands;
-import nullroom.core.acoustics.Capture;
-import nullroom.core.acoustics.Directivity;
-import nullroom.core.acoustics.Pattern;
-import nullroom.core.acoustics.PorousLayer;
-import nullroom.core.acoustics.VocalEffort;
-import nullroom.core.room.Aim;
 import nullroom.core.room.Ceiling;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Furniture;
 import nullroom.core.room.LooseObject;
-import nullroom.core.room.NoiseSource;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
-import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
-import nullroom.core.room.Talker;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -59,27 +46,11 @@ public final class RoomJson {
         f.elements("patches").stream().map(RoomJson::patch).toList(),
         f.elements("objects").stream().map(RoomJson::object).toList(),
         f.elements("furniture").stream().map(RoomJson::furniture).toList(),
-        f.optional("talker").map(RoomJson::talker),
-        f.optional("microphone").map(RoomJson::microphone),
+        f.optional("talker").map(PlacedJson::talker),
+        f.optional("microphone").map(PlacedJson::microphone),
         f.optional("noise").map(n -> n.object().required("octaveDbSpl").bands()),
-        f.optional("noise").map(RoomJson::sources).orElse(List.of()));
-  }
-
-  private static List<NoiseSource> sources(Field noise) {
-    return noise.elements("sources").stream().map(RoomJson::source).toList();
-  }
-
-  static NoiseSource source(Field f) {
-    return new NoiseSource(
-        f.required("name").text(),
-        point(f.required("at")),
-        f.required("octaveDbSplAtMetre").bands());
-  }
-
-  static void write(NoiseSource source, ObjectNode out) {
-    out.put("name", source.name());
-    out.set("at", numbers(source.at()));
-    out.set("octaveDbSplAtMetre", numbers(source.dbSplAtMetre().toArray()));
+        f.optional("noise").map(PlacedJson::sources).orElse(List.of()),
+        f.optional("camera").map(PlacedJson::camera));
   }
 
   private static Outline outline(Field f) {
@@ -140,32 +111,9 @@ public final class RoomJson {
   private static Map<String, Finish> finishes(Field f) {
     Map<String, Finish> finishes = new LinkedHashMap<>();
     for (Field surface : f.members()) {
-      finishes.put(surface.name(), finish(surface.object()));
+      finishes.put(surface.name(), FinishJson.read(surface.object()));
     }
     return finishes;
-  }
-
-  private static Finish finish(Field f) {
-    Bands scattering =
-        f.optional("scattering")
-            .map(s -> s.node().isArray() ? s.bands() : Bands.all(s.number()))
-            .orElse(Bands.all(Finish.DEFAULT_SCATTERING));
-    Optional<Field> porous = f.optional("porous");
-    if (porous.isPresent()) {
-      return porous.get().checked(() -> new Finish.Porous(layer(porous.get()), scattering));
-    }
-    Optional<Field> numbers = f.optional("absorption");
-    return f.checked(() ->
-        numbers.isPresent()
-            ? new Finish.Stated(numbers.get().bands(), scattering)
-            : new Finish.Listed(f.required("material").text(), scattering));
-  }
-
-  private static PorousLayer layer(Field f) {
-    return new PorousLayer(
-        f.required("flowResistivity").number(),
-        f.required("thicknessMetres").number(),
-        f.number("gapMetres", 0));
   }
 
   private static Patch patch(Field f) {
@@ -173,7 +121,13 @@ public final class RoomJson {
     List<Point> corners =
         f.required("corners").elements().stream().map(RoomJson::planPoint).toList();
     String name = f.optional("name").map(Field::text).orElse("patch");
-    return f.checked(() -> new Patch(name, f.required("surface").text(), corners, finish(f)));
+    return f.checked(() ->
+        new Patch(
+            name,
+            f.required("surface").text(),
+            corners,
+            FinishJson.read(f),
+            FinishJson.otherwise(f)));
   }
 
   private static LooseObject object(Field f) {
@@ -191,7 +145,8 @@ public final class RoomJson {
             f.required("widthMetres").number(),
             f.required("heightMetres").number(),
             f.number("azimuthDegrees", 0),
-            finish(f)));
+            FinishJson.read(f),
+            FinishJson.otherwise(f)));
   }
 
   private static void write(Furniture piece, ObjectNode out) {
@@ -202,54 +157,8 @@ public final class RoomJson {
         .put("widthMetres", piece.widthMetres())
         .put("heightMetres", piece.heightMetres())
         .put("azimuthDegrees", piece.azimuthDegrees());
-    write(piece.finish(), out);
-  }
-
-  private static Aim aim(Field f) {
-    return f.checked(() -> new Aim(f.number("azimuthDegrees", 0), f.number("elevationDegrees", 0)));
-  }
-
-  private static String choices(Stream<String> ids) {
-    return ids.collect(Collectors.joining(", "));
-  }
-
-  private static Talker talker(Field f) {
-    f.object();
-    VocalEffort effort =
-        f.optional("effort")
-            .map(e ->
-                e.oneOf(
-                    VocalEffort::find,
-                    choices(Stream.of(VocalEffort.values()).map(VocalEffort::id))))
-            .orElse(VocalEffort.NORMAL);
-    Directivity directivity =
-        f.optional("directivity")
-            .map(d ->
-                d.oneOf(
-                    Directivity::find,
-                    choices(Stream.of(Directivity.values()).map(Directivity::id))))
-            .orElse(Directivity.VOICE);
-    return new Talker(point(f.required("at")), aim(f), effort, directivity);
-  }
-
-  private static PlacedMicrophone microphone(Field f) {
-    f.object();
-    Pattern pattern =
-        f.optional("pattern")
-            .map(p -> p.oneOf(Pattern::find, choices(Stream.of(Pattern.values()).map(Pattern::id))))
-            .orElse(Pattern.CARDIOID);
-    Capture capture =
-        f.checked(() ->
-            new Capture(
-                pattern,
-                f.number("selfNoiseDbA", 16),
-                f.number("maxDbSpl", 130),
-                f.number("sensitivityDbvPerPascal", -38),
-                f.number("preampEinDbu", -125),
-                f.number("gainDb", 40),
-                f.number("fullScaleDbu", 20),
-                (int) f.number("bits", 24)));
-    return new PlacedMicrophone(point(f.required("at")), aim(f), capture);
+    FinishJson.write(piece.finish(), out);
+    FinishJson.write(piece.otherwise(), out);
   }
 
   /** Writes a room so that {@link #read} gives the same again. */
@@ -262,14 +171,16 @@ public final class RoomJson {
     out.put("temperatureC", room.air().temperatureC());
     out.put("humidityPercent", room.air().humidityPercent());
     ObjectNode surfaces = out.putObject("surfaces");
-    room.finishes().forEach((surface, finish) -> write(finish, surfaces.putObject(surface)));
+    room.finishes()
+        .forEach((surface, finish) -> FinishJson.write(finish, surfaces.putObject(surface)));
     ArrayNode patches = out.putArray("patches");
     for (Patch patch : room.patches()) {
       ObjectNode p = patches.addObject();
       p.put("name", patch.name()).put("surface", patch.surface());
       ArrayNode corners = p.putArray("corners");
       patch.corners().forEach(c -> corners.add(pair(c)));
-      write(patch.finish(), p);
+      FinishJson.write(patch.finish(), p);
+      FinishJson.write(patch.otherwise(), p);
     }
     ArrayNode objects = out.putArray("objects");
     for (LooseObject object : room.objects()) {
@@ -282,18 +193,12 @@ public final class RoomJson {
       ArrayNode furniture = out.putArray("furniture");
       room.furniture().forEach(piece -> write(piece, furniture.addObject()));
     }
-    room.talker().ifPresent(t -> write(t, out.putObject("talker")));
-    room.microphone().ifPresent(m -> write(m, out.putObject("microphone")));
-    room.noiseDbSpl().ifPresent(n -> writeNoise(n, room.sources(), out.putObject("noise")));
+    room.talker().ifPresent(t -> PlacedJson.write(t, out.putObject("talker")));
+    room.microphone().ifPresent(m -> PlacedJson.write(m, out.putObject("microphone")));
+    room.noiseDbSpl()
+        .ifPresent(n -> PlacedJson.writeNoise(n, room.sources(), out.putObject("noise")));
+    room.camera().ifPresent(c -> PlacedJson.write(c, out.putObject("camera")));
     return out;
-  }
-
-  private static void writeNoise(Bands diffuse, List<NoiseSource> sources, ObjectNode out) {
-    out.set("octaveDbSpl", numbers(diffuse.toArray()));
-    if (!sources.isEmpty()) {
-      ArrayNode all = out.putArray("sources");
-      sources.forEach(s -> write(s, all.addObject()));
-    }
   }
 
   static ArrayNode numbers(double... numbers) {
@@ -327,42 +232,5 @@ public final class RoomJson {
               .put("ridgeMetres", gable.ridgeMetres())
               .put("ridgeAlong", gable.alongX() ? "x" : "y");
     };
-  }
-
-  private static void write(Finish finish, ObjectNode out) {
-    switch (finish) {
-      case Finish.Listed listed -> out.put("material", listed.materialId());
-      case Finish.Porous porous ->
-          out.putObject("porous")
-              .put("flowResistivity", porous.layer().flowResistivity())
-              .put("thicknessMetres", porous.layer().thicknessMetres())
-              .put("gapMetres", porous.layer().gapMetres());
-      case Finish.Stated stated -> out.set("absorption", numbers(stated.absorption().toArray()));
-    }
-    out.set("scattering", numbers(finish.scattering().toArray()));
-  }
-
-  private static void write(Point at, Aim aim, ObjectNode out) {
-    out.set("at", numbers(at));
-    out.put("azimuthDegrees", aim.azimuthDegrees()).put("elevationDegrees", aim.elevationDegrees());
-  }
-
-  private static void write(Talker talker, ObjectNode out) {
-    write(talker.at(), talker.aim(), out);
-    out.put("effort", talker.effort().id())
-        .put("directivity", talker.directivity().name().toLowerCase(Locale.ROOT));
-  }
-
-  private static void write(PlacedMicrophone microphone, ObjectNode out) {
-    Capture c = microphone.capture();
-    write(microphone.at(), microphone.aim(), out);
-    out.put("pattern", c.pattern().id())
-        .put("selfNoiseDbA", c.selfNoiseDbA())
-        .put("maxDbSpl", c.maxDbSpl())
-        .put("sensitivityDbvPerPascal", c.sensitivityDbvPerPascal())
-        .put("preampEinDbu", c.preampEinDbu())
-        .put("gainDb", c.gainDb())
-        .put("fullScaleDbu", c.fullScaleDbu())
-        .put("bits", c.bits());
   }
 }

@@ -14,7 +14,11 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
 import nullroom.core.Trouble;
+import nullroom.core.acoustics.Bands;
 import nullroom.core.predict.Goal;
+import nullroom.core.room.Camera;
+import nullroom.core.room.Finish;
+import nullroom.core.room.Patch;
 import nullroom.core.room.Room;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -34,9 +38,16 @@ class BookSchemaTest {
        "surfaces": {"floor": {"material": "wood_floor_joists"}, "ceiling": {"material": "gypsum_on_studs"},
                     "walls": {"absorption": [0.1, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1], "scattering": 0.3}},
        "furniture": [{"name": "desk", "at": [2, 1, 0], "lengthMetres": 1.2, "widthMetres": 0.6, "heightMetres": 0.74,
-                      "azimuthDegrees": 20, "material": "door_solid"}],
+                      "azimuthDegrees": 20, "material": "door_solid"},
+                     {"name": "wardrobe", "at": [3, 2, 0], "lengthMetres": 1, "widthMetres": 0.6, "heightMetres": 1.3,
+                      "material": "door_hollow", "state": "shut",
+                      "otherwise": {"state": "open", "material": "glass_fibre_50"}}],
        "patches": [{"name": "quilt", "surface": "wall1", "corners": [[1, 1], [2, 1], [2, 2], [1, 2]],
-                    "porous": {"flowResistivity": 12000, "thicknessMetres": 0.03, "gapMetres": 0.05}}],
+                    "porous": {"flowResistivity": 12000, "thicknessMetres": 0.03, "gapMetres": 0.05}},
+                   {"name": "window", "surface": "wall3", "corners": [[1, 1], [2, 1], [2, 2], [1, 2]],
+                    "absorption": [0.3, 0.2, 0.2, 0.1, 0.1, 0.1, 0, 0], "materialName": "old pane", "state": "bare",
+                    "otherwise": {"state": "curtain drawn", "material": "curtain_medium_draped"}}],
+       "camera": {"at": [3.5, 1, 1.3], "azimuthDegrees": 180, "focalMillimetres": 35, "aspectRatio": 1.5},
        "talker": {"at": [1, 1, 1.2]}, "microphone": {"at": [1.5, 1, 1.2], "azimuthDegrees": 180}}
       """;
 
@@ -82,6 +93,32 @@ class BookSchemaTest {
     assertThat(errors(schema, BookJson.write(bare).put("goal", "opera"))).isNotEmpty();
     assertThat(errors(schema, BookJson.write(bare).put("schemaVersion", 3))).isNotEmpty();
     assertThat(BookJson.read(BookJson.write(book))).isEqualTo(book);
+    Finish.Stated own = new Finish.Stated("felt tiles", Bands.all(0.4), Bands.all(0.1));
+    RoomBook mine = bare.withMaterials(List.of(own));
+    assertThat(errors(schema, BookJson.write(mine))).isEmpty();
+    assertThat(BookJson.read(BookJson.write(mine))).isEqualTo(mine);
+    ObjectNode nameless = BookJson.write(mine);
+    ((ObjectNode) nameless.get("materials").get(0)).remove("materialName");
+    assertThat(errors(schema, nameless)).isNotEmpty();
+    assertThatThrownBy(() -> BookJson.read(nameless))
+        .isInstanceOfSatisfying(
+            Trouble.class, t -> assertThat(t.line()).contains("materials[0].materialName"));
+  }
+
+  @Test
+  void aCameraADoorAndAMaterialOfOnesOwnAreRead() {
+    Room room = room(ROOM);
+    Camera camera = room.camera().orElseThrow();
+    assertThat(camera.focalMillimetres()).isEqualTo(35);
+    assertThat(camera.aim().azimuthDegrees()).isEqualTo(180);
+    Patch window = room.patches().getLast();
+    assertThat(window.label()).isEqualTo("window, bare");
+    assertThat(((Finish.Stated) window.finish()).name()).isEqualTo("old pane");
+    assertThat(window.turned().finish()).isEqualTo(Finish.of("curtain_medium_draped"));
+    assertThat(room.furniture().getLast().turned().label()).isEqualTo("wardrobe, open");
+    assertThat(
+            room(ROOM.replace(", \"aspectRatio\": 1.5", "")).camera().orElseThrow().aspectRatio())
+        .isEqualTo(Camera.WIDE);
   }
 
   @ParameterizedTest
@@ -112,6 +149,11 @@ class BookSchemaTest {
         "\"lengthMetres\": 1.2|\"lengthMetres\": -1.2",
         "\"at\": [2, 1, 0]|\"at\": [2, 1]",
         "\"flowResistivity\": 12000|\"flowResistivity\": -12",
+        "\"focalMillimetres\": 35|\"focalMillimetres\": 2",
+        "\"focalMillimetres\": 35,|",
+        "\"aspectRatio\": 1.5|\"aspectRatio\": 0",
+        "\"state\": \"shut\",|",
+        "{\"state\": \"open\", |{",
         "[0.1, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1]|[0.1, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1, 1.1]"
       })
   void schemaAndReaderRefuseTheSame(String good, String bad) {

@@ -1,0 +1,105 @@
+package nullroom.app.room;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import nullroom.app.control.Choice;
+import nullroom.app.control.NumberField;
+import nullroom.app.shell.Desk;
+import nullroom.core.predict.Framing;
+import nullroom.core.room.Camera;
+import nullroom.core.room.Thing;
+
+/** The camera: there or not, its lens, its picture and its height. */
+final class CameraForm {
+  private record Shape(String label, double ratio) {}
+
+  private static final List<Shape> SHAPES =
+      List.of(
+          new Shape("wide, 16:9", Camera.WIDE),
+          new Shape("upright, 9:16", 1 / Camera.WIDE),
+          new Shape("4:3", 4.0 / 3),
+          new Shape("square", 1));
+
+  private final RoomModel model;
+  private final NumberField lens;
+  private final NumberField height;
+  private final Choice<Shape> shape;
+  private final Button there = new Button();
+  private final Label words = new Label();
+  private final VBox node = new VBox(4);
+
+  CameraForm(RoomModel model, Desk desk) {
+    this.model = model;
+    lens = new NumberField("Lens", "mm", 8, 1200, model::setFocal);
+    height = new NumberField("Camera", "m", 0.05, 3, z -> model.setHeight(Thing.CAMERA, z));
+    desk.units().subscribe(units -> height.setEntry(units.field()));
+    shape =
+        new Choice<>(
+            "camera-shape",
+            "shape of the picture",
+            SHAPES,
+            Shape::label,
+            chosen -> model.setAspect(chosen.ratio()));
+    there.setId("camera");
+    there.setOnAction(
+        e -> desk.work().attempt(() -> model.setCamera(model.room().camera().isEmpty()), () -> {}));
+    words.setWrapText(true);
+    words.setMinHeight(Region.USE_PREF_SIZE);
+    words.getStyleClass().add("soft");
+    Label name = new Label("Picture");
+    name.getStyleClass().add("field-name");
+    HBox row = new HBox(name, shape);
+    row.getStyleClass().add("row");
+    node.getChildren().setAll(there, lens, row, height, words);
+    lens.managedProperty().bind(lens.visibleProperty());
+    row.visibleProperty().bind(lens.visibleProperty());
+    row.managedProperty().bind(lens.visibleProperty());
+    height.visibleProperty().bind(lens.visibleProperty());
+    height.managedProperty().bind(lens.visibleProperty());
+    desk.session().bookProperty().subscribe(this::refresh);
+    model.trace().framingProperty().subscribe(this::refresh);
+    refresh();
+  }
+
+  VBox node() {
+    return node;
+  }
+
+  private void refresh() {
+    Optional<Camera> camera = model.room().camera();
+    lens.setVisible(camera.isPresent());
+    there.setText(camera.isPresent() ? "Take the camera out" : "Put up a camera");
+    camera.ifPresent(c -> {
+      lens.show(c.focalMillimetres());
+      height.show(c.at().z());
+      shape.show(
+          SHAPES.stream()
+              .filter(s -> Math.abs(s.ratio() - c.aspectRatio()) < 0.01)
+              .findFirst()
+              .orElse(null));
+    });
+    words.setText(
+        camera
+            .map(c ->
+                String.format(
+                        Locale.ROOT,
+                        "Takes in %.0f° by %.0f°, the lens told as for a picture 36 mm long. ",
+                        c.widthDegrees(),
+                        c.heightDegrees())
+                    + model.trace().framingProperty().get().map(CameraForm::seen).orElse(""))
+            .orElse("With a camera the fold-out strokes what stays in its picture."));
+  }
+
+  private static String seen(Framing framing) {
+    return (framing.talker() ? "" : "You are not in the picture. ")
+        + (framing.microphone()
+            ? "The microphone is in the picture."
+            : "The microphone is out of the picture.");
+  }
+}

@@ -1,0 +1,110 @@
+package nullroom.app.room;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import nullroom.core.Trouble;
+import nullroom.core.room.Alternative;
+import nullroom.core.room.Finish;
+import nullroom.core.room.Patch;
+import nullroom.core.room.Point;
+import nullroom.core.room.Room;
+
+/** What can be let into a surface, or laid on one, in usual sizes. */
+public enum Opening {
+  DOOR("door", "door_solid", 0, 0.85, 2.0, "shut", "open", "opening_free"),
+  WINDOW(
+      "window", "glass_double_10", 0.9, 1.2, 1.2, "bare", "curtain drawn", "curtain_medium_draped"),
+  SKYLIGHT("skylight", "glass_double_10", 0, 0.8, 1.0, "bare", "blind drawn", "curtain_light"),
+  CURTAIN("curtain", "curtain_medium_draped", 0, 1.6, 2.2, "", "", ""),
+  RUG("rug", "rug_on_wood", 0, 2.0, 1.4, "", "", "");
+
+  /** A piece may lie on the very edge of its surface. */
+  private static final double HAIR = 1e-6;
+
+  private final String label;
+  private final String material;
+  private final double up;
+  private final double width;
+  private final double height;
+  private final Optional<Alternative> otherwise;
+
+  Opening(
+      String label,
+      String material,
+      double up,
+      double width,
+      double height,
+      String now,
+      String then,
+      String otherMaterial) {
+    this.label = label;
+    this.material = material;
+    this.up = up;
+    this.width = width;
+    this.height = height;
+    otherwise =
+        then.isEmpty()
+            ? Optional.empty()
+            : Optional.of(new Alternative(now, then, Finish.of(otherMaterial)));
+  }
+
+  /** Name for people. */
+  public String label() {
+    return label;
+  }
+
+  /** A room with one of it more. */
+  Room in(Room room, String surface, double along) {
+    boolean wall = surface.startsWith("wall");
+    List<Point> corners =
+        Patch.rectangle(label, surface, along, wall ? up : along, width, height, material)
+            .corners();
+    Patch patch = new Patch(label, surface, corners, Finish.of(material), otherwise);
+    check(room, patch);
+    return room.plus(patch);
+  }
+
+  /** The room with a piece on a surface as wide and high as told. */
+  static Room resized(Room room, int index, double width, double height) {
+    Patch was = room.patches().get(index);
+    double u = was.corners().stream().mapToDouble(Point::x).min().orElseThrow();
+    double v = was.corners().stream().mapToDouble(Point::y).min().orElseThrow();
+    List<Point> corners =
+        List.of(
+            new Point(u, v, 0),
+            new Point(u + width, v, 0),
+            new Point(u + width, v + height, 0),
+            new Point(u, v + height, 0));
+    Patch sized;
+    try {
+      sized = new Patch(was.name(), was.surface(), corners, was.finish(), was.otherwise());
+    } catch (IllegalArgumentException e) {
+      throw new Trouble.BadField(was.name(), String.valueOf(e.getMessage()));
+    }
+    check(room, sized);
+    List<Patch> all = new ArrayList<>(room.patches());
+    all.set(index, sized);
+    return room.withPatches(all);
+  }
+
+  private static void check(Room room, Patch patch) {
+    Point low = patch.corners().get(0);
+    Point high = patch.corners().get(2);
+    for (Point c : patch.corners()) {
+      double u = c.x() > low.x() ? c.x() - HAIR : c.x() + HAIR;
+      double v = c.y() > low.y() ? c.y() - HAIR : c.y() + HAIR;
+      if (room.on(patch.surface(), u, v).isEmpty()) {
+        throw new Trouble.BadField(
+            patch.name(),
+            String.format(
+                Locale.ROOT,
+                "%.2f m wide and %.2f m high does not fit on %s there",
+                high.x() - low.x(),
+                high.y() - low.y(),
+                patch.surface()));
+      }
+    }
+  }
+}

@@ -1,0 +1,82 @@
+package nullroom.core.predict;
+
+import java.util.List;
+import java.util.Optional;
+import nullroom.core.Progress;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.room.Room;
+
+/**
+ * What tracing a room found beyond its quick answer, to be kept while the room is changed a little:
+ * then the quick answer of the changed room is corrected by the same decibels, until that room has
+ * been traced itself. In another shape nothing is kept.
+ *
+ * @param room that was traced
+ * @param earlyDb traced over quick, up to 50 ms
+ * @param lateDb the same later
+ */
+public record Refinement(Room room, Bands earlyDb, Bands lateDb) {
+  /** More than this is no correction but silence on one side. */
+  private static final double MOST_DB = 30;
+
+  /** Rays are cast by this seed wherever nobody asks for another. */
+  public static final long SEED = 1;
+
+  /**
+   * Traces a room; takes a part of a second.
+   *
+   * @param decaySeconds times of the room, measured where they are
+   * @throws nullroom.core.Trouble.BadField if talker or microphone is missing
+   */
+  public static Refinement of(Room room, Bands decaySeconds) {
+    return of(room, RoomResponse.of(room, SEED, Progress.NONE), decaySeconds);
+  }
+
+  /**
+   * From a response.
+   *
+   * @param room that was traced
+   * @param traced its response
+   * @param decaySeconds times of the room, measured where they are, which the response's own are
+   *     brought to
+   */
+  public static Refinement of(Room room, RoomResponse traced, Bands decaySeconds) {
+    Reply full = Reply.of(traced.withDecay(Statistics.of(room).seconds(), decaySeconds));
+    Reply quick = Reply.quick(room, decaySeconds);
+    return new Refinement(
+        room,
+        full.earlyDb().with(quick.earlyDb(), Refinement::over),
+        full.lateDb().with(quick.lateDb(), Refinement::over));
+  }
+
+  private static double over(double traced, double quick) {
+    return Math.clamp(traced - quick, -MOST_DB, MOST_DB);
+  }
+
+  /** What of a room its reply depends on: neither noise, camera nor gain. */
+  private static Room bare(Room room) {
+    Room silent = room.withNoise(Bands.all(0), List.of()).withCamera(Optional.empty());
+    return silent
+        .microphone()
+        .map(m -> silent.withMicrophone(m.with(m.capture().withGainDb(0))))
+        .orElse(silent);
+  }
+
+  /** Whether two rooms answer alike: they differ in noise, camera or gain at most. */
+  public static boolean alike(Room one, Room other) {
+    return bare(one).equals(bare(other));
+  }
+
+  /** Whether it says something about a room. */
+  public boolean holds(Room other) {
+    return room.outline().equals(other.outline()) && room.ceiling().equals(other.ceiling());
+  }
+
+  /** A quick answer of a room that it holds for, corrected. */
+  public Reply of(Reply quick) {
+    return new Reply(
+        quick.earlyDb().with(earlyDb, Double::sum),
+        quick.lateDb().with(lateDb, Double::sum),
+        quick.directBlocked());
+  }
+}

@@ -1,0 +1,75 @@
+package nullroom.core.room;
+
+/**
+ * A camera that films, with its lens, held level. It is no obstacle to sound.
+ *
+ * @param at of the lens
+ * @param aim of the middle of the picture
+ * @param focalMillimetres focal length as if the longer side of the picture were 36 mm, as lenses
+ *     for pictures of 36 by 24 mm are told
+ * @param aspectRatio width of the picture over its height
+ */
+public record Camera(Point at, Aim aim, double focalMillimetres, double aspectRatio) {
+  /** A picture as wide as most are watched. */
+  public static final double WIDE = 16.0 / 9;
+
+  private static final double LONGER_SIDE_MILLIMETRES = 36;
+  private static final double SHORTEST_MILLIMETRES = 8;
+  private static final double LONGEST_MILLIMETRES = 1200;
+  private static final double MOST_RATIO = 4;
+
+  public Camera {
+    if (!(focalMillimetres >= SHORTEST_MILLIMETRES && focalMillimetres <= LONGEST_MILLIMETRES)) {
+      throw new IllegalArgumentException(
+          "the focal length must lie between 8 and 1200 mm, not " + focalMillimetres);
+    }
+    if (!(aspectRatio >= 1 / MOST_RATIO && aspectRatio <= MOST_RATIO)) {
+      throw new IllegalArgumentException(
+          "the picture's width over its height must lie between 0.25 and 4, not " + aspectRatio);
+    }
+  }
+
+  /** Half the picture's width at a distance of one. */
+  private double halfWidth() {
+    return LONGER_SIDE_MILLIMETRES / 2 / focalMillimetres * Math.min(1, aspectRatio);
+  }
+
+  /** What it takes in from left to right. */
+  public double widthDegrees() {
+    return 2 * Math.toDegrees(Math.atan(halfWidth()));
+  }
+
+  /** What it takes in from bottom to top. */
+  public double heightDegrees() {
+    return 2 * Math.toDegrees(Math.atan(halfWidth() / aspectRatio));
+  }
+
+  /** Whether a point lies in its picture, were nothing before it. */
+  public boolean frames(Point p) {
+    Point forward = aim.direction();
+    double azimuth = Math.toRadians(aim.azimuthDegrees());
+    Point right = new Point(Math.sin(azimuth), -Math.cos(azimuth), 0);
+    Point up = right.cross(forward);
+    Point to = p.minus(at);
+    double depth = to.dot(forward);
+    double half = halfWidth() * depth;
+    return depth > 0
+        && Math.abs(to.dot(right)) <= half
+        && Math.abs(to.dot(up)) <= half / aspectRatio;
+  }
+
+  /** The same camera elsewhere, pointing at a target. */
+  public Camera movedTo(Point place, Point target) {
+    return new Camera(place, Aim.along(target.minus(place)), focalMillimetres, aspectRatio);
+  }
+
+  /** The same camera shifted, pointing the same way. */
+  public Camera movedBy(Point shift) {
+    return new Camera(at.plus(shift, 1), aim, focalMillimetres, aspectRatio);
+  }
+
+  /** The same place with another lens or picture. */
+  public Camera with(double otherFocalMillimetres, double otherRatio) {
+    return new Camera(at, aim, otherFocalMillimetres, otherRatio);
+  }
+}

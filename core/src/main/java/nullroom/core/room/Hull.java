@@ -1,0 +1,152 @@
+package nullroom.core.room;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import nullroom.core.Trouble;
+
+/**
+ * What encloses a room: the floor's outline and what closes it above. Its surfaces are the floor,
+ * the ceiling and wall1, wall2, ..., wall k from corner k to corner k + 1.
+ *
+ * @param outline floor polygon
+ * @param ceiling over it
+ * @param planes of the ceiling over the outline
+ */
+record Hull(Outline outline, Ceiling ceiling, List<Ceiling.Plane> planes) {
+  private static final String WALL = "wall";
+
+  /** Trapezoids of a wall under a ridge: exact but for the one that holds the ridge. */
+  private static final int RIDGE_STEPS = 2000;
+
+  /**
+   * Closes an outline.
+   *
+   * @throws Trouble.BadField where the ceiling does not go with it
+   */
+  Hull(Outline outline, Ceiling ceiling) {
+    this(outline, ceiling, planes(ceiling, outline));
+  }
+
+  Hull {
+    planes = List.copyOf(planes);
+  }
+
+  private static List<Ceiling.Plane> planes(Ceiling ceiling, Outline outline) {
+    try {
+      return ceiling.planes(outline);
+    } catch (IllegalArgumentException e) {
+      throw new Trouble.BadField("ceiling", String.valueOf(e.getMessage()));
+    }
+  }
+
+  /** floor, ceiling, wall1, wall2, ... */
+  List<String> surfaceNames() {
+    List<String> names = new ArrayList<>(List.of("floor", "ceiling"));
+    for (int k = 1; k <= outline.corners().size(); k++) {
+      names.add(WALL + k);
+    }
+    return names;
+  }
+
+  /** The corner that a wall starts from, and the one it ends in. */
+  private Point[] ends(String wall) {
+    int k = Integer.parseInt(wall.substring(WALL.length()));
+    List<Point> corners = outline.corners();
+    return new Point[] {corners.get(k - 1), corners.get(k % corners.size())};
+  }
+
+  boolean holds(Point at) {
+    return outline.contains(at) && at.z() >= 0 && at.z() <= heightAt(at);
+  }
+
+  double heightAt(Point p) {
+    return planes.stream().mapToDouble(plane -> plane.heightAt(p)).min().orElseThrow();
+  }
+
+  double volume() {
+    return planes.stream().mapToDouble(Ceiling.Plane::volume).sum();
+  }
+
+  double area(String surface) {
+    return switch (surface) {
+      case "floor" -> outline.area();
+      case "ceiling" -> planes.stream().mapToDouble(Ceiling.Plane::slopeArea).sum();
+      default -> wallArea(ends(surface)[0], ends(surface)[1]);
+    };
+  }
+
+  /** The wall under its ceiling; in two parts where the ridge crosses it. */
+  private double wallArea(Point a, Point b) {
+    double length = a.distanceTo(b);
+    double ha = heightAt(a);
+    double hb = heightAt(b);
+    double middle = heightAt(a.plus(b.minus(a), 0.5));
+    if (planes.size() == 1 || Math.abs(middle - (ha + hb) / 2) < 1e-9) {
+      return length * (ha + hb) / 2;
+    }
+    double sum = 0;
+    for (int i = 0; i < RIDGE_STEPS; i++) {
+      double from = heightAt(a.plus(b.minus(a), (double) i / RIDGE_STEPS));
+      double to = heightAt(a.plus(b.minus(a), (i + 1.0) / RIDGE_STEPS));
+      sum += length / RIDGE_STEPS * (from + to) / 2;
+    }
+    return sum;
+  }
+
+  double wallLength(String wall) {
+    return ends(wall)[0].distanceTo(ends(wall)[1]);
+  }
+
+  Point local(String surface, Point at) {
+    if (!surface.startsWith(WALL)) {
+      return new Point(at.x(), at.y(), 0);
+    }
+    Point[] ends = ends(surface);
+    Point along = ends[1].minus(ends[0]);
+    return new Point(at.minus(ends[0]).dot(along) / along.length(), at.z(), 0);
+  }
+
+  /** A point in the plane of a surface, given in the surface's own axes. */
+  Point unbounded(String surface, Point local) {
+    if (!surface.startsWith(WALL)) {
+      return new Point(local.x(), local.y(), surface.equals("floor") ? 0 : heightAt(local));
+    }
+    Point[] ends = ends(surface);
+    Point foot = ends[0].plus(ends[1].minus(ends[0]), local.x() / wallLength(surface));
+    return new Point(foot.x(), foot.y(), local.y());
+  }
+
+  Optional<Point> on(String surface, double u, double v) {
+    Point there = unbounded(surface, new Point(u, v, 0));
+    boolean within =
+        surface.startsWith(WALL)
+            ? u >= 0 && u <= wallLength(surface) && v >= 0 && v <= heightAt(there)
+            : outline.contains(there);
+    return within ? Optional.of(there) : Optional.empty();
+  }
+
+  boolean isBox() {
+    return outline.isBox() && ceiling instanceof Ceiling.Flat;
+  }
+
+  /** Length, width and height of the box around it. */
+  Point size() {
+    double[] xs = outline.span(0);
+    double[] ys = outline.span(1);
+    double top = outline.corners().stream().mapToDouble(this::heightAt).max().orElseThrow();
+    if (ceiling instanceof Ceiling.Gable gable) {
+      top = gable.ridgeMetres();
+    }
+    return new Point(xs[1] - xs[0], ys[1] - ys[0], top);
+  }
+
+  /** The pair of opposite sides that a surface goes with: 0 across x, 1 across y, 2 upright. */
+  int pairOf(String surface) {
+    if (!surface.startsWith(WALL)) {
+      return 2;
+    }
+    Point along = ends(surface)[1].minus(ends(surface)[0]);
+    return Math.abs(along.x()) < Math.abs(along.y()) ? 0 : 1;
+  }
+}

@@ -1,0 +1,135 @@
+package nullroom.io.book;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Capture;
+import nullroom.core.acoustics.Directivity;
+import nullroom.core.acoustics.Pattern;
+import nullroom.core.acoustics.VocalEffort;
+import nullroom.core.room.Aim;
+import nullroom.core.room.Camera;
+import nullroom.core.room.NoiseSource;
+import nullroom.core.room.PlacedMicrophone;
+import nullroom.core.room.Point;
+import nullroom.core.room.Talker;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Who and what is in a room at a place of its own, pointing somewhere or making noise. */
+final class PlacedJson {
+  private PlacedJson() {}
+
+  static List<NoiseSource> sources(Field noise) {
+    return noise.elements("sources").stream().map(PlacedJson::source).toList();
+  }
+
+  static NoiseSource source(Field f) {
+    return new NoiseSource(
+        f.required("name").text(),
+        RoomJson.point(f.required("at")),
+        f.required("octaveDbSplAtMetre").bands());
+  }
+
+  static void write(NoiseSource source, ObjectNode out) {
+    out.put("name", source.name());
+    out.set("at", RoomJson.numbers(source.at()));
+    out.set("octaveDbSplAtMetre", RoomJson.numbers(source.dbSplAtMetre().toArray()));
+  }
+
+  static void writeNoise(Bands diffuse, List<NoiseSource> sources, ObjectNode out) {
+    out.set("octaveDbSpl", RoomJson.numbers(diffuse.toArray()));
+    if (!sources.isEmpty()) {
+      ArrayNode all = out.putArray("sources");
+      sources.forEach(s -> write(s, all.addObject()));
+    }
+  }
+
+  private static Aim aim(Field f) {
+    return f.checked(() -> new Aim(f.number("azimuthDegrees", 0), f.number("elevationDegrees", 0)));
+  }
+
+  private static String choices(Stream<String> ids) {
+    return ids.collect(Collectors.joining(", "));
+  }
+
+  static Talker talker(Field f) {
+    f.object();
+    VocalEffort effort =
+        f.optional("effort")
+            .map(e ->
+                e.oneOf(
+                    VocalEffort::find,
+                    choices(Stream.of(VocalEffort.values()).map(VocalEffort::id))))
+            .orElse(VocalEffort.NORMAL);
+    Directivity directivity =
+        f.optional("directivity")
+            .map(d ->
+                d.oneOf(
+                    Directivity::find,
+                    choices(Stream.of(Directivity.values()).map(Directivity::id))))
+            .orElse(Directivity.VOICE);
+    return new Talker(RoomJson.point(f.required("at")), aim(f), effort, directivity);
+  }
+
+  static PlacedMicrophone microphone(Field f) {
+    f.object();
+    Pattern pattern =
+        f.optional("pattern")
+            .map(p -> p.oneOf(Pattern::find, choices(Stream.of(Pattern.values()).map(Pattern::id))))
+            .orElse(Pattern.CARDIOID);
+    Capture capture =
+        f.checked(() ->
+            new Capture(
+                pattern,
+                f.number("selfNoiseDbA", 16),
+                f.number("maxDbSpl", 130),
+                f.number("sensitivityDbvPerPascal", -38),
+                f.number("preampEinDbu", -125),
+                f.number("gainDb", 40),
+                f.number("fullScaleDbu", 20),
+                (int) f.number("bits", 24)));
+    return new PlacedMicrophone(RoomJson.point(f.required("at")), aim(f), capture);
+  }
+
+  static Camera camera(Field f) {
+    f.object();
+    return f.checked(() ->
+        new Camera(
+            RoomJson.point(f.required("at")),
+            aim(f),
+            f.required("focalMillimetres").number(),
+            f.number("aspectRatio", Camera.WIDE)));
+  }
+
+  static void write(Camera camera, ObjectNode out) {
+    write(camera.at(), camera.aim(), out);
+    out.put("focalMillimetres", camera.focalMillimetres()).put("aspectRatio", camera.aspectRatio());
+  }
+
+  private static void write(Point at, Aim aim, ObjectNode out) {
+    out.set("at", RoomJson.numbers(at));
+    out.put("azimuthDegrees", aim.azimuthDegrees()).put("elevationDegrees", aim.elevationDegrees());
+  }
+
+  static void write(Talker talker, ObjectNode out) {
+    write(talker.at(), talker.aim(), out);
+    out.put("effort", talker.effort().id())
+        .put("directivity", talker.directivity().name().toLowerCase(Locale.ROOT));
+  }
+
+  static void write(PlacedMicrophone microphone, ObjectNode out) {
+    Capture c = microphone.capture();
+    write(microphone.at(), microphone.aim(), out);
+    out.put("pattern", c.pattern().id())
+        .put("selfNoiseDbA", c.selfNoiseDbA())
+        .put("maxDbSpl", c.maxDbSpl())
+        .put("sensitivityDbvPerPascal", c.sensitivityDbvPerPascal())
+        .put("preampEinDbu", c.preampEinDbu())
+        .put("gainDb", c.gainDb())
+        .put("fullScaleDbu", c.fullScaleDbu())
+        .put("bits", c.bits());
+  }
+}
