@@ -12,8 +12,8 @@ import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Directivity;
 import nullroom.core.acoustics.Pattern;
 import nullroom.core.acoustics.VocalEffort;
-import nullroom.core.predict.FirstArrivals;
 import nullroom.core.predict.Heard;
+import nullroom.core.predict.ReturnMap;
 import nullroom.core.predict.RoomResponse;
 import nullroom.core.room.Aim;
 import nullroom.core.room.Ceiling;
@@ -45,7 +45,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @Measurement(iterations = 4, time = 3)
 public class RoomBenchmark {
   /** Pieces of furniture of six or five facets each, beside the six of the box. */
-  @Param({"0", "2", "5", "10"})
+  @Param({"0", "2", "5", "10", "20"})
   int furniture;
 
   private Room room = room(0);
@@ -59,21 +59,26 @@ public class RoomBenchmark {
     for (int k = 0; k < pieces; k++) {
       furniture.add(
           new Furniture(
-              "shelf " + k, new Point(0.3 * k + 0.2, 2.9, 0), 0.25, 0.3, 1 + 0.1 * k, 0, finish));
+              "shelf " + k,
+              new Point(0.4 * (k % 10) + 0.05, k < 10 ? 2.9 : 0.05, 0),
+              0.25,
+              0.3,
+              1 + 0.1 * (k % 10),
+              0,
+              finish));
     }
     return new Room(
-        "bench",
-        Outline.box(4.2, 3.4),
-        new Ceiling.Flat(2.5),
-        Air.ROOM,
-        Map.of("floor", finish, "ceiling", finish, "walls", finish),
-        List.of(),
-        List.of(),
-        furniture,
-        Optional.of(new Talker(lips, new Aim(0, 0), VocalEffort.NORMAL, Directivity.VOICE)),
-        Optional.of(new PlacedMicrophone(capsule, Aim.along(lips.minus(capsule)), chain)),
-        Optional.of(Bands.all(20)),
-        List.of());
+            "bench",
+            Outline.box(4.2, 3.4),
+            new Ceiling.Flat(2.5),
+            Air.ROOM,
+            Map.of("floor", finish, "ceiling", finish, "walls", finish),
+            List.of(),
+            List.of(),
+            Optional.of(new Talker(lips, new Aim(0, 0), VocalEffort.NORMAL, Directivity.VOICE)),
+            Optional.of(new PlacedMicrophone(capsule, Aim.along(lips.minus(capsule)), chain)),
+            Optional.of(Bands.all(20)))
+        .withFurniture(furniture);
   }
 
   /** Builds the room. */
@@ -93,7 +98,13 @@ public class RoomBenchmark {
   /** Statistics and first-order paths: what is shown at once. */
   @Benchmark
   public double quickAnswer() {
-    return Heard.of(room).margins().clearDb() + FirstArrivals.of(room).size();
+    return Heard.of(room).margins().clearDb();
+  }
+
+  /** A fixed number of rays over a fixed time: what each patch sends back. */
+  @Benchmark
+  public int fixedRays() {
+    return ReturnMap.of(room, 1).surfaces().size();
   }
 
   /** Mirrors and rays until the late level is known well enough. */

@@ -50,7 +50,7 @@ public record ReturnMap(
   }
 
   /**
-   * Computes it; a few hundredths of a second.
+   * Computes it; a part of a second.
    *
    * @param seed of the rays
    * @throws nullroom.core.Trouble.BadField if talker or microphone is missing

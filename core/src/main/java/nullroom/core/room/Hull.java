@@ -49,8 +49,12 @@ record Hull(Outline outline, Ceiling ceiling, List<Ceiling.Plane> planes) {
     return names;
   }
 
-  /** The corner that a wall starts from, and the one it ends in. */
   private Point[] ends(String wall) {
+    return ends(outline, wall);
+  }
+
+  /** The corner that a wall starts from, and the one it ends in. */
+  private static Point[] ends(Outline outline, String wall) {
     int k = Integer.parseInt(wall.substring(WALL.length()));
     List<Point> corners = outline.corners();
     return new Point[] {corners.get(k - 1), corners.get(k % corners.size())};
@@ -94,15 +98,21 @@ record Hull(Outline outline, Ceiling ceiling, List<Ceiling.Plane> planes) {
     return sum;
   }
 
-  double wallLength(String wall) {
-    return ends(wall)[0].distanceTo(ends(wall)[1]);
+  private double wallLength(String wall) {
+    return wallLength(outline, wall);
   }
 
-  Point local(String surface, Point at) {
+  static double wallLength(Outline outline, String wall) {
+    Point[] ends = ends(outline, wall);
+    return ends[0].distanceTo(ends[1]);
+  }
+
+  /** A point of a surface in the surface's own axes. */
+  static Point local(Outline outline, String surface, Point at) {
     if (!surface.startsWith(WALL)) {
       return new Point(at.x(), at.y(), 0);
     }
-    Point[] ends = ends(surface);
+    Point[] ends = ends(outline, surface);
     Point along = ends[1].minus(ends[0]);
     return new Point(at.minus(ends[0]).dot(along) / along.length(), at.z(), 0);
   }

@@ -206,7 +206,7 @@ public record Room(
 
   /** A point of a surface in the surface's own axes, as in {@link Patch}. */
   public Point local(String surface, Point at) {
-    return hull().local(surface, at);
+    return Hull.local(outline, surface, at);
   }
 
   /** A point in the plane of a surface, given in the surface's own axes as in {@link Patch}. */
@@ -224,7 +224,7 @@ public record Room(
 
   /** Length of a wall along the floor, metres. */
   public double wallLength(String surface) {
-    return hull().wallLength(surface);
+    return Hull.wallLength(outline, surface);
   }
 
   /** Whether this is a rectangular box with a flat ceiling. */

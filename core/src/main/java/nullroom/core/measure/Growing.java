@@ -1,0 +1,20 @@
+package nullroom.core.measure;
+
+import java.util.Arrays;
+
+/** Numbers that come one by one. */
+final class Growing {
+  private double[] values = new double[256];
+  private int size;
+
+  void add(double value) {
+    if (size == values.length) {
+      values = Arrays.copyOf(values, 2 * size);
+    }
+    values[size++] = value;
+  }
+
+  double[] values() {
+    return Arrays.copyOf(values, size);
+  }
+}

@@ -1,0 +1,198 @@
+package nullroom.core.measure;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.OptionalDouble;
+import nullroom.core.acoustics.Decibels;
+import nullroom.core.signal.Biquads;
+import nullroom.core.signal.KWeighting;
+import nullroom.core.signal.Sums;
+
+/**
+ * Loudness of a stream by ITU-R BS.1770-4, updated every 10 ms: K-weighted energies of steps of 10
+ * ms, of which windows of 400 ms and 3 s are made up.
+ *
+ * <p>One thread adds. Not kept are samples, only an energy every tenth of a second.
+ */
+public final class LoudnessMeter {
+  /** Steps a second; the momentary loudness is new with each. */
+  public static final int STEPS_PER_SECOND = 100;
+
+  private static final int MOMENTARY_STEPS = 40;
+  private static final int SHORT_TERM_STEPS = 300;
+
+  /** Gated blocks and values of the range come every so many steps. */
+  private static final int HOP_STEPS = 10;
+
+  private static final double OFFSET_LUFS = -0.691;
+  private static final double ABSOLUTE_GATE_LUFS = -70;
+  private static final double RELATIVE_GATE_LU = -10;
+  private static final double RANGE_GATE_LU = -20;
+  private static final double LOWER_PERCENT = 10;
+  private static final double UPPER_PERCENT = 95;
+
+  /** Left and right surround count 1.5 dB more; a fifth and a sixth channel are those. */
+  private static final double SURROUND_WEIGHT = 1.41;
+
+  private static final int FIVE = 5;
+  private static final int SIX = 6;
+
+  private final double sampleRateHz;
+  private final List<Biquads> filters = new ArrayList<>();
+  private final double[] weights;
+  private final double[] energies = new double[SHORT_TERM_STEPS];
+  private final Growing blocks = new Growing();
+  private final Growing shortTerms = new Growing();
+  private double[][] weighted = new double[0][0];
+  private double part;
+  private long samples;
+  private long steps;
+  private double maxMomentary;
+  private double maxShortTerm;
+
+  /** A meter of all channels together. */
+  public LoudnessMeter(double sampleRateHz, int channels) {
+    this.sampleRateHz = sampleRateHz;
+    weights = weights(channels);
+    for (int c = 0; c < channels; c++) {
+      filters.add(KWeighting.filter(sampleRateHz));
+    }
+  }
+
+  /** Of five channels the last two surround, of six the fourth is for low effects and left out. */
+  private static double[] weights(int channels) {
+    double[] w = new double[channels];
+    Arrays.fill(w, 1);
+    if (channels == FIVE || channels == SIX) {
+      w[channels - 1] = SURROUND_WEIGHT;
+      w[channels - 2] = SURROUND_WEIGHT;
+      w[3] = channels == SIX ? 0 : w[3];
+    }
+    return w;
+  }
+
+  /** Takes the next samples of every channel; {@code block} is not modified. */
+  public void add(double[][] block, int count) {
+    if (weighted.length == 0 || weighted[0].length < count) {
+      weighted = new double[filters.size()][count];
+    }
+    for (int c = 0; c < filters.size(); c++) {
+      filters.get(c).filter(block[c], weighted[c], count);
+    }
+    addWeighted(weighted, count);
+  }
+
+  /** The same for samples that are K-weighted already. */
+  void addWeighted(double[][] block, int count) {
+    int from = 0;
+    while (from < count) {
+      long end = Math.round((steps + 1) * sampleRateHz / STEPS_PER_SECOND);
+      int to = (int) Math.min(count, from + end - samples);
+      for (int c = 0; c < weights.length; c++) {
+        if (weights[c] > 0) {
+          part += weights[c] * Sums.ofSquares(block[c], from, to - from);
+        }
+      }
+      samples += to - from;
+      from = to;
+      if (samples == end) {
+        step();
+      }
+    }
+  }
+
+  private void step() {
+    energies[(int) (steps % SHORT_TERM_STEPS)] = part / sampleRateHz * STEPS_PER_SECOND;
+    part = 0;
+    steps++;
+    if (steps >= MOMENTARY_STEPS) {
+      double momentary = mean(MOMENTARY_STEPS);
+      maxMomentary = Math.max(maxMomentary, momentary);
+      if (steps % HOP_STEPS == 0) {
+        blocks.add(momentary);
+      }
+    }
+    if (steps >= SHORT_TERM_STEPS) {
+      double shortTerm = mean(SHORT_TERM_STEPS);
+      maxShortTerm = Math.max(maxShortTerm, shortTerm);
+      if (steps % HOP_STEPS == 0) {
+        shortTerms.add(shortTerm);
+      }
+    }
+  }
+
+  private double mean(int length) {
+    double sum = 0;
+    for (long k = steps - length; k < steps; k++) {
+      sum += energies[(int) (k % SHORT_TERM_STEPS)];
+    }
+    return sum / length;
+  }
+
+  /** The last 400 ms; empty before, and in silence. */
+  public OptionalDouble momentaryLufs() {
+    return steps < MOMENTARY_STEPS ? OptionalDouble.empty() : lufs(mean(MOMENTARY_STEPS));
+  }
+
+  /** The last 3 s; empty before, and in silence. */
+  public OptionalDouble shortTermLufs() {
+    return steps < SHORT_TERM_STEPS ? OptionalDouble.empty() : lufs(mean(SHORT_TERM_STEPS));
+  }
+
+  /** All so far. */
+  public Loudness loudness() {
+    return new Loudness(
+        integrated(blocks.values()),
+        range(shortTerms.values()),
+        lufs(maxMomentary),
+        lufs(maxShortTerm));
+  }
+
+  /** Short-term loudness every tenth of a second from 3 s on, LUFS; minus infinity in silence. */
+  double[] shortTermCourse() {
+    return Arrays.stream(shortTerms.values()).map(LoudnessMeter::level).toArray();
+  }
+
+  private static double level(double energy) {
+    return OFFSET_LUFS + Decibels.ofEnergy(energy);
+  }
+
+  private static OptionalDouble lufs(double energy) {
+    return energy > 0 ? OptionalDouble.of(level(energy)) : OptionalDouble.empty();
+  }
+
+  private static double energy(double lufs) {
+    return Decibels.toEnergy(lufs - OFFSET_LUFS);
+  }
+
+  private static OptionalDouble integrated(double[] blocks) {
+    double[] loud = above(blocks, energy(ABSOLUTE_GATE_LUFS));
+    if (loud.length == 0) {
+      return OptionalDouble.empty();
+    }
+    double gate = Decibels.toEnergy(RELATIVE_GATE_LU) * Arrays.stream(loud).average().orElseThrow();
+    return lufs(Arrays.stream(above(loud, gate)).average().orElseThrow());
+  }
+
+  private static OptionalDouble range(double[] shortTerms) {
+    double[] loud = above(shortTerms, energy(ABSOLUTE_GATE_LUFS));
+    if (loud.length == 0) {
+      return OptionalDouble.empty();
+    }
+    double gate = Decibels.toEnergy(RANGE_GATE_LU) * Arrays.stream(loud).average().orElseThrow();
+    double[] kept = above(loud, gate);
+    Arrays.sort(kept);
+    return OptionalDouble.of(
+        level(percentile(kept, UPPER_PERCENT)) - level(percentile(kept, LOWER_PERCENT)));
+  }
+
+  /** By the rank nearest to it, as EBU Tech 3342 does. */
+  private static double percentile(double[] sorted, double percent) {
+    return sorted[(int) Math.round((sorted.length - 1) * percent / 100)];
+  }
+
+  private static double[] above(double[] energies, double gate) {
+    return Arrays.stream(energies).filter(e -> e > gate).toArray();
+  }
+}
