@@ -13,7 +13,6 @@ import nullroom.app.mic.MicModel;
 import nullroom.app.ring.RingModel;
 import nullroom.app.room.MaterialsModel;
 import nullroom.app.room.RoomModel;
-import nullroom.app.shell.Desk;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.acoustics.VocalEffort;
@@ -23,37 +22,13 @@ import nullroom.core.room.Aim;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Point;
 import nullroom.core.room.Thing;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /** The six stations' models on one book, without a node in sight. */
-class StationModelsTest {
-  @TempDir Path folder;
-  private Desk desk;
-
-  @BeforeAll
-  static void toolkit() {
-    Fx.start();
-  }
-
-  @BeforeEach
-  void open() {
-    desk = Fx.on(() -> TestBooks.desk(folder.resolve("book"), TestBooks.bedroom()));
-  }
-
-  private void after(Runnable action) {
-    Fx.run(action);
-    Fx.until(desk.work().runningProperty(), false);
-  }
-
-  private static String words(javafx.beans.value.ObservableValue<String> value) {
-    return Fx.on(value::getValue);
-  }
+class StationModelsTest extends DeskTest {
 
   @Test
   void listenGuessesFirstAndKnowsAfterListening() {

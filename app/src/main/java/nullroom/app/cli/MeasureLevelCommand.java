@@ -3,12 +3,23 @@ package nullroom.app.cli;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import nullroom.core.Progress;
+import nullroom.core.Trouble;
 import nullroom.core.acoustics.Decibels;
+import nullroom.core.measure.Loudness;
 import nullroom.core.measure.NoiseMeter;
-import nullroom.core.measure.TakeLevel;
+import nullroom.core.measure.TakeChannel;
+import nullroom.core.measure.TakeMeter;
+import nullroom.core.measure.TakeReport;
+import nullroom.core.plan.Brief;
+import nullroom.core.plan.TakeVerdicts;
+import nullroom.core.plan.Verdict;
 import nullroom.io.audio.SoundFile;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -17,24 +28,8 @@ import picocli.CommandLine.Option;
 @Command(
     name = "level",
     mixinStandardHelpOptions = true,
-    description = "peak, RMS, crest factor, clipping and offset of a take")
+    description = "peaks, loudness, active speech level, noise floor and faults of a take")
 final class MeasureLevelCommand implements Callable<Integer> {
-  private static final List<String> LATER =
-      List.of(
-          "truePeakDbtp",
-          "integratedLufs",
-          "loudnessRangeLu",
-          "maxMomentaryLufs",
-          "maxShortTermLufs",
-          "activeSpeechDbfs",
-          "activityPercent",
-          "noiseFloorDbfs",
-          "noiseFloorDbfsA",
-          "speechToNoiseDb");
-
-  /** A constant that is louder than the noise of 16 bit shifts every edit. */
-  private static final double LARGEST_OFFSET = 0.001;
-
   @Mixin MeasureCommand.OneFile input = new MeasureCommand.OneFile();
 
   @Option(
@@ -44,62 +39,117 @@ final class MeasureLevelCommand implements Callable<Integer> {
       description = "default ${DEFAULT-VALUE}")
   double peakTarget;
 
+  @Option(
+      names = "--deliver",
+      paramLabel = "NAME",
+      description = "hold it against a brief: stream-14, podcast-16, broadcast-23, audiobook, ...")
+  Optional<String> deliver = Optional.empty();
+
   @Override
   public Integer call() {
-    List<TakeLevel> channels;
+    Optional<Brief> brief = deliver.map(MeasureLevelCommand::brief);
+    TakeReport report;
     List<String> warnings;
-    double rate;
     OptionalInt bits;
     try (SoundFile sound = SoundFile.open(input.file)) {
       input.checkChannel(input.file, sound);
-      channels = TakeLevel.measure(sound);
+      report = TakeMeter.measure(sound, Progress.NONE);
       warnings = new ArrayList<>(sound.warnings());
-      rate = sound.sampleRateHz();
       bits = sound.bitDepth();
     }
-    TakeLevel top = channels.get(input.channel);
-    double seconds = top.samples() / rate;
-    if (top.peak() == 0) {
-      warnings.add("The file holds digital silence; is the microphone muted?");
-    } else if (seconds < NoiseMeter.SHORTEST_SECONDS) {
-      warnings.add("The sound is shorter than 0.4 s; its average says little about a take.");
-    }
+    TakeChannel top = report.channels().get(input.channel);
+    warnings.addAll(warnings(report, top));
+    List<Verdict> verdicts =
+        Stream.concat(
+                TakeVerdicts.of(top, report.loudness(), peakTarget, brief).stream(),
+                top.peak() == 0 ? Stream.of() : TakeVerdicts.together(report).stream())
+            .toList();
     if (input.json) {
       JsonOut out = new JsonOut();
-      out.put("durationSeconds", seconds);
-      out.put("sampleRateHz", rate);
+      out.put("durationSeconds", report.seconds());
+      out.put("sampleRateHz", report.sampleRateHz());
       out.put(
           "bitDepth",
           bits.isPresent() ? OptionalDouble.of(bits.getAsInt()) : OptionalDouble.empty());
-      out.all(figures(top));
+      out.all(figures(top, report.loudness(), report.truePeak(), verdicts));
       out.array(
           "channels",
-          channels.size() > 1 ? channels.stream().map(this::figures).toList() : List.of());
-      warnings.add(
-          "Loudness, true peak, active speech level, noise floor and hum are not measured by this version.");
+          report.channels().size() > 1
+              ? report.channels().stream()
+                  .map(c ->
+                      figures(
+                          c,
+                          c.loudness(),
+                          c.truePeak(),
+                          TakeVerdicts.of(c, c.loudness(), peakTarget, brief)))
+                  .toList()
+              : List.of());
       out.texts("warnings", warnings);
       out.print();
     } else {
-      print(top, seconds);
+      print(top, report, verdicts);
       warnings.forEach(w -> System.out.println("note: " + w));
     }
     return 0;
   }
 
-  private JsonOut figures(TakeLevel level) {
+  private static Brief brief(String name) {
+    return Brief.find(name)
+        .orElseThrow(() ->
+            new Trouble.BadField(
+                "--deliver",
+                "'"
+                    + name
+                    + "' is none of "
+                    + Brief.all().stream().map(Brief::id).collect(Collectors.joining(", "))));
+  }
+
+  private static List<String> warnings(TakeReport report, TakeChannel top) {
+    List<String> warnings = new ArrayList<>();
+    if (top.peak() == 0) {
+      warnings.add("The file holds digital silence; is the microphone muted?");
+    } else if (report.seconds() < NoiseMeter.SHORTEST_SECONDS) {
+      warnings.add("The sound is shorter than 0.4 s; its average says little about a take.");
+    } else {
+      if (!top.pauses()) {
+        warnings.add(
+            "No pause was found: with music or steady noise under the voice, or none speaking, active speech level says little; the noise floor is that of the quietest tenth, and speech to noise is left out.");
+      }
+      if (report.loudness().maxShortTermLufs().isEmpty()) {
+        warnings.add("The sound is shorter than 3 s: it has no short-term loudness and no range.");
+      }
+    }
+    return warnings;
+  }
+
+  private JsonOut figures(
+      TakeChannel take, Loudness loudness, double truePeak, List<Verdict> verdicts) {
     JsonOut out = new JsonOut();
-    out.put("peakDbfs", decibels(Decibels.ofAmplitude(level.peak())));
-    out.put("rmsDbfs", decibels(Decibels.dbfs(level.meanSquare())));
+    out.put("peakDbfs", decibels(Decibels.ofAmplitude(take.peak())));
+    out.put("truePeakDbtp", decibels(Decibels.ofAmplitude(truePeak)));
+    out.put("rmsDbfs", decibels(Decibels.dbfs(take.meanSquare())));
     out.put(
         "crestFactorDb",
-        decibels(Decibels.ofEnergy(level.peak() * level.peak() / level.meanSquare())));
-    LATER.forEach(out::absent);
-    out.put("clippedSamples", level.clippedSamples());
-    out.put("clippedRuns", level.clippedRuns());
-    out.put("dcOffset", level.dcOffset());
-    out.absent("mains");
-    out.put("gainChangeDb", decibels(peakTarget - Decibels.ofAmplitude(level.peak())));
-    out.array("verdicts", level.peak() == 0 ? List.of() : verdicts(level));
+        decibels(Decibels.ofEnergy(take.peak() * take.peak() / take.meanSquare())));
+    out.put("integratedLufs", loudness.integratedLufs());
+    out.put("loudnessRangeLu", loudness.rangeLu());
+    out.put("maxMomentaryLufs", loudness.maxMomentaryLufs());
+    out.put("maxShortTermLufs", loudness.maxShortTermLufs());
+    out.put("activeSpeechDbfs", take.activeSpeechDbfs());
+    out.put("activityPercent", take.activityPercent());
+    out.put("noiseFloorDbfs", take.noiseFloorDbfs());
+    out.put("noiseFloorDbfsA", take.noiseFloorDbfsA());
+    out.put("speechToNoiseDb", take.speechToNoiseDb());
+    out.put("clippedSamples", take.clippedSamples());
+    out.put("clippedRuns", take.clippedRuns());
+    out.put("dcOffset", take.dcOffset());
+    if (take.mains().isPresent()) {
+      NoiseOut.mains(out.object("mains"), take.mains().get());
+    } else {
+      out.absent("mains");
+    }
+    out.put("gainChangeDb", decibels(peakTarget - Decibels.ofAmplitude(take.peak())));
+    out.array("verdicts", verdicts.stream().map(MeasureLevelCommand::json).toList());
     return out;
   }
 
@@ -107,55 +157,40 @@ final class MeasureLevelCommand implements Callable<Integer> {
     return Double.isFinite(level) ? OptionalDouble.of(level) : OptionalDouble.empty();
   }
 
-  private List<JsonOut> verdicts(TakeLevel level) {
-    double peak = Decibels.ofAmplitude(level.peak());
-    return List.of(
-        verdict(
-            "peak",
-            peak <= peakTarget + 3,
-            peak,
-            peakTarget,
-            String.format(Locale.ROOT, "Change the gain by %+.1f dB.", peakTarget - peak)),
-        verdict(
-            "clipping",
-            level.clippedRuns() == 0,
-            level.clippedRuns(),
-            0,
-            level.clippedRuns() == 0
-                ? "Nothing is clipped."
-                : "Turn the gain down and record again: clipping cannot be mended."),
-        verdict(
-            "dcOffset",
-            Math.abs(level.dcOffset()) <= LARGEST_OFFSET,
-            level.dcOffset(),
-            LARGEST_OFFSET,
-            "An offset clicks at every cut; a high-pass at 20 Hz takes it out."));
-  }
-
-  private static JsonOut verdict(
-      String check, boolean pass, double measured, double limit, String advice) {
+  private static JsonOut json(Verdict verdict) {
     JsonOut out = new JsonOut();
-    out.text("check", check);
-    out.put("pass", pass);
-    out.put("measured", measured);
-    out.put("limit", limit);
-    out.text("advice", advice);
+    out.text("check", verdict.check());
+    out.put("pass", verdict.pass());
+    out.put("measured", verdict.measured());
+    out.put("limit", verdict.limit());
+    out.text("advice", verdict.advice());
     return out;
   }
 
-  private void print(TakeLevel level, double seconds) {
-    System.out.printf(Locale.ROOT, "%.2f s%n", seconds);
-    if (level.peak() > 0) {
-      double peak = Decibels.ofAmplitude(level.peak());
-      System.out.printf(Locale.ROOT, "peak       %7.1f dBFS%n", peak);
-      System.out.printf(Locale.ROOT, "RMS        %7.1f dBFS%n", Decibels.dbfs(level.meanSquare()));
+  private void print(TakeChannel take, TakeReport report, List<Verdict> verdicts) {
+    System.out.printf(Locale.ROOT, "%.2f s%n", report.seconds());
+    if (take.peak() > 0) {
+      line("peak", OptionalDouble.of(Decibels.ofAmplitude(take.peak())), "dBFS");
+      line("true peak", OptionalDouble.of(Decibels.ofAmplitude(report.truePeak())), "dBTP");
+      line("RMS", OptionalDouble.of(Decibels.dbfs(take.meanSquare())), "dBFS");
+      line("loudness", report.loudness().integratedLufs(), "LUFS");
+      line("range", report.loudness().rangeLu(), "LU");
+      line("speech", take.activeSpeechDbfs(), "dBFS while it is active");
+      line("noise floor", take.noiseFloorDbfs(), "dBFS");
+    }
+    for (Verdict v : verdicts) {
       System.out.printf(
           Locale.ROOT,
-          "gain change%+7.1f dB to peak at %.0f dBFS%n",
-          peakTarget - peak,
-          peakTarget);
+          "%-5s %-15s %s%n",
+          v.mark().name().toLowerCase(Locale.ROOT),
+          v.check(),
+          v.advice());
     }
-    System.out.printf(
-        Locale.ROOT, "clipped runs %d, offset %.5f%n", level.clippedRuns(), level.dcOffset());
+  }
+
+  private static void line(String name, OptionalDouble figure, String unit) {
+    if (figure.isPresent()) {
+      System.out.printf(Locale.ROOT, "%-11s%8.1f %s%n", name, figure.getAsDouble(), unit);
+    }
   }
 }

@@ -72,7 +72,7 @@ final class NoiseOut {
     return out;
   }
 
-  private static void mains(JsonOut out, MainsHum hum) {
+  static void mains(JsonOut out, MainsHum hum) {
     out.put("fundamentalHz", hum.fundamentalHz());
     out.figures("harmonicsHz", hum.harmonicsHz());
     out.put("levelDbfs", hum.levelDbfs());

@@ -70,14 +70,20 @@ public final class ShapeModel {
 
   /** Kinds of ceiling. */
   public enum Roof {
-    FLAT("flat"),
-    LEAN_TO("sloping up from wall 1"),
-    GABLE("two slopes along the length");
+    FLAT("flat", (low, high) -> new Ceiling.Flat(high)),
+    LEAN_TO("sloping up from wall 1", (low, high) -> new Ceiling.LeanTo(low, high, 1)),
+    LEAN_TO_2("sloping up from wall 2", (low, high) -> new Ceiling.LeanTo(low, high, 2)),
+    LEAN_TO_3("sloping up from wall 3", (low, high) -> new Ceiling.LeanTo(low, high, 3)),
+    LEAN_TO_4("sloping up from wall 4", (low, high) -> new Ceiling.LeanTo(low, high, 4)),
+    GABLE("two slopes, ridge along", (low, high) -> new Ceiling.Gable(low, high, true)),
+    GABLE_ACROSS("two slopes, ridge across", (low, high) -> new Ceiling.Gable(low, high, false));
 
     private final String label;
+    private final BiFunction<Double, Double, Ceiling> make;
 
-    Roof(String label) {
+    Roof(String label, BiFunction<Double, Double, Ceiling> make) {
       this.label = label;
+      this.make = make;
     }
 
     /** Name for people. */
@@ -122,13 +128,12 @@ public final class ShapeModel {
         .collect(Collectors.joining("\n"));
   }
 
-  /** The kind of ceiling. */
+  /** The kind of ceiling; one that none of them is counts as flat. */
   public Roof roof() {
-    return switch (room().ceiling()) {
-      case Ceiling.Flat f -> Roof.FLAT;
-      case Ceiling.LeanTo l -> Roof.LEAN_TO;
-      case Ceiling.Gable g -> Roof.GABLE;
-    };
+    return Stream.of(Roof.values())
+        .filter(r -> r.make.apply(heights()[0], heights()[1]).equals(room().ceiling()))
+        .findFirst()
+        .orElse(Roof.FLAT);
   }
 
   /** The lowest and the highest of the ceiling. */
@@ -150,15 +155,7 @@ public final class ShapeModel {
   public void apply(String typed, Typed how, Roof roof, double low, double high) {
     double[] miss = {0};
     Outline outline = parse(typed, how, miss);
-    Ceiling ceiling =
-        checked(
-            "ceiling",
-            () ->
-                switch (roof) {
-                  case FLAT -> new Ceiling.Flat(high);
-                  case LEAN_TO -> new Ceiling.LeanTo(low, high, 1);
-                  case GABLE -> new Ceiling.Gable(low, high, true);
-                });
+    Ceiling ceiling = checked("ceiling", () -> roof.make.apply(low, high));
     String shared =
         miss[0] < LEAST_MISS_METRES
             ? ""

@@ -9,9 +9,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import javafx.beans.value.ObservableValue;
+import nullroom.app.DeskTest;
 import nullroom.app.Fx;
-import nullroom.app.TestBooks;
-import nullroom.app.shell.Desk;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.measure.Calibration;
@@ -20,33 +19,18 @@ import nullroom.core.signal.Samples;
 import nullroom.io.audio.WavWriter;
 import nullroom.io.book.HumTest;
 import nullroom.io.book.Suspect;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** What the pages of the noise station know and do, without a node in sight. */
-class ListenPagesTest {
+class ListenPagesTest extends DeskTest {
   private static final Bands ON = Bands.of(-60, -62, -64, -66, -70, -75, -80, -85);
 
-  @TempDir Path folder;
-  private Desk desk;
   private ListenModel model;
-
-  @BeforeAll
-  static void toolkit() {
-    Fx.start();
-  }
 
   @BeforeEach
   void open() {
-    desk = Fx.on(() -> TestBooks.desk(folder.resolve("book"), TestBooks.bedroom()));
     model = Fx.on(() -> new ListenModel(desk, Runnable::run));
-  }
-
-  private void after(Runnable action) {
-    Fx.run(action);
-    Fx.until(desk.work().runningProperty(), false);
   }
 
   private String meaning(Page page) {

@@ -6,10 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Random;
+import nullroom.app.DeskTest;
 import nullroom.app.Fx;
-import nullroom.app.TestBooks;
 import nullroom.app.listen.ListenModel;
-import nullroom.app.shell.Desk;
 import nullroom.app.shell.Units;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.ClapWatch;
@@ -21,36 +20,11 @@ import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.WavWriter;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** The reverberation station's model, with the simulated room in front of it. */
-class RingModelTest {
+class RingModelTest extends DeskTest {
   private static final double RATE = 48_000;
-
-  @TempDir Path folder;
-  private Desk desk;
-
-  @BeforeAll
-  static void toolkit() {
-    Fx.start();
-  }
-
-  @BeforeEach
-  void open() {
-    desk = Fx.on(() -> TestBooks.desk(folder.resolve("book"), TestBooks.bedroom()));
-  }
-
-  private void after(Runnable action) {
-    Fx.run(action);
-    Fx.until(desk.work().runningProperty(), false);
-  }
-
-  private static String words(javafx.beans.value.ObservableValue<String> value) {
-    return Fx.on(value::getValue);
-  }
 
   private RingModel model() {
     return Fx.on(() -> new RingModel(desk));

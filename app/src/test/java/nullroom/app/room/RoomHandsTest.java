@@ -3,7 +3,6 @@ package nullroom.app.room;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.nio.file.Path;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -13,36 +12,24 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.layout.StackPane;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
+import nullroom.app.DeskTest;
 import nullroom.app.Fx;
-import nullroom.app.TestBooks;
 import nullroom.app.control.FoldOut;
 import nullroom.app.control.OutlinePlot;
 import nullroom.app.control.RoomPlot;
-import nullroom.app.shell.Desk;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Point;
-import nullroom.core.room.Room;
 import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** Things taken hold of in the pictures of the room, by the mouse and by the keys of a window. */
-class RoomHandsTest {
-  @TempDir Path folder;
-  private Desk desk;
+class RoomHandsTest extends DeskTest {
   private RoomModel model;
   private Stage stage;
 
-  @BeforeAll
-  static void toolkit() {
-    Fx.start();
-  }
-
   @BeforeEach
   void open() {
-    desk = Fx.on(() -> TestBooks.desk(folder.resolve("book"), TestBooks.bedroom()));
     model = Fx.on(() -> new RoomModel(desk, Runnable::run));
     stage = Fx.on(() -> new Stage());
   }
@@ -50,10 +37,6 @@ class RoomHandsTest {
   @AfterEach
   void close() {
     Fx.run(stage::close);
-  }
-
-  private Room room() {
-    return desk.session().book().room();
   }
 
   private Scene show(Parent picture) {

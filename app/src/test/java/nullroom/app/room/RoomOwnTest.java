@@ -4,10 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import java.nio.file.Path;
+import nullroom.app.DeskTest;
 import nullroom.app.Fx;
-import nullroom.app.TestBooks;
-import nullroom.app.shell.Desk;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.LooseThings;
@@ -16,32 +14,17 @@ import nullroom.core.acoustics.PorousLayer;
 import nullroom.core.predict.Statistics;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Point;
-import nullroom.core.room.Room;
 import nullroom.core.room.Thing;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** The user's own materials, things and walls, and what tracing does to the ladder. */
-class RoomOwnTest {
-  @TempDir Path folder;
-  private Desk desk;
+class RoomOwnTest extends DeskTest {
   private RoomModel model;
-
-  @BeforeAll
-  static void toolkit() {
-    Fx.start();
-  }
 
   @BeforeEach
   void open() {
-    desk = Fx.on(() -> TestBooks.desk(folder.resolve("book"), TestBooks.bedroom()));
     model = Fx.on(() -> new RoomModel(desk, Runnable::run));
-  }
-
-  private Room room() {
-    return desk.session().book().room();
   }
 
   @Test

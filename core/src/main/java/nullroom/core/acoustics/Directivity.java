@@ -2,6 +2,7 @@ package nullroom.core.acoustics;
 
 import java.util.List;
 import java.util.Optional;
+import nullroom.core.Table;
 import org.apache.commons.csv.CSVRecord;
 
 /**
@@ -75,7 +76,7 @@ public enum Directivity {
     static final double[][] GAINS = load();
 
     private static double[][] load() {
-      List<CSVRecord> rows = Table.rows("talker_directivity_sphere_model.csv");
+      List<CSVRecord> rows = Table.rows(Directivity.class, "talker_directivity_sphere_model.csv");
       double[][] gains = new double[Octave.COUNT][STEPS];
       for (int o = 0; o < Octave.COUNT; o++) {
         CSVRecord row = rows.get(Math.max(0, o - 1));

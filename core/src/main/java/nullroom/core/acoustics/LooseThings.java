@@ -1,7 +1,8 @@
 package nullroom.core.acoustics;
 
 import java.util.List;
-import java.util.Optional;
+import java.util.OptionalDouble;
+import nullroom.core.Table;
 import org.apache.commons.csv.CSVRecord;
 
 /**
@@ -20,24 +21,20 @@ public final class LooseThings {
   public record Entry(String name, Bands squareMetres, String source) {}
 
   private static final List<Entry> ALL =
-      Table.rows("absorption_objects.csv").stream().map(LooseThings::entry).toList();
+      Table.rows(LooseThings.class, "absorption_objects.csv").stream()
+          .map(LooseThings::entry)
+          .toList();
 
   private LooseThings() {}
 
   private static Entry entry(CSVRecord row) {
     Bands area =
         Bands.from(i -> {
-          int hz = (int) Math.round(Octave.nominalHz(i));
-          return number(row, hz)
-              .orElseGet(() ->
-                  i == 0 ? number(row, 125).orElseThrow() / 2 : number(row, 4000).orElseThrow());
+          OptionalDouble there = Table.optional(row, Math.round(Octave.nominalHz(i)) + "_hz");
+          return there.orElseGet(
+              () -> i == 0 ? Table.number(row, "125_hz") / 2 : Table.number(row, "4000_hz"));
         });
     return new Entry(row.get("name"), area, row.get("source") + " (" + row.get("mark") + ")");
-  }
-
-  private static Optional<Double> number(CSVRecord row, int hz) {
-    String text = row.get(hz + "_hz");
-    return text.isBlank() ? Optional.empty() : Optional.of(Double.parseDouble(text));
   }
 
   /** All, in the order of the table. */

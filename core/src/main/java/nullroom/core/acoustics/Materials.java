@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import nullroom.core.Table;
 import org.apache.commons.csv.CSVRecord;
 
 /** The material table that ships with the program; every row names its source. */
@@ -14,7 +15,7 @@ public final class Materials {
 
   private static Map<String, Material> load() {
     Map<String, Material> all = new LinkedHashMap<>();
-    for (CSVRecord row : Table.rows("absorption_materials.csv")) {
+    for (CSVRecord row : Table.rows(Materials.class, "absorption_materials.csv")) {
       Bands alpha = Bands.from(i -> Table.number(row, Math.round(Octave.nominalHz(i)) + "_hz"));
       String source = row.get("source") + " (" + row.get("mark") + ")";
       String id = row.get("id");

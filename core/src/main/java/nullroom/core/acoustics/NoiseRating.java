@@ -2,6 +2,7 @@ package nullroom.core.acoustics;
 
 import java.util.List;
 import java.util.Map;
+import nullroom.core.Table;
 import org.apache.commons.csv.CSVRecord;
 
 /**
@@ -13,8 +14,11 @@ import org.apache.commons.csv.CSVRecord;
  */
 public record NoiseRating(int rating, double exact, double decidingBandHz) {
   private static final List<CSVRecord> NC_CURVES =
-      Table.rows("nc_curves.csv").stream().filter(r -> r.get("set").equals("ansi_s12.2")).toList();
-  private static final List<CSVRecord> NR_ROWS = Table.rows("nr_coefficients.csv");
+      Table.rows(NoiseRating.class, "nc_curves.csv").stream()
+          .filter(r -> r.get("set").equals("ansi_s12.2"))
+          .toList();
+  private static final List<CSVRecord> NR_ROWS =
+      Table.rows(NoiseRating.class, "nr_coefficients.csv");
   private static final double LOWEST_NC = 15;
   private static final double HIGHEST_NC = 65;
 

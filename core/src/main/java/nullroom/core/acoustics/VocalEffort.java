@@ -2,6 +2,7 @@ package nullroom.core.acoustics;
 
 import java.util.List;
 import java.util.Optional;
+import nullroom.core.Table;
 import org.apache.commons.csv.CSVRecord;
 
 /**
@@ -61,7 +62,8 @@ public enum VocalEffort {
   }
 
   private static final class Shapes {
-    private static final List<CSVRecord> THIRDS = Table.rows("speech_sii_third_octave.csv");
+    private static final List<CSVRecord> THIRDS =
+        Table.rows(VocalEffort.class, "speech_sii_third_octave.csv");
 
     static Bands octaves(String column) {
       double[] energy = new double[Octave.COUNT];

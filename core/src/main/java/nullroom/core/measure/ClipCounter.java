@@ -1,5 +1,7 @@
 package nullroom.core.measure;
 
+import java.util.ArrayList;
+import java.util.List;
 import nullroom.core.signal.Sums;
 
 /**
@@ -8,12 +10,17 @@ import nullroom.core.signal.Sums;
  */
 final class ClipCounter {
   private static final int SHORTEST_RUN = 3;
+  private static final int MOST_KEPT = 1000;
 
   private final double top;
   private int run;
   private int sign;
   private long samples;
   private long runs;
+
+  private long runStart;
+  private long position;
+  private final List<long[]> found = new ArrayList<>();
 
   ClipCounter(double largestAmplitude) {
     // half a step of a 24-bit code of slack, for formats that were scaled on the way
@@ -22,6 +29,7 @@ final class ClipCounter {
 
   void add(double[] block, int count) {
     if (run == 0 && Sums.peak(block, 0, count) < top) { // nearly always
+      position += count;
       return;
     }
     for (int i = 0; i < count; i++) {
@@ -33,13 +41,28 @@ final class ClipCounter {
       int now = x > 0 ? 1 : -1;
       run = run > 0 && now == sign ? run + 1 : 1;
       sign = now;
+      if (run == 1) {
+        runStart = position + i;
+      }
       if (run == SHORTEST_RUN) {
         runs++;
         samples += SHORTEST_RUN;
+        if (found.size() < MOST_KEPT) {
+          found.add(new long[] {runStart, SHORTEST_RUN});
+        }
       } else if (run > SHORTEST_RUN) {
         samples++;
+        if (runs == found.size()) {
+          found.getLast()[1] = run;
+        }
       }
     }
+    position += count;
+  }
+
+  /** Where runs are, the first thousand. */
+  List<Moment> moments(double sampleRateHz) {
+    return found.stream().map(r -> new Moment(r[0] / sampleRateHz, r[1] / sampleRateHz)).toList();
   }
 
   long samples() {

@@ -13,7 +13,7 @@ import nullroom.core.signal.Sums;
  * Loudness of a stream by ITU-R BS.1770-4, updated every 10 ms: K-weighted energies of steps of 10
  * ms, of which windows of 400 ms and 3 s are made up.
  *
- * <p>One thread adds. Not kept are samples, only an energy every tenth of a second.
+ * <p>One thread adds. Kept are no samples, only an energy every tenth of a second.
  */
 public final class LoudnessMeter {
   /** Steps a second; the momentary loudness is new with each. */
@@ -44,7 +44,8 @@ public final class LoudnessMeter {
   private final double[] energies = new double[SHORT_TERM_STEPS];
   private final Growing blocks = new Growing();
   private final Growing shortTerms = new Growing();
-  private double[][] weighted = new double[0][0];
+  private final Steps course;
+  private double[] weighted = new double[0];
   private double part;
   private long samples;
   private long steps;
@@ -53,7 +54,17 @@ public final class LoudnessMeter {
 
   /** A meter of all channels together. */
   public LoudnessMeter(double sampleRateHz, int channels) {
+    this(sampleRateHz, channels, Steps.forgotten());
+  }
+
+  /** A meter of one channel whose steps are kept, to be put together with others. */
+  static LoudnessMeter ofOne(double sampleRateHz) {
+    return new LoudnessMeter(sampleRateHz, 1, new Steps());
+  }
+
+  private LoudnessMeter(double sampleRateHz, int channels, Steps course) {
     this.sampleRateHz = sampleRateHz;
+    this.course = course;
     weights = weights(channels);
     for (int c = 0; c < channels; c++) {
       filters.add(KWeighting.filter(sampleRateHz));
@@ -74,37 +85,48 @@ public final class LoudnessMeter {
 
   /** Takes the next samples of every channel; {@code block} is not modified. */
   public void add(double[][] block, int count) {
-    if (weighted.length == 0 || weighted[0].length < count) {
-      weighted = new double[filters.size()][count];
+    if (weighted.length < count) {
+      weighted = new double[count];
     }
+    int done = ready(count);
+    double[] sums = new double[done + 1];
     for (int c = 0; c < filters.size(); c++) {
-      filters.get(c).filter(block[c], weighted[c], count);
-    }
-    addWeighted(weighted, count);
-  }
-
-  /** The same for samples that are K-weighted already. */
-  void addWeighted(double[][] block, int count) {
-    int from = 0;
-    while (from < count) {
-      long end = Math.round((steps + 1) * sampleRateHz / STEPS_PER_SECOND);
-      int to = (int) Math.min(count, from + end - samples);
-      for (int c = 0; c < weights.length; c++) {
-        if (weights[c] > 0) {
-          part += weights[c] * Sums.ofSquares(block[c], from, to - from);
+      filters.get(c).filter(block[c], weighted, count);
+      if (weights[c] > 0) {
+        int from = 0;
+        for (int k = 0; k <= done; k++) {
+          int to = (int) Math.min(count, end(steps + k) - samples);
+          sums[k] += weights[c] * Sums.ofSquares(weighted, from, to - from);
+          from = to;
         }
       }
-      samples += to - from;
-      from = to;
-      if (samples == end) {
-        step();
-      }
     }
+    for (int k = 0; k < done; k++) {
+      addStep((part + sums[k]) / sampleRateHz * STEPS_PER_SECOND);
+      part = 0;
+    }
+    part += sums[done];
+    samples += count;
   }
 
-  private void step() {
-    energies[(int) (steps % SHORT_TERM_STEPS)] = part / sampleRateHz * STEPS_PER_SECOND;
-    part = 0;
+  /** The sample that a step ends before. */
+  private long end(long step) {
+    return Math.round((step + 1) * sampleRateHz / STEPS_PER_SECOND);
+  }
+
+  /** How many steps end within the next samples. */
+  private int ready(int count) {
+    int done = 0;
+    while (end(steps + done) <= samples + count) {
+      done++;
+    }
+    return done;
+  }
+
+  /** A whole step of 10 ms: the weighted sum of the channels' K-weighted mean squares. */
+  private void addStep(double energy) {
+    energies[(int) (steps % SHORT_TERM_STEPS)] = energy;
+    course.add((float) energy);
     steps++;
     if (steps >= MOMENTARY_STEPS) {
       double momentary = mean(MOMENTARY_STEPS);
@@ -120,6 +142,23 @@ public final class LoudnessMeter {
         shortTerms.add(shortTerm);
       }
     }
+  }
+
+  /**
+   * One meter of all channels from meters of each alone.
+   *
+   * @param each of one channel, all of the same length
+   */
+  static LoudnessMeter together(List<LoudnessMeter> each) {
+    LoudnessMeter all = new LoudnessMeter(each.getFirst().sampleRateHz, each.size());
+    for (int k = 0; k < each.getFirst().course.size(); k++) {
+      double energy = 0;
+      for (int c = 0; c < each.size(); c++) {
+        energy += all.weights[c] * each.get(c).course.get(k);
+      }
+      all.addStep(energy);
+    }
+    return all;
   }
 
   private double mean(int length) {
@@ -194,5 +233,35 @@ public final class LoudnessMeter {
 
   private static double[] above(double[] energies, double gate) {
     return Arrays.stream(energies).filter(e -> e > gate).toArray();
+  }
+
+  /** Energies of steps, kept or not. */
+  private static class Steps {
+    private float[] values = new float[256];
+    private int size;
+
+    static Steps forgotten() {
+      return new Steps() {
+        @Override
+        void add(float value) {
+          // a meter that runs for days keeps none
+        }
+      };
+    }
+
+    void add(float value) {
+      if (size == values.length) {
+        values = Arrays.copyOf(values, 2 * size);
+      }
+      values[size++] = value;
+    }
+
+    float get(int k) {
+      return values[k];
+    }
+
+    int size() {
+      return size;
+    }
   }
 }

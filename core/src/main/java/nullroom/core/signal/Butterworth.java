@@ -55,6 +55,24 @@ public final class Butterworth {
     return new Biquads(sections);
   }
 
+  /**
+   * Low-pass with unit gain at 0 Hz.
+   *
+   * @param order even; the filter has half as many second-order sections
+   */
+  public static Biquads lowPass(int order, double cornerHz, double sampleRateHz) {
+    double k = Math.tan(Math.PI * cornerHz / sampleRateHz);
+    double[][] sections = new double[order / 2][];
+    for (int i = 0; i < sections.length; i++) {
+      double damping = 2 * Math.sin(Math.PI * (2 * i + 1) / (2.0 * order));
+      double a0 = 1 + damping * k + k * k;
+      double b0 = k * k / a0;
+      sections[i] =
+          new double[] {b0, 2 * b0, b0, 2 * (k * k - 1) / a0, (1 - damping * k + k * k) / a0};
+    }
+    return new Biquads(sections);
+  }
+
   private static double[] conjugatePair(double re, double im) {
     double square = re * re + im * im;
     return section(1 - 2 * re + square, 2 * square - 2, 1 + 2 * re + square);

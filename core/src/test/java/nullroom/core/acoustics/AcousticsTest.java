@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.Map;
 import nullroom.core.ReferenceTable;
+import nullroom.core.Table;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 
@@ -84,7 +85,7 @@ class AcousticsTest {
       assertThat(Directivity.VOICE.gainDb(i, 0)).isCloseTo(0, within(1e-9));
     }
     assertThat(Directivity.VOICE.gainDb(Octave.HZ_1000, 180)).isLessThan(-2);
-    var rows = Table.rows("talker_directivity_sphere_model.csv");
+    var rows = Table.rows(Directivity.class, "talker_directivity_sphere_model.csv");
     for (int i = 1; i < Octave.COUNT; i++) { // the table starts at 125 Hz and states the index
       assertThat(voice.get(i))
           .isCloseTo(Table.number(rows.get(i - 1), "directivity_index_db"), within(0.15));

@@ -1,4 +1,4 @@
-package nullroom.core.acoustics;
+package nullroom.core;
 
 import java.io.IOException;
 import java.io.InputStream;
@@ -7,17 +7,18 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Objects;
+import java.util.OptionalDouble;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 
-/** Reads the tables that ship with this package. */
-final class Table {
+/** Reads the tables that ship with the program. */
+public final class Table {
   private Table() {}
 
-  /** Rows of a resource beside this class, under their header names. */
-  static List<CSVRecord> rows(String name) {
-    try (InputStream in = Objects.requireNonNull(Table.class.getResourceAsStream(name), name);
+  /** Rows of a resource beside a class, under their header names. */
+  public static List<CSVRecord> rows(Class<?> beside, String name) {
+    try (InputStream in = Objects.requireNonNull(beside.getResourceAsStream(name), name);
         CSVParser parser =
             CSVFormat.RFC4180
                 .builder()
@@ -31,7 +32,14 @@ final class Table {
     }
   }
 
-  static double number(CSVRecord row, String column) {
+  /** A cell that holds a number. */
+  public static double number(CSVRecord row, String column) {
     return Double.parseDouble(row.get(column));
+  }
+
+  /** A cell that may be empty. */
+  public static OptionalDouble optional(CSVRecord row, String column) {
+    String text = row.get(column);
+    return text.isBlank() ? OptionalDouble.empty() : OptionalDouble.of(Double.parseDouble(text));
   }
 }

@@ -1,0 +1,73 @@
+package nullroom.core.measure;
+
+import java.util.Arrays;
+
+/**
+ * Clipping before the converter: peaks cut off flat under full scale. Looked for are plateaus of
+ * three samples and more, entered and left at an edge, as a smooth crest never is, that come back
+ * at one and the same height.
+ */
+final class FlatTops {
+  /** Samples of a plateau agree within this share. */
+  private static final double FLAT = 0.002;
+
+  /** Before and after it the signal is lower by at least this share. */
+  private static final double EDGE = 0.008;
+
+  private static final int SHORTEST = 3;
+  private static final double QUIETEST = 0.02;
+
+  /** Heights are counted in steps of 0.02 dB under full scale. */
+  private static final double STEPS_PER_DB = 50;
+
+  private static final int STEPS = 1700;
+
+  /** Plateaus within so many steps are at one height. */
+  private static final int SAME_STEPS = 2;
+
+  /** Fewer are chance. */
+  private static final int FEWEST = 6;
+
+  private final int[] heights = new int[STEPS];
+  private double before;
+  private double height;
+  private int length;
+  private boolean edged;
+
+  void add(double[] block, int count) {
+    for (int i = 0; i < count; i++) {
+      double size = Math.abs(block[i]);
+      if (length > 0 && Math.abs(size - height) <= FLAT * height) {
+        length++;
+      } else {
+        end(size);
+        edged = size > QUIETEST && before < (1 - EDGE) * size;
+        height = size;
+        length = edged ? 1 : 0;
+      }
+      before = size;
+    }
+  }
+
+  private void end(double next) {
+    if (length >= SHORTEST && edged && next < (1 - EDGE) * height && height < 1) {
+      int step = (int) (-20 * Math.log10(height) * STEPS_PER_DB);
+      if (step < STEPS) {
+        heights[step]++;
+      }
+    }
+  }
+
+  /** How many peaks are cut off at the commonest height; 0 where that is chance. */
+  int count() {
+    int most = 0;
+    for (int k = 0; k + SAME_STEPS < STEPS; k++) {
+      int here = 0;
+      for (int j = k; j <= k + SAME_STEPS; j++) {
+        here += heights[j];
+      }
+      most = Math.max(most, here);
+    }
+    return most >= FEWEST && 2 * most >= Arrays.stream(heights).sum() ? most : 0;
+  }
+}

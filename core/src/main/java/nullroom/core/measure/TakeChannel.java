@@ -1,0 +1,63 @@
+package nullroom.core.measure;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * One channel of a take.
+ *
+ * @param samples how many
+ * @param loudness of this channel alone
+ * @param peak largest sample
+ * @param truePeak largest amplitude between samples too
+ * @param meanSquare of all samples
+ * @param dcOffset mean, full scale is 1
+ * @param clippedSamples samples in clipped runs
+ * @param clippedRuns runs of three or more samples at the largest or smallest amplitude
+ * @param clips where those are, the first thousand
+ * @param flatTops peaks cut off at one height under full scale
+ * @param activeSpeechDbfs active speech level (ITU-T P.56), empty in silence
+ * @param activityPercent share of the time in which it is spoken
+ * @param noiseFloorDbfs in the pauses, unweighted
+ * @param noiseFloorDbfsA the same A-weighted
+ * @param pauses whether the floor is that of pauses, else that of the quietest tenth
+ * @param mains hum in the quietest moments
+ * @param thumps plosives, wind and knocks
+ * @param dropouts where the sound stood still
+ * @param frames mean square every tenth of a second
+ */
+@SuppressWarnings("ArrayRecordComponent") // never compared
+public record TakeChannel(
+    long samples,
+    Loudness loudness,
+    double peak,
+    double truePeak,
+    double meanSquare,
+    double dcOffset,
+    long clippedSamples,
+    long clippedRuns,
+    List<Moment> clips,
+    int flatTops,
+    OptionalDouble activeSpeechDbfs,
+    OptionalDouble activityPercent,
+    OptionalDouble noiseFloorDbfs,
+    OptionalDouble noiseFloorDbfsA,
+    boolean pauses,
+    Optional<MainsHum> mains,
+    List<Moment> thumps,
+    List<Moment> dropouts,
+    double[] frames) {
+  public TakeChannel {
+    clips = List.copyOf(clips);
+    thumps = List.copyOf(thumps);
+    dropouts = List.copyOf(dropouts);
+  }
+
+  /** Active speech over the noise floor. */
+  public OptionalDouble speechToNoiseDb() {
+    return activeSpeechDbfs.isPresent() && noiseFloorDbfs.isPresent() && pauses
+        ? OptionalDouble.of(activeSpeechDbfs.getAsDouble() - noiseFloorDbfs.getAsDouble())
+        : OptionalDouble.empty();
+  }
+}
