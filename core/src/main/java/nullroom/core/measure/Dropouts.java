@@ -17,6 +17,9 @@ final class Dropouts {
   /** So long before and after it. */
   private static final double AROUND_SECONDS = 0.01;
 
+  /** A value held near the peak is a peak cut off. */
+  private static final double MOST_OF_PEAK = 0.5;
+
   private static final int MOST = 1000;
 
   private final double rate;
@@ -39,7 +42,7 @@ final class Dropouts {
     for (int i = 0; i < length; i++) {
       double x = block[i];
       if (x != value) {
-        end(x);
+        end();
         value = x;
         runStart = count;
         soundBefore = Math.max(peakBefore, peakNow);
@@ -59,10 +62,10 @@ final class Dropouts {
     }
   }
 
-  private void end(double next) {
+  private void end() {
     double seconds = (count - runStart) / rate;
     boolean held = seconds >= SHORTEST_SECONDS && seconds <= LONGEST_SECONDS;
-    if (held && soundBefore >= SOUND && Math.abs(value) < 1) {
+    if (held && soundBefore >= SOUND && Math.abs(value) < MOST_OF_PEAK * soundBefore) {
       awaited = new Moment(runStart / rate, seconds);
       awaitUntil = count + (long) (AROUND_SECONDS * rate);
     }

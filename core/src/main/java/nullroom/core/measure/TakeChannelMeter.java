@@ -96,7 +96,8 @@ final class TakeChannelMeter {
   }
 
   TakeChannel result() {
-    Optional<ActiveSpeech.Result> spoken = speech.result();
+    Optional<ActiveSpeech.Result> spoken =
+        speech.result().filter(r -> count / rate >= NoiseMeter.SHORTEST_SECONDS);
     TakeFrames.Floor floor = frames.floor(spoken.map(ActiveSpeech.Result::step).orElse(0));
     return new TakeChannel(
         count,

@@ -26,6 +26,14 @@ final class Tones {
   private static final double STANDS_OUT = 4;
 
   private static final double WIDEST_HZ = 10;
+
+  /** A Hann window's main lobe reaches two bins to each side, its first side lobe four. */
+  private static final int LOBE_BINS = 5;
+
+  /** Its side lobes lie 31 dB and more under it. */
+  private static final double LEAST_OF_TOP = 0.002;
+
+  private static final double FOOT = 0.01;
   private static final double LOWEST_HZ = 18;
   private static final int HALF_WINDOW_BINS = 24;
 
@@ -55,6 +63,8 @@ final class Tones {
         }
         if ((k - from) * binHz <= WIDEST_HZ) {
           all.add(tone(power, floor, from, k, binHz));
+        } else {
+          peaks(power, floor, from, k, binHz, all);
         }
       }
     }
@@ -63,6 +73,40 @@ final class Tones {
         .map(t -> new Tone(t.frequencyHz(), t.levelDbfs(), t.prominenceDb(), belongs(hum, t)))
         .filter(t -> t.mains() || t.prominenceDb() >= LEAST_PROMINENCE_DB)
         .toList();
+  }
+
+  /**
+   * The tones in a stretch that is too wide for one: a strong tone spreads over many bins under the
+   * window, its peak stays narrow; a band of noise has no narrow peak.
+   */
+  private static void peaks(
+      double[] power, double[] floor, int from, int to, double binHz, List<Tone> all) {
+    double top = 0;
+    for (int k = from; k < to; k++) {
+      top = Math.max(top, power[k]);
+    }
+    for (int k = Math.max(from, LOBE_BINS); k < to; k++) {
+      boolean highest = power[k] > LEAST_OF_TOP * top;
+      for (int j = k - LOBE_BINS; highest && j <= Math.min(power.length - 1, k + LOBE_BINS); j++) {
+        highest = power[j] <= power[k];
+      }
+      if (highest && width(power, k) * binHz <= WIDEST_HZ) {
+        all.add(tone(power, floor, k - 2, k + 3, binHz));
+      }
+    }
+  }
+
+  /** Bins around a peak down to 20 dB under it. */
+  private static int width(double[] power, int peak) {
+    int low = peak;
+    int high = peak;
+    while (low > 0 && power[low] > FOOT * power[peak]) {
+      low--;
+    }
+    while (high < power.length - 1 && power[high] > FOOT * power[peak]) {
+      high++;
+    }
+    return high - low - 1;
   }
 
   private static boolean belongs(Optional<MainsHum> hum, Tone tone) {

@@ -190,6 +190,26 @@ class TonesAndIntrusionsTest {
   }
 
   @Test
+  @DisplayName("a hum 50 dB over its noise is one, however wide its foot in the spectrum")
+  void aStrongHumIsFound() {
+    double[] x = noise(8, 0, 31);
+    double scale = 1e-3;
+    for (int i = 0; i < x.length; i++) {
+      x[i] *= scale;
+    }
+    double[] amplitudes = {0.01, 0, 0.005};
+    for (int n = 1; n <= amplitudes.length; n++) {
+      addSine(x, 50 * n, amplitudes[n - 1]);
+    }
+    NoiseReport report = measure(x);
+    MainsHum hum = report.mains().orElseThrow();
+    assertThat(hum.fundamentalHz()).isCloseTo(50, within(0.05));
+    assertThat(hum.harmonicsHz()).hasSize(2);
+    assertThat(hum.levelDbfs()).isCloseTo(10 * Math.log10(1e-4 + 2.5e-5), within(0.3));
+    assertThat(report.tones()).allMatch(Tone::mains);
+  }
+
+  @Test
   void aLoudSoundDoesNotHideAHum() {
     double[] x = noise(15, -1, 21);
     addSine(x, 50, Math.sqrt(2 * criticalBand(x, 50) * Math.pow(10, 0.6)));
