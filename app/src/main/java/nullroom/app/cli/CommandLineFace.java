@@ -23,6 +23,7 @@ import picocli.CommandLine.Option;
       SweepCommand.class,
       SimulateCommand.class,
       PredictCommand.class,
+      GainCommand.class,
       CheckCommand.class
     })
 public final class CommandLineFace implements Callable<Integer> {

@@ -193,6 +193,7 @@ public final class Composition {
   public void close() {
     Platform.runLater(plugs::stop);
     work.cancel();
+    room.trace().leave();
     listen.night().leave();
     live.stop();
     saver.shutdown();

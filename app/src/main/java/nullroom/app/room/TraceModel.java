@@ -103,6 +103,11 @@ public final class TraceModel {
     desk.session().tracing(Double.NaN);
   }
 
+  /** Ends tracing for good, from any thread; nothing is said any more. */
+  public void leave() {
+    wanted++;
+  }
+
   private void trace(RoomBook book, Optional<Traced> known, int mine) {
     Room room = book.room();
     if (room.talker().isEmpty() || room.microphone().isEmpty()) {

@@ -34,7 +34,7 @@ class MeasureLevelTest {
   void hasEveryKeyOfTheDocumentedObject() {
     JsonNode json = Run.json("measure", "level", Run.sine(file(), 997, 0.3, 48_000, 1));
     assertThat(Run.keys(json))
-        .contains(
+        .containsExactly(
             "durationSeconds",
             "sampleRateHz",
             "bitDepth",
@@ -62,7 +62,9 @@ class MeasureLevelTest {
     assertThat(Run.keys(json.get("verdicts").get(0)))
         .containsExactly("check", "pass", "measured", "limit", "advice");
     assertThat(json.get("bitDepth").asInt()).isEqualTo(32);
-    assertThat(Run.warns(json, "not measured by this version")).isTrue();
+    assertThat(Run.warns(json, "No pause was found")).isTrue();
+    assertThat(json.get("truePeakDbtp").asDouble())
+        .isCloseTo(json.get("peakDbfs").asDouble(), within(0.1));
   }
 
   @Test
@@ -136,7 +138,43 @@ class MeasureLevelTest {
   void speaksToPeopleWithoutJson() {
     Run run = Run.of("measure", "level", Run.sine(file(), 997, 0.25, 48_000, 1));
     assertThat(run.code()).isZero();
-    assertThat(run.out()).contains("peak", "-12.0 dBFS", "gain change");
+    assertThat(run.out()).contains("peak", "-12.0 dBFS", "true peak", "pass  clipping");
+  }
+
+  @Test
+  @DisplayName("two channels: loudness of both, true peak of the louder, and each alone")
+  void channels() {
+    double[] left = new double[4 * 48_000];
+    double[] right = new double[left.length];
+    for (int i = 0; i < left.length; i++) {
+      left[i] = 0.1 * Math.sin(2 * Math.PI * 997 * i / 48_000.0);
+      right[i] = -0.2 * Math.sin(2 * Math.PI * 997 * i / 48_000.0);
+    }
+    JsonNode json = Run.json("measure", "level", Run.stereo(file(), left, right));
+    double both = 10 * Math.log10(0.1 * 0.1 / 2 + 0.2 * 0.2 / 2); // K-weighting cancels -0.691
+    assertThat(json.get("integratedLufs").asDouble()).isCloseTo(both, within(0.02));
+    assertThat(json.get("truePeakDbtp").asDouble()).isCloseTo(-13.98, within(0.1));
+    assertThat(json.get("peakDbfs").asDouble()).isCloseTo(-20, within(0.01));
+    JsonNode second = json.get("channels").get(1);
+    assertThat(second.get("integratedLufs").asDouble())
+        .isCloseTo(20 * Math.log10(0.2) - 3.01, within(0.02));
+    assertThat(verdict(json, "polarity").get("pass").asBoolean()).isFalse();
+    assertThat(verdict(json, "deadChannels").get("pass").asBoolean()).isTrue();
+  }
+
+  @Test
+  @DisplayName("a brief says what is missing; an unknown one is refused with the known ones")
+  void briefs() {
+    Path file = Run.sine(file(), 997, 0.1, 48_000, 5);
+    JsonNode json = Run.json("measure", "level", file, "--deliver", "podcast-16");
+    assertThat(verdict(json, "loudness").get("measured").asDouble())
+        .isCloseTo(-23.01, within(0.02));
+    assertThat(verdict(json, "loudness").get("limit").asDouble()).isEqualTo(-16);
+    assertThat(verdict(json, "loudness").get("advice").asString()).contains("+7.0 dB bring it");
+    assertThat(verdict(json, "truePeak").get("pass").asBoolean()).isTrue();
+    Run wrong = Run.of("measure", "level", file, "--deliver", "vinyl");
+    assertThat(wrong.code()).isEqualTo(1);
+    assertThat(wrong.err()).contains("'vinyl' is none of stream-14");
   }
 
   private static JsonNode verdict(JsonNode json, String check) {

@@ -6,36 +6,38 @@ import nullroom.core.Table;
 import org.apache.commons.csv.CSVRecord;
 
 /**
- * How loud someone speaks, with the active level in octaves at 1 m in front of the lips.
+ * How loud someone speaks or sings, with the active level in octaves at 1 m in front of the lips.
  *
- * <p>Overall levels: ISO 9921:2003 Table A.1, A-weighted (from memory). Shapes: ANSI S3.5-1997
+ * <p>Overall levels: speech ISO 9921:2003 Table A.1, A-weighted (from memory); a whisper 30 to 40
+ * and sung 58 to 95 dBA by common practice, with the spectra of speech. Shapes: ANSI S3.5-1997
  * Table 3, thirds summed to octaves; below its 160 Hz the octaves of 125 and 63 Hz lie 3.3 and 19.9
  * dB under that of 250 Hz, as in the long-term spectrum of Byrne et al., J. Acoust. Soc. Am. 96
  * (1994) 2108-2120 (from memory).
  */
 public enum VocalEffort {
-  RELAXED("relaxed", "normal", 54),
-  NORMAL("normal", "normal", 60),
-  RAISED("raised", "raised", 66),
-  LOUD("loud", "loud", 72),
-  VERY_LOUD("veryLoud", "shout", 78);
-
-  /**
-   * Sample peak over the true RMS of active speech, when only the average is known. Common
-   * practice: 14 to 20 dB, headroom 18.
-   */
-  public static final double CREST_DB = 18;
+  WHISPERED("whispered", "normal", 35, 18),
+  RELAXED("relaxed", "normal", 54, 18),
+  NORMAL("normal", "normal", 60, 18),
+  RAISED("raised", "raised", 66, 18),
+  LOUD("loud", "loud", 72, 18),
+  VERY_LOUD("veryLoud", "shout", 78, 18),
+  SUNG_SOFT("sungSoft", "raised", 60, 15),
+  SUNG("sung", "loud", 75, 15),
+  SUNG_LOUD("sungLoud", "shout", 85, 15),
+  BELTED("belted", "shout", 95, 15);
 
   private static final double OCTAVE_125_RE_250_DB = -3.3;
   private static final double OCTAVE_63_RE_250_DB = -19.9;
 
   private final String id;
   private final double levelDbA;
+  private final double crestDb;
   private final Bands levelsDbSpl;
 
-  VocalEffort(String id, String shape, double levelDbA) {
+  VocalEffort(String id, String shape, double levelDbA, double crestDb) {
     this.id = id;
     this.levelDbA = levelDbA;
+    this.crestDb = crestDb;
     Bands raw = Shapes.octaves(shape + "_band_level_db");
     double offset = levelDbA - Octave.aWeightedSum(raw);
     this.levelsDbSpl = raw.map(level -> level + offset);
@@ -44,6 +46,14 @@ public enum VocalEffort {
   /** Key in room files. */
   public String id() {
     return id;
+  }
+
+  /**
+   * Sample peak over the true RMS of the active voice, when only the average is known. Common
+   * practice: speech 14 to 20 dB, headroom 18; sung 12 to 20, 15.
+   */
+  public double crestDb() {
+    return crestDb;
   }
 
   /** A-weighted level at 1 m. */

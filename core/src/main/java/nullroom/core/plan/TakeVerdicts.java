@@ -127,11 +127,7 @@ public final class TakeVerdicts {
     String advice =
         mark == Mark.PASS
             ? "The level is right."
-            : say(
-                change > 0
-                    ? "Turn the gain up by %.0f dB before the next take."
-                    : "Turn the gain down by %.0f dB before the next take.",
-                Math.abs(change));
+            : say("Change the gain by %+.1f dB before the next take.", change);
     add("peak", mark, peak, target, advice);
   }
 
@@ -171,7 +167,7 @@ public final class TakeVerdicts {
     double offset = Math.abs(take.dcOffset());
     add(
         "dcOffset",
-        offset <= LARGEST_OFFSET ? Mark.PASS : Mark.CLOSE,
+        offset <= LARGEST_OFFSET ? Mark.PASS : Mark.FAIL,
         take.dcOffset(),
         LARGEST_OFFSET,
         offset <= LARGEST_OFFSET

@@ -9,7 +9,6 @@ import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.acoustics.Pattern;
-import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.measure.SpeechTransmission;
 import nullroom.core.room.NoiseSource;
 import nullroom.core.room.PlacedMicrophone;
@@ -144,7 +143,7 @@ public record Heard(
         decaySeconds,
         capture,
         talker.at().distanceTo(microphone.at()),
-        voice + VocalEffort.CREST_DB - SINE_CREST_DB);
+        voice + talker.effort().crestDb() - SINE_CREST_DB);
   }
 
   /**

@@ -91,7 +91,9 @@ class HeardTest {
     double change = effort.levelDbA() - VocalEffort.NORMAL.levelDbA();
     assertThat(other.quietDb() - normal.quietDb()).isCloseTo(change, within(0.6));
     assertThat(other.clearDb() - normal.clearDb()).isCloseTo(0, within(1.1));
-    assertThat(Math.signum(normal.safeDb() - other.safeDb())).isEqualTo(Math.signum(change));
+    double peaks = change + effort.crestDb() - VocalEffort.NORMAL.crestDb();
+    assertThat(normal.safeDb() - other.safeDb())
+        .isCloseTo(peaks, within(3.5)); // less bass in a raised voice
   }
 
   @Test
