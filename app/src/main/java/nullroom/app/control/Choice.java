@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 /** One of a few, by name; what the program shows is not taken for a choice of the user. */
 public final class Choice<T> extends ComboBox<T> {
   private boolean showing;
+  private String nothing = "own figures";
 
   /**
    * A choice.
@@ -30,7 +31,7 @@ public final class Choice<T> extends ComboBox<T> {
         new StringConverter<>() {
           @Override
           public String toString(@Nullable T item) {
-            return item == null ? "own figures" : label.apply(item);
+            return item == null ? nothing : label.apply(item);
           }
 
           @Override
@@ -46,6 +47,11 @@ public final class Choice<T> extends ComboBox<T> {
         onChoice.accept(getValue());
       }
     });
+  }
+
+  /** What is said where none of the items is so. */
+  public void setNothing(String words) {
+    nothing = words;
   }
 
   /** Shows what is so; null where it is none of the items. */

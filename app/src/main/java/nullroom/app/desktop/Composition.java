@@ -21,6 +21,7 @@ import javafx.util.Duration;
 import nullroom.app.dress.DressModel;
 import nullroom.app.dress.DressView;
 import nullroom.app.level.LevelModel;
+import nullroom.app.level.LevelPage;
 import nullroom.app.level.LevelView;
 import nullroom.app.listen.ListenModel;
 import nullroom.app.listen.ListenView;
@@ -66,6 +67,7 @@ public final class Composition {
   private final ListenModel listen;
   private final RingModel ring;
   private final RoomModel room;
+  private final LevelModel level;
   private final ObjectProperty<Units> units = new SimpleObjectProperty<>(Units.METRES);
 
   /**
@@ -107,7 +109,7 @@ public final class Composition {
     room = new RoomModel(desk, background);
     DressModel dress = new DressModel(desk);
     MicModel mic = new MicModel(desk);
-    LevelModel level = new LevelModel(desk);
+    level = new LevelModel(desk);
     Map<Station, Supplier<Node>> views = new EnumMap<>(Station.class);
     views.put(Station.LISTEN, () -> new ListenView(listen, desk).node());
     views.put(Station.RING, () -> new RingView(ring, desk).node());
@@ -156,6 +158,11 @@ public final class Composition {
     return room;
   }
 
+  /** The level station, to show a page of it. */
+  public LevelModel level() {
+    return level;
+  }
+
   /** The open book. */
   public BookSession session() {
     return session;
@@ -174,7 +181,11 @@ public final class Composition {
     switch (shown) {
       case LISTEN -> listen.open(file);
       case RING -> ring.open(file);
-      case ROOM, DRESS, MIC, LEVEL ->
+      case LEVEL -> {
+        level.pageProperty().set(LevelPage.TAKE);
+        level.take().open(file);
+      }
+      case ROOM, DRESS, MIC ->
           work.start(
               "Looking at " + file.getFileName(),
               progress ->

@@ -11,6 +11,7 @@ import javafx.scene.Scene;
 import javafx.scene.image.WritableImage;
 import javafx.stage.Stage;
 import nullroom.app.control.PictureFile;
+import nullroom.app.level.LevelPage;
 import nullroom.app.listen.Page;
 import nullroom.app.ring.RingPage;
 import nullroom.app.room.RoomPage;
@@ -30,6 +31,9 @@ public final class Tour {
 
   /** Until the demo's room is traced. */
   private static final long TRACED_NANOS = 2_500_000_000L;
+
+  /** A take of twenty seconds, acted at once, and its check. */
+  private static final long TAKE_NANOS = 6_000_000_000L;
 
   /** Until cancelled work has ended. */
   private static final long CANCEL_NANOS = 200_000_000L;
@@ -69,6 +73,9 @@ public final class Tour {
       }
       if (station == Station.ROOM) {
         roomPages(window, stage, folder, name, pictures);
+      }
+      if (station == Station.LEVEL) {
+        levelPages(window, stage, folder, name, pictures);
       }
       if (station == Station.RING) {
         ringPages(window, stage, folder, name, pictures);
@@ -123,6 +130,20 @@ public final class Tour {
     settle();
     pictures.set(
         pictures.indexOf(folder.resolve(name + ".png")), picture(stage.getScene(), folder, name));
+  }
+
+  private static void levelPages(
+      Composition window, Stage stage, Path folder, String name, List<Path> pictures) {
+    for (LevelPage page : LevelPage.values()) {
+      Toolkit.onFx(() -> window.level().pageProperty().set(page));
+      if (page == LevelPage.TAKE) {
+        Toolkit.onFx(() -> window.level().take().record());
+        LockSupport.parkNanos(TAKE_NANOS);
+      }
+      settle();
+      String label = page.label().toLowerCase(Locale.ROOT).replace(' ', '-');
+      pictures.add(picture(stage.getScene(), folder, name + "-" + label));
+    }
   }
 
   private static void ringPages(

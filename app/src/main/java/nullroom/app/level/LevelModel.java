@@ -1,10 +1,14 @@
 package nullroom.app.level;
 
 import java.util.Locale;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.Say;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.plan.Adviser;
+import nullroom.core.plan.GainPlan;
+import nullroom.core.plan.School;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.PlacedMicrophone;
@@ -13,19 +17,56 @@ import nullroom.io.book.RoomBook;
 
 /** What the level station knows and can do. */
 public final class LevelModel {
+  private final ObjectProperty<LevelPage> page = new SimpleObjectProperty<>(LevelPage.GAIN);
+  private final ObjectProperty<School> school = new SimpleObjectProperty<>(School.PEAKS);
   private final Desk desk;
   private final Say say;
+  private final LoudLine loudLine;
+  private final TakeModel take;
 
   /** A model on a desk. */
   public LevelModel(Desk desk) {
     this.desk = desk;
+    loudLine = new LoudLine(desk);
+    take = new TakeModel(desk);
     say =
         Say.of(
             desk.session(),
             this::sayAnswer,
             this::sayMeaning,
             () ->
-                String.format(Locale.ROOT, "peak %.0f dBFS", peakDbfs(effort())).replace('-', '−'));
+                String.format(Locale.ROOT, "peak %.0f dBFS", peakDbfs(effort())).replace('-', '−'),
+            school);
+  }
+
+  /** The page shown. */
+  public ObjectProperty<LevelPage> pageProperty() {
+    return page;
+  }
+
+  /** Where the level is set, as practitioners disagree. */
+  public ObjectProperty<School> schoolProperty() {
+    return school;
+  }
+
+  /** The half minute that finds the gain. */
+  public LoudLine loudLine() {
+    return loudLine;
+  }
+
+  /** The take that is checked. */
+  public TakeModel take() {
+    return take;
+  }
+
+  /** The gain staging of the school chosen. */
+  public GainPlan plan() {
+    return GainPlan.of(
+        desk.session().heard(),
+        book().goal().targets(),
+        school.get(),
+        Adviser.HIGHEST_GAIN_DB,
+        GainPlan.SHOUT_DB);
   }
 
   /** The station's words. */
@@ -69,9 +110,9 @@ public final class LevelModel {
     return heard.dbfs(heard.voiceDbSpl());
   }
 
-  /** The gain that brings the loudest peak to the target, within what inputs have. */
+  /** The gain that the school asks for, within what inputs have. */
   public double rightGainDb() {
-    return Adviser.rightGainDb(desk.session().heard(), book().goal().targets());
+    return plan().gainDb();
   }
 
   /** Turns the gain. */
@@ -111,16 +152,18 @@ public final class LevelModel {
     }
     return String.format(
             Locale.ROOT,
-            "%s. Set the gain to %.0f dB (%+.0f) for %.0f dBFS.",
+            "%s. Set the gain to %.0f dB (%+.0f): %s.",
             where,
             rightGainDb(),
             change,
-            targetDbfs())
+            school.get().label())
         .replace("-", "−");
   }
 
   private String sayMeaning() {
-    return "Peaks are counted 18 dB over the average of speech. A low level can be raised, a clipped one cannot be mended; but far"
-        + " too low, the preamp’s hiss comes up with it.";
+    String locked = loudLine.locked();
+    return locked.isEmpty()
+        ? "A low level can be raised, a clipped one cannot be mended; but far too low, the preamp’s hiss comes up with it."
+        : locked;
   }
 }

@@ -39,7 +39,8 @@ final class BookJson {
         ListeningJson.read(f, (int) version),
         decays(f),
         f.elements("recordingSpots").stream().map(BookJson::spot).toList(),
-        f.elements("materials").stream().map(FinishJson::own).toList());
+        f.elements("materials").stream().map(FinishJson::own).toList(),
+        LevelsJson.read(f));
   }
 
   private static Spot spot(Field f) {
@@ -88,6 +89,7 @@ final class BookJson {
       ArrayNode spots = out.putArray("recordingSpots");
       book.spots().forEach(s -> write(s, spots.addObject()));
     }
+    LevelsJson.write(book.levels(), out);
     if (!book.materials().isEmpty()) {
       ArrayNode own = out.putArray("materials");
       book.materials().forEach(m -> FinishJson.write(m, own.addObject()));

@@ -25,6 +25,7 @@ import nullroom.core.room.Room;
  * @param decays all that is known about the decay
  * @param spots places to record from
  * @param materials of the user's own, by name
+ * @param levels all that is known about the level
  */
 public record RoomBook(
     String name,
@@ -33,7 +34,8 @@ public record RoomBook(
     Listening listening,
     Decays decays,
     List<Spot> spots,
-    List<Finish.Stated> materials) {
+    List<Finish.Stated> materials,
+    Levels levels) {
   public RoomBook {
     materials = List.copyOf(materials);
     spots = List.copyOf(spots);
@@ -41,7 +43,7 @@ public record RoomBook(
 
   /** A book in which nothing was measured yet. */
   public RoomBook(String name, Goal goal, Room room) {
-    this(name, goal, room, Listening.NOTHING, Decays.NOTHING, List.of(), List.of());
+    this(name, goal, room, Listening.NOTHING, Decays.NOTHING, List.of(), List.of(), Levels.NOTHING);
   }
 
   /** The decay measured last. */
@@ -106,17 +108,17 @@ public record RoomBook(
 
   /** With another room. */
   public RoomBook with(Room other) {
-    return new RoomBook(name, goal, other, listening, decays, spots, materials);
+    return new RoomBook(name, goal, other, listening, decays, spots, materials, levels);
   }
 
   /** With another goal. */
   public RoomBook with(Goal other) {
-    return new RoomBook(name, other, room, listening, decays, spots, materials);
+    return new RoomBook(name, other, room, listening, decays, spots, materials, levels);
   }
 
   /** With other knowledge of the noise. */
   public RoomBook with(Listening other) {
-    return new RoomBook(name, goal, room, other, decays, spots, materials);
+    return new RoomBook(name, goal, room, other, decays, spots, materials, levels);
   }
 
   /** With a new noise measurement. */
@@ -126,7 +128,7 @@ public record RoomBook(
 
   /** With other knowledge of the decay. */
   public RoomBook with(Decays other) {
-    return new RoomBook(name, goal, room, listening, other, spots, materials);
+    return new RoomBook(name, goal, room, listening, other, spots, materials, levels);
   }
 
   /** With a new decay measurement; those before are kept to compare with. */
@@ -136,11 +138,16 @@ public record RoomBook(
 
   /** With other places to record from. */
   public RoomBook withSpots(List<Spot> others) {
-    return new RoomBook(name, goal, room, listening, decays, others, materials);
+    return new RoomBook(name, goal, room, listening, decays, others, materials, levels);
   }
 
   /** With other materials of the user's own. */
   public RoomBook withMaterials(List<Finish.Stated> others) {
-    return new RoomBook(name, goal, room, listening, decays, spots, others);
+    return new RoomBook(name, goal, room, listening, decays, spots, others, levels);
+  }
+
+  /** With other knowledge of the level. */
+  public RoomBook with(Levels other) {
+    return new RoomBook(name, goal, room, listening, decays, spots, materials, other);
   }
 }

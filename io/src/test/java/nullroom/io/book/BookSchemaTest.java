@@ -19,6 +19,7 @@ import nullroom.core.predict.Goal;
 import nullroom.core.room.Camera;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Patch;
+import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Room;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -97,6 +98,28 @@ class BookSchemaTest {
     RoomBook mine = bare.withMaterials(List.of(own));
     assertThat(errors(schema, BookJson.write(mine))).isEmpty();
     assertThat(BookJson.read(BookJson.write(mine))).isEqualTo(mine);
+    RoomBook levelled =
+        bare.with(
+            Levels.NOTHING
+                .withBrief("podcast-16")
+                .with(
+                    new Levels.Locked(
+                        "2026-03-14T21:40",
+                        room.requireTalker().at(),
+                        room.requireMicrophone(),
+                        -12.5)));
+    assertThat(errors(schema, BookJson.write(levelled))).isEmpty();
+    assertThat(BookJson.read(BookJson.write(levelled))).isEqualTo(levelled);
+    Levels.Locked locked = levelled.levels().locked().orElseThrow();
+    assertThat(locked.changed(room)).isEmpty();
+    PlacedMicrophone microphone = room.requireMicrophone();
+    Room hotter = room.withMicrophone(microphone.with(microphone.capture().withGainDb(55)));
+    assertThat(locked.changed(hotter)).contains("the gain");
+    assertThat(
+            locked.changed(
+                room.withTalker(
+                    room.requireTalker().movedTo(microphone.at().plus(microphone.at(), 0.1)))))
+        .hasValueSatisfying(words -> assertThat(words).contains("where you"));
     ObjectNode nameless = BookJson.write(mine);
     ((ObjectNode) nameless.get("materials").get(0)).remove("materialName");
     assertThat(errors(schema, nameless)).isNotEmpty();

@@ -1,0 +1,116 @@
+package nullroom.app.level;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import nullroom.app.control.Choice;
+import nullroom.app.control.Dial;
+import nullroom.app.control.FigureTable;
+import nullroom.app.control.Wrapped;
+import nullroom.app.shell.Desk;
+import nullroom.core.acoustics.VocalEffort;
+import nullroom.core.plan.Adviser;
+import nullroom.core.plan.GainPlan;
+import nullroom.core.plan.School;
+
+/** Where each effort lands, and the gain staging by school. */
+final class GainPage {
+  private static final double SIDE_WIDTH = 300;
+
+  private final LevelModel model;
+  private final FigureTable table = new FigureTable("gain-plan");
+  private final Label advice = new Wrapped("", "note");
+  private final HBox picture;
+  private final VBox controls;
+
+  GainPage(LevelModel model, Desk desk) {
+    this.model = model;
+    LevelBars bars = new LevelBars(model);
+    Dial gain = new Dial("Gain", "dB", 0, Adviser.HIGHEST_GAIN_DB, "%.0f", model::setGain);
+    Choice<VocalEffort> effort =
+        new Choice<>(
+            "effort",
+            "how loud the voice is",
+            List.of(VocalEffort.values()),
+            e -> LevelBars.name(e) + ", " + Math.round(e.levelDbA()) + " dBA at 1 m",
+            model::setEffort);
+    Choice<School> school =
+        new Choice<>(
+            "school",
+            "where the level is set",
+            List.of(School.values()),
+            School::label,
+            model.schoolProperty()::set);
+    Button set = new Button("Set the right gain");
+    set.setId("set-gain");
+    set.getStyleClass().add("action");
+    set.setOnAction(e -> model.setGain(model.rightGainDb()));
+    Label voice = new Label("Voice");
+    voice.getStyleClass().add("field-name");
+    HBox row = new HBox(voice, effort, school, set);
+    row.getStyleClass().add("row");
+    Label caution =
+        new Label("Turn headphones down before you turn gain up: sudden peaks harm hearing.");
+    caution.getStyleClass().add("caution");
+    VBox side = new VBox(10, table, advice);
+    side.setMinWidth(SIDE_WIDTH);
+    side.setMaxWidth(SIDE_WIDTH);
+    picture = new HBox(16, bars, side);
+    HBox.setHgrow(bars, Priority.ALWAYS);
+    controls = new VBox(6, gain, row, caution);
+    Runnable refresh =
+        () -> {
+          bars.redraw();
+          gain.show(model.gainDb());
+          effort.show(model.effort());
+          school.show(model.schoolProperty().get());
+          plan();
+        };
+    desk.session().revisionProperty().subscribe(refresh);
+    model.schoolProperty().subscribe(refresh);
+    refresh.run();
+  }
+
+  private void plan() {
+    GainPlan plan = model.plan();
+    table.heads(List.of("with " + Math.round(plan.gainDb()) + " dB of gain", "dBFS"));
+    table.row(List.of("voice while active", level(plan.activeDbfs())));
+    table.row(List.of("loudest line", level(plan.peakDbfs())));
+    table.row(List.of("a laugh or shout", level(plan.shoutDbfs())));
+    table.row(List.of("left over that, dB", level(plan.headroomDb())));
+    table.row(List.of("noise, A-weighted", level(plan.noiseDbfsA())));
+    for (GainPlan.Word word : plan.words()) {
+      table.row(
+          List.of(
+              word.bits() == 32 ? "in 32-bit float" : "in " + word.bits() + " bits, dithered",
+              level(word.noiseDbfsA())));
+    }
+    advice.setText(
+        String.join(
+                " ",
+                Stream.concat(
+                        plan.advice().stream(),
+                        plan.limiter()
+                            ? Stream.empty()
+                            : Stream.of("No limiter is needed, and no second track."))
+                    .toList())
+            .replace(" -", " −"));
+  }
+
+  private static String level(double db) {
+    return String.format(Locale.ROOT, "%.1f", db).replace('-', '−');
+  }
+
+  HBox picture() {
+    return picture;
+  }
+
+  VBox controls() {
+    return controls;
+  }
+}

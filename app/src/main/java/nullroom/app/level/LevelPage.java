@@ -1,0 +1,29 @@
+package nullroom.app.level;
+
+import nullroom.app.shell.Pages;
+
+/** What the level station shows. */
+public enum LevelPage implements Pages.Page {
+  GAIN("Gain", "how far to turn it up, and what comes of it"),
+  LOUD_LINE("Loud line", "half a minute that finds the gain"),
+  TAKE("Take check", "a take held against common practice and a brief"),
+  FILES("Files", "how long files, cards and cameras last");
+
+  private final String label;
+  private final String hint;
+
+  LevelPage(String label, String hint) {
+    this.label = label;
+    this.hint = hint;
+  }
+
+  @Override
+  public String label() {
+    return label;
+  }
+
+  @Override
+  public String hint() {
+    return hint;
+  }
+}

@@ -1,0 +1,94 @@
+package nullroom.app.level;
+
+import java.util.Locale;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import nullroom.app.control.FigureTable;
+import nullroom.app.control.TakePlot;
+import nullroom.app.control.Wrapped;
+import nullroom.app.shell.Desk;
+
+/** The half minute, step by step, with its meter. */
+final class LoudLinePage {
+  private final LoudLine model;
+  private final MeterBar meter;
+  private final Label now = new Wrapped("", "answer");
+  private final Label besides = new Wrapped("", "note");
+  private final FigureTable figures = new FigureTable("loud-line-figures");
+  private final Button turn = new Button("I turned it as told");
+  private final Button lock = new Button("Lock it");
+  private final TakePlot course = new TakePlot();
+  private final VBox node;
+  private final FlowPane controls;
+
+  LoudLinePage(LevelModel level, Desk desk) {
+    model = level.loudLine();
+    meter = new MeterBar(level);
+    now.setId("loud-line-now");
+    Button start = new Button("Begin");
+    start.setId("loud-line-start");
+    start.getStyleClass().add("action");
+    start.setOnAction(e -> model.start());
+    start.disableProperty().bind(desk.work().runningProperty());
+    turn.setId("loud-line-turned");
+    turn.setOnAction(e -> model.turned());
+    lock.setId("loud-line-lock");
+    lock.setOnAction(e -> model.lock());
+    Label how =
+        new Wrapped(
+            "Half a minute: ten seconds of a quiet line, ten as you will speak, ten of the loudest line. Headphones down first.");
+    how.getStyleClass().add("caution");
+    node = new VBox(12, how, now, meter, figures, besides, course);
+    VBox.setVgrow(course, Priority.ALWAYS);
+    node.getStyleClass().add("pictures");
+    controls = new FlowPane(8, 6, start, turn, lock);
+    model.readingProperty().subscribe(this::refresh);
+    model.resultProperty().subscribe(this::refresh);
+    desk.work().runningProperty().subscribe(this::refresh);
+    desk.session().revisionProperty().subscribe(this::refresh);
+    refresh();
+  }
+
+  private void refresh() {
+    now.setText(model.now());
+    besides.setText(model.besides());
+    meter.show(model.readingProperty().get());
+    turn.setDisable(model.resultProperty().get().filter(r -> !r.good()).isEmpty());
+    lock.setDisable(model.resultProperty().get().filter(LoudLine.Result::good).isEmpty());
+    model
+        .resultProperty()
+        .get()
+        .ifPresent(r ->
+            course.show(
+                r.report().channels().getFirst().frames(), 0.1, Double.NaN, LoudLine.steps()));
+    figures.heads(java.util.List.of("sample peak", "true peak", "momentary"));
+    model
+        .readingProperty()
+        .get()
+        .ifPresent(r ->
+            figures.row(
+                java.util.List.of(
+                    level(r.heldDbfs(), "dBFS"),
+                    level(r.truePeakDbtp(), "dBTP"),
+                    r.momentaryLufs().isPresent()
+                        ? level(r.momentaryLufs().getAsDouble(), "LUFS")
+                        : "")));
+  }
+
+  private static String level(double db, String unit) {
+    return Double.isFinite(db)
+        ? String.format(Locale.ROOT, "%.1f %s", db, unit).replace('-', '−')
+        : "";
+  }
+
+  VBox node() {
+    return node;
+  }
+
+  FlowPane controls() {
+    return controls;
+  }
+}

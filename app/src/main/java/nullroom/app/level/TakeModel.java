@@ -1,0 +1,224 @@
+package nullroom.app.level;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import nullroom.app.shell.Desk;
+import nullroom.core.Trouble;
+import nullroom.core.measure.Moment;
+import nullroom.core.measure.TakeChannel;
+import nullroom.core.measure.TakeMeter;
+import nullroom.core.measure.TakeReport;
+import nullroom.core.plan.Brief;
+import nullroom.core.plan.Delivery;
+import nullroom.core.plan.TakeVerdicts;
+import nullroom.core.plan.Verdict;
+import nullroom.core.predict.Margins;
+import nullroom.core.signal.Samples;
+import nullroom.io.audio.SoundFile;
+import nullroom.io.audio.TakeExport;
+import nullroom.io.device.AudioDevice;
+import nullroom.io.device.Loudspeaker;
+
+/** A take checked: what is wrong where, whether it meets its brief, and the file to hand over. */
+public final class TakeModel {
+  private static final double TAKE_SECONDS = 20;
+
+  /** Heard before and after a finding. */
+  private static final double AROUND_SECONDS = 1.5;
+
+  private static final int DELIVERED_BITS = 24;
+
+  /**
+   * A take.
+   *
+   * @param sound its name in the book
+   * @param report of it
+   */
+  public record Checked(String sound, TakeReport report) {}
+
+  /**
+   * Something that was found at a time.
+   *
+   * @param kind one word
+   * @param moment when
+   * @param words for people
+   */
+  public record Finding(String kind, Moment moment, String words) {}
+
+  private final ReadOnlyObjectWrapper<Optional<Checked>> take =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final Desk desk;
+
+  TakeModel(Desk desk) {
+    this.desk = desk;
+  }
+
+  /** The take checked last. */
+  public ReadOnlyObjectProperty<Optional<Checked>> takeProperty() {
+    return take.getReadOnlyProperty();
+  }
+
+  /** Checks a sound file; a copy of it stays in the book. */
+  public void open(Path file) {
+    desk.stream(
+        "Checking " + file.getFileName(),
+        file,
+        "take",
+        (kept, sound, progress) -> new Checked(kept, TakeMeter.measure(sound, progress)),
+        checked -> take.set(Optional.of(checked)));
+  }
+
+  /** Records twenty seconds of voice and checks them. */
+  public void record() {
+    desk.record(
+        "Recording a take",
+        AudioDevice.Prompt.VOICE,
+        TAKE_SECONDS,
+        "take",
+        kept ->
+            new Checked(
+                kept.name(),
+                TakeMeter.measure(
+                    nullroom.core.signal.SampleSource.of(kept.samples()),
+                    nullroom.core.Progress.NONE)),
+        checked -> take.set(Optional.of(checked)));
+  }
+
+  /** What the recording is handed over as; empty where nobody said. */
+  public Optional<Brief> brief() {
+    return Brief.find(desk.session().book().levels().brief());
+  }
+
+  /** Hands it over as something else. */
+  public void setBrief(Brief brief) {
+    desk.session().edit("Choose a brief", book -> book.with(book.levels().withBrief(brief.id())));
+  }
+
+  private double peakTarget() {
+    return -desk.session().book().goal().targets().get(Margins.Kind.SAFE);
+  }
+
+  /** What the checks came to, failures first. */
+  public List<Verdict> verdicts() {
+    return take.get()
+        .map(t ->
+            Stream.concat(
+                    TakeVerdicts.of(first(t), t.report().loudness(), peakTarget(), brief())
+                        .stream(),
+                    TakeVerdicts.together(t.report()).stream())
+                .sorted(Comparator.comparing(Verdict::mark).reversed())
+                .toList())
+        .orElse(List.of());
+  }
+
+  private static TakeChannel first(Checked checked) {
+    return checked.report().channels().getFirst();
+  }
+
+  /** All that was found at a time, in order. */
+  public List<Finding> findings() {
+    List<Finding> all = new ArrayList<>();
+    take.get()
+        .ifPresent(t -> {
+          TakeChannel c = first(t);
+          c.clips().forEach(m -> all.add(finding("clipped", m)));
+          c.dropouts().forEach(m -> all.add(finding("drop-out", m)));
+          c.thumps().forEach(m -> all.add(finding("thump", m)));
+          for (TakeReport.Jump j : t.report().jumps()) {
+            String words =
+                String.format(
+                        Locale.ROOT, "jump of %+.0f LU at %s", j.changeLu(), clock(j.seconds()))
+                    .replace('-', '−');
+            all.add(new Finding("jump", new Moment(j.seconds(), 0), words));
+          }
+        });
+    all.sort(Comparator.comparingDouble(f -> f.moment().startSeconds()));
+    return all;
+  }
+
+  private static Finding finding(String kind, Moment moment) {
+    return new Finding(kind, moment, kind + " at " + clock(moment.startSeconds()));
+  }
+
+  static String clock(double seconds) {
+    return String.format(Locale.ROOT, "%d:%04.1f", (int) (seconds / 60), seconds % 60);
+  }
+
+  /** The gain that brings it to its brief; empty without a take or a brief. */
+  public Optional<Delivery> delivery() {
+    return take.get().flatMap(t -> brief().flatMap(b -> Delivery.of(t.report(), b)));
+  }
+
+  /** Plays what was found with a little before and after it. */
+  public void hear(Finding finding) {
+    Checked checked = take.get().orElseThrow();
+    double from = Math.max(0, finding.moment().startSeconds() - AROUND_SECONDS);
+    double seconds =
+        finding.moment().startSeconds()
+            - from
+            + finding.moment().durationSeconds()
+            + AROUND_SECONDS;
+    desk.work()
+        .start(
+            "Playing " + finding.words(),
+            progress -> {
+              Samples part = part(checked.sound(), from, seconds);
+              try (Loudspeaker playing = Loudspeaker.play(part)) {
+                progress.step(1, 1);
+                java.util.concurrent.locks.LockSupport.parkNanos((long) (seconds * 1e9));
+              }
+              return part;
+            },
+            part -> {});
+  }
+
+  private Samples part(String sound, double from, double seconds) {
+    try (SoundFile file = SoundFile.open(desk.session().folder().sound(sound))) {
+      double rate = file.sampleRateHz();
+      double[] kept = new double[(int) Math.round(seconds * rate)];
+      double[][] block = new double[file.channels()][1 << 14];
+      long at = -Math.round(from * rate);
+      int read;
+      while (at < kept.length && (read = file.read(block)) >= 0) {
+        for (int i = 0; i < read; i++, at++) {
+          if (at >= 0 && at < kept.length) {
+            kept[(int) at] = block[0][i];
+          }
+        }
+      }
+      return new Samples(kept, rate);
+    }
+  }
+
+  /**
+   * Writes the file to hand over: trimmed, brought to its brief as far as peaks allow, 24 bits with
+   * dither.
+   *
+   * @param from seconds
+   * @param to seconds; the take's end where it is not after {@code from}
+   */
+  public void export(Path target, double from, double to) {
+    Checked checked = take.get().orElseThrow(() -> new Trouble.BadField("take", "check one first"));
+    double gain = delivery().map(Delivery::gainDb).orElse(0.0);
+    TakeExport export =
+        new TakeExport(from, to > from ? to : Double.POSITIVE_INFINITY, gain, DELIVERED_BITS);
+    desk.work()
+        .start(
+            "Writing " + target.getFileName(),
+            progress ->
+                export.write(desk.session().folder().sound(checked.sound()), target, progress),
+            cut ->
+                desk.work()
+                    .say(
+                        cut == 0
+                            ? "Written: " + target.getFileName() + "."
+                            : "Written, but " + cut + " samples passed full scale and were cut."));
+  }
+}

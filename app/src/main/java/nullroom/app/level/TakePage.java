@@ -1,0 +1,232 @@
+package nullroom.app.level;
+
+import java.io.File;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.OptionalDouble;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import nullroom.app.control.Choice;
+import nullroom.app.control.FigureTable;
+import nullroom.app.control.FilePick;
+import nullroom.app.control.NumberField;
+import nullroom.app.control.TakePlot;
+import nullroom.app.control.Wrapped;
+import nullroom.app.shell.Desk;
+import nullroom.core.measure.TakeChannel;
+import nullroom.core.measure.TakeReport;
+import nullroom.core.plan.Brief;
+import nullroom.core.plan.Delivery;
+import nullroom.core.plan.Verdict;
+
+/** A take's level over time with what was found, the checks, and the file to hand over. */
+final class TakePage {
+  private static final double PLOT_HEIGHT = 190;
+  private static final double FIGURES_WIDTH = 190;
+  private static final double ADVICE_WIDTH = 350;
+  private static final double BRIEF_WIDTH = 250;
+
+  /** Checks as people call them. */
+  private static final Map<String, String> NAMES =
+      Map.ofEntries(
+          Map.entry("clippingBefore", "cut off before"),
+          Map.entry("dcOffset", "offset"),
+          Map.entry("speechToNoise", "pauses"),
+          Map.entry("dropouts", "drop-outs"),
+          Map.entry("deadChannels", "dead channels"),
+          Map.entry("truePeak", "true peak"),
+          Map.entry("samplePeak", "sample peak"),
+          Map.entry("noiseFloor", "noise floor"));
+
+  private static final double FRAME_SECONDS = 0.1;
+
+  private final TakeModel model;
+  private final Desk desk;
+  private final TakePlot plot = new TakePlot();
+  private final FigureTable checks = new FigureTable("take-checks");
+  private final FigureTable figures = new FigureTable("take-figures");
+  private final Label found = new Wrapped("", "soft");
+  private final Label delivery = new Wrapped("", "note");
+  private final TextField from = time("take-from", "seconds from which it is kept", "0");
+  private final TextField to = time("take-to", "seconds up to which it is kept; empty for all", "");
+  private final Button write = new Button("Write the file to hand over…");
+  private final VBox node;
+  private final VBox controls;
+
+  TakePage(LevelModel level, Desk desk) {
+    model = level.take();
+    this.desk = desk;
+    plot.setMinHeight(PLOT_HEIGHT);
+    plot.setOnFlag(
+        index -> desk.work().attempt(() -> model.hear(model.findings().get(index)), () -> {}));
+    ScrollPane rows = new ScrollPane(checks);
+    rows.setFitToWidth(true);
+    figures.setMinWidth(FIGURES_WIDTH);
+    figures.setMaxWidth(FIGURES_WIDTH);
+    HBox tables = new HBox(16, figures, rows);
+    HBox.setHgrow(rows, Priority.ALWAYS);
+    VBox.setVgrow(tables, Priority.ALWAYS);
+    node = new VBox(8, plot, found, tables);
+    node.getStyleClass().add("pictures");
+    controls = new VBox(6, take(), brief(), delivery);
+    model.takeProperty().subscribe(this::refresh);
+    desk.session().bookProperty().subscribe(this::refresh);
+    refresh();
+  }
+
+  private static TextField time(String id, String name, String shown) {
+    TextField field = new TextField(shown);
+    field.setId(id);
+    field.setAccessibleText(name);
+    field.setPrefColumnCount(4);
+    return field;
+  }
+
+  private FlowPane take() {
+    Button record = new Button("Record a take");
+    record.setId("take-record");
+    record.getStyleClass().add("action");
+    record.setOnAction(e -> model.record());
+    Button open = FilePick.button(model::open);
+    for (Button b : List.of(record, open)) {
+      b.disableProperty().bind(desk.work().runningProperty());
+    }
+    return new FlowPane(8, 6, record, open);
+  }
+
+  private FlowPane brief() {
+    Choice<Brief> choice =
+        new Choice<>(
+            "brief", "what it is handed over as", Brief.all(), b -> b.use(), model::setBrief);
+    choice.setNothing("nothing yet");
+    choice.setPrefWidth(BRIEF_WIDTH);
+    desk.session().bookProperty().subscribe(() -> choice.show(model.brief().orElse(null)));
+    choice.show(model.brief().orElse(null));
+    write.setId("take-write");
+    write.setOnAction(e -> {
+      FileChooser chooser = new FileChooser();
+      chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("WAV", "*.wav"));
+      chooser.setInitialFileName("take.wav");
+      File file = chooser.showSaveDialog(write.getScene().getWindow());
+      if (file != null) {
+        desk.work()
+            .attempt(() -> model.export(file.toPath(), seconds(from, 0), seconds(to, 0)), () -> {});
+      }
+    });
+    return new FlowPane(
+        8,
+        6,
+        new Label("Hand it over as"),
+        choice,
+        new Label("from"),
+        from,
+        new Label("to"),
+        to,
+        new Label("s"),
+        write);
+  }
+
+  private static double seconds(TextField field, double otherwise) {
+    try {
+      return field.getText().isBlank() ? otherwise : NumberField.parse(field.getText());
+    } catch (NumberFormatException e) {
+      throw new nullroom.core.Trouble.BadField(
+          field.getAccessibleText(), "“" + field.getText() + "” is no number");
+    }
+  }
+
+  private void refresh() {
+    List<TakeModel.Finding> findings = model.findings();
+    write.setDisable(model.takeProperty().get().isEmpty());
+    model
+        .takeProperty()
+        .get()
+        .ifPresent(t -> {
+          TakeChannel c = t.report().channels().getFirst();
+          plot.show(
+              c.frames(),
+              FRAME_SECONDS,
+              c.noiseFloorDbfs().orElse(Double.NaN),
+              findings.stream()
+                  .map(f -> new TakePlot.Flag(f.moment().startSeconds(), f.words()))
+                  .toList());
+          figures(t.report(), c);
+        });
+    found.setText(
+        model.takeProperty().get().isEmpty()
+            ? "Record a take, open one, or drop a file here."
+            : findings.isEmpty()
+                ? "Nothing was found at any single moment."
+                : findings.size()
+                    + (findings.size() == 1 ? " thing was" : " things were")
+                    + " found; press a flag to hear it: "
+                    + String.join(
+                        ", ", findings.stream().limit(4).map(TakeModel.Finding::words).toList())
+                    + (findings.size() > 4 ? ", …" : "."));
+    List<Verdict> verdicts = model.verdicts();
+    checks.heads(verdicts.isEmpty() ? List.of() : List.of("check", "", ""));
+    for (Verdict v : verdicts) {
+      Label advice = new Wrapped(v.advice().replace(" -", " −"));
+      advice.setPrefWidth(ADVICE_WIDTH);
+      checks.row(List.of(NAMES.getOrDefault(v.check(), v.check()), mark(v), advice));
+    }
+    delivery.setText(
+        model
+            .delivery()
+            .map(Delivery::words)
+            .orElse(
+                model.brief().isEmpty()
+                    ? "Choose what it is handed over as, and the gain that brings it there is worked out."
+                    : ""));
+  }
+
+  /** A shape and a word. */
+  private static String mark(Verdict v) {
+    return switch (v.mark()) {
+      case PASS -> "● pass";
+      case CLOSE -> "◆ close";
+      case FAIL -> "▲ fail";
+    };
+  }
+
+  private void figures(TakeReport report, TakeChannel c) {
+    figures.heads(List.of("figures", ""));
+    List<Object[]> rows = new ArrayList<>();
+    rows.add(new Object[] {"peak, dBFS", OptionalDouble.of(20 * Math.log10(c.peak()))});
+    rows.add(
+        new Object[] {"true peak, dBTP", OptionalDouble.of(20 * Math.log10(report.truePeak()))});
+    rows.add(new Object[] {"loudness, LUFS", report.loudness().integratedLufs()});
+    rows.add(new Object[] {"range, LU", report.loudness().rangeLu()});
+    rows.add(new Object[] {"speech, dBFS", c.activeSpeechDbfs()});
+    rows.add(new Object[] {"spoken, % of time", c.activityPercent()});
+    rows.add(new Object[] {"noise floor, dBFS", c.noiseFloorDbfs()});
+    rows.add(new Object[] {"the same, A", c.noiseFloorDbfsA()});
+    rows.add(new Object[] {"speech to noise, dB", c.speechToNoiseDb()});
+    for (Object[] row : rows) {
+      OptionalDouble figure = (OptionalDouble) row[1];
+      figures.row(
+          List.of(
+              row[0],
+              figure.isPresent() && Double.isFinite(figure.getAsDouble())
+                  ? String.format(Locale.ROOT, "%.1f", figure.getAsDouble()).replace('-', '−')
+                  : "–"));
+    }
+  }
+
+  VBox node() {
+    return node;
+  }
+
+  VBox controls() {
+    return controls;
+  }
+}

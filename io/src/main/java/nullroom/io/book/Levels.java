@@ -1,0 +1,54 @@
+package nullroom.io.book;
+
+import java.util.Optional;
+import nullroom.core.acoustics.Capture;
+import nullroom.core.room.PlacedMicrophone;
+import nullroom.core.room.Point;
+import nullroom.core.room.Room;
+
+/**
+ * What is known about the recording level.
+ *
+ * @param locked the setting that was found good
+ * @param brief key of what the recording is handed over as, empty where nobody said
+ */
+public record Levels(Optional<Locked> locked, String brief) {
+  /** Nothing yet. */
+  public static final Levels NOTHING = new Levels(Optional.empty(), "");
+
+  /**
+   * A setting that was found good by the loudest line.
+   *
+   * @param taken when, local date and time
+   * @param talkerAt where the talker was
+   * @param microphone where it was, with all of its chain and gain
+   * @param peakDbfs of the loudest line
+   */
+  public record Locked(String taken, Point talkerAt, PlacedMicrophone microphone, double peakDbfs) {
+    /** What has changed in a room since, in a few words; empty where nothing has. */
+    public Optional<String> changed(Room room) {
+      Capture then = microphone.capture();
+      Capture now = room.requireMicrophone().capture();
+      if (then.gainDb() != now.gainDb()) {
+        return Optional.of("the gain");
+      }
+      if (!then.equals(now)) {
+        return Optional.of("the microphone or its input");
+      }
+      boolean moved =
+          !microphone.at().equals(room.requireMicrophone().at())
+              || !talkerAt.equals(room.requireTalker().at());
+      return moved ? Optional.of("where you and the microphone are") : Optional.empty();
+    }
+  }
+
+  /** With a setting found good. */
+  public Levels with(Locked setting) {
+    return new Levels(Optional.of(setting), brief);
+  }
+
+  /** With another brief. */
+  public Levels withBrief(String id) {
+    return new Levels(locked, id);
+  }
+}
