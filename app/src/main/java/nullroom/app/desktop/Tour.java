@@ -134,22 +134,18 @@ public final class Tour {
 
   private static void levelPages(
       Composition window, Stage stage, Path folder, String name, List<Path> pictures) {
-    for (LevelPage page : LevelPage.values()) {
-      Toolkit.onFx(() -> window.level().pageProperty().set(page));
-      if (page == LevelPage.TAKE) {
-        Toolkit.onFx(() -> window.level().take().record());
-        LockSupport.parkNanos(TAKE_NANOS);
-      }
-      settle();
-      String label = page.label().toLowerCase(Locale.ROOT).replace(' ', '-');
-      pictures.add(picture(stage.getScene(), folder, name + "-" + label));
-    }
+    Toolkit.onFx(() -> window.level().pageProperty().set(LevelPage.TAKE));
+    Toolkit.onFx(() -> window.level().take().record());
+    LockSupport.parkNanos(TAKE_NANOS);
+    settle();
+    pictures.add(picture(stage.getScene(), folder, name + "-take"));
+    Toolkit.onFx(() -> window.level().pageProperty().set(LevelPage.GAIN));
   }
 
   private static void ringPages(
       Composition window, Stage stage, Path folder, String name, List<Path> pictures) {
     for (RingPage page : RingPage.values()) {
-      if (page != RingPage.DECAY && page != RingPage.FIGURES) {
+      if (page != RingPage.DECAY && page != RingPage.FIGURES && page != RingPage.THIRDS) {
         Toolkit.onFx(() -> window.ring().pageProperty().set(page));
         if (page == RingPage.CLAPS) {
           Toolkit.onFx(() -> window.ring().clap());

@@ -2,6 +2,7 @@ package nullroom.core.measure;
 
 import java.util.ArrayList;
 import java.util.List;
+import nullroom.core.signal.Sums;
 
 /**
  * Digital drop-outs: runs of one and the same value in the middle of sound, of a millisecond up to
@@ -23,52 +24,70 @@ final class Dropouts {
   private static final int MOST = 1000;
 
   private final double rate;
+  private final int around;
   private final List<Moment> found = new ArrayList<>();
-  private double peakBefore;
-  private double peakNow;
-  private double value;
-  private long runStart;
   private double soundBefore;
-  private long awaitUntil = -1;
+  private double soundNow;
+  private double last = Double.NaN;
+  private int run;
+  private double soundAtRun;
   private Moment awaited = new Moment(0, 0);
+  private long awaitUntil = -1;
   private long count;
 
   Dropouts(double sampleRateHz) {
     rate = sampleRateHz;
+    around = (int) (AROUND_SECONDS * sampleRateHz);
   }
 
   void add(double[] block, int length) {
-    int around = (int) (AROUND_SECONDS * rate);
-    for (int i = 0; i < length; i++) {
-      double x = block[i];
-      if (x != value) {
-        end();
-        value = x;
-        runStart = count;
-        soundBefore = Math.max(peakBefore, peakNow);
-      }
-      double size = Math.abs(x);
-      peakNow = Math.max(peakNow, size);
+    int from = 0;
+    while (from < length) {
+      int to = (int) Math.min(length, from + around - count % around);
+      piece(block, from, to);
+      count += to - from;
+      from = to;
       if (count % around == 0) {
-        peakBefore = peakNow;
-        peakNow = size;
+        soundBefore = soundNow;
+        soundNow = 0;
       }
-      if (awaitUntil >= 0 && size >= SOUND) {
-        keep();
-      } else if (count > awaitUntil) {
-        awaitUntil = -1;
-      }
-      count++;
     }
   }
 
-  private void end() {
-    double seconds = (count - runStart) / rate;
-    boolean held = seconds >= SHORTEST_SECONDS && seconds <= LONGEST_SECONDS;
-    if (held && soundBefore >= SOUND && Math.abs(value) < MOST_OF_PEAK * soundBefore) {
-      awaited = new Moment(runStart / rate, seconds);
-      awaitUntil = count + (long) (AROUND_SECONDS * rate);
+  private void piece(double[] block, int from, int to) {
+    double peak = Sums.peak(block, from, to - from);
+    if (awaitUntil >= count && peak >= SOUND) {
+      keep();
     }
+    awaitUntil = awaitUntil < count ? -1 : awaitUntil;
+    double before = last;
+    for (int i = from; i < to; i++) {
+      double x = block[i];
+      if (x == before) {
+        if (run++ == 0) {
+          soundAtRun = Math.max(soundBefore, Math.max(soundNow, Sums.peak(block, from, i - from)));
+        }
+      } else if (run > 0) {
+        end(count + i - from, before);
+        if (awaitUntil >= 0 && Sums.peak(block, i, to - i) >= SOUND) {
+          keep();
+        }
+      }
+      before = x;
+    }
+    last = before;
+    soundNow = Math.max(soundNow, peak);
+  }
+
+  /** A run has ended before a sample. */
+  private void end(long at, double value) {
+    double seconds = (run + 1) / rate;
+    boolean held = seconds >= SHORTEST_SECONDS && seconds <= LONGEST_SECONDS;
+    if (held && soundAtRun >= SOUND && Math.abs(value) < MOST_OF_PEAK * soundAtRun) {
+      awaited = new Moment((at - run - 1) / rate, seconds);
+      awaitUntil = at + around;
+    }
+    run = 0;
   }
 
   private void keep() {

@@ -1,6 +1,7 @@
 package nullroom.core.measure;
 
 import java.util.Arrays;
+import nullroom.core.signal.Sums;
 
 /**
  * Clipping before the converter: peaks cut off flat under full scale. Looked for are plateaus of
@@ -28,14 +29,33 @@ final class FlatTops {
   /** Fewer are chance. */
   private static final int FEWEST = 6;
 
+  private static final int CHUNK = 64;
+  private static final double NEAR_LARGEST = 0.5;
+
   private final int[] heights = new int[STEPS];
+  private double largest;
   private double before;
   private double height;
   private int length;
   private boolean edged;
 
   void add(double[] block, int count) {
-    for (int i = 0; i < count; i++) {
+    for (int from = 0; from < count; from += CHUNK) {
+      int samples = Math.min(CHUNK, count - from);
+      double peak = Sums.peak(block, from, samples);
+      largest = Math.max(largest, peak);
+      if (peak < NEAR_LARGEST * largest) { // what is cut off lies at the top
+        before = Math.abs(block[from + samples - 1]);
+        edged = false;
+        length = 0;
+      } else {
+        look(block, from, from + samples);
+      }
+    }
+  }
+
+  private void look(double[] block, int from, int to) {
+    for (int i = from; i < to; i++) {
       double size = Math.abs(block[i]);
       if (length > 0 && Math.abs(size - height) <= FLAT * height) {
         length++;

@@ -47,6 +47,8 @@ public final class LoudnessMeter {
   private final Steps course;
   private double[] weighted = new double[0];
   private double part;
+  private double momentarySum;
+  private double shortTermSum;
   private long samples;
   private long steps;
   private double maxMomentary;
@@ -125,18 +127,24 @@ public final class LoudnessMeter {
 
   /** A whole step of 10 ms: the weighted sum of the channels' K-weighted mean squares. */
   private void addStep(double energy) {
+    momentarySum += energy - back(MOMENTARY_STEPS);
+    shortTermSum += energy - back(SHORT_TERM_STEPS);
     energies[(int) (steps % SHORT_TERM_STEPS)] = energy;
     course.add((float) energy);
     steps++;
+    if (steps % SHORT_TERM_STEPS == 0) { // sums that go on for hours drift
+      momentarySum = mean(MOMENTARY_STEPS) * MOMENTARY_STEPS;
+      shortTermSum = mean(SHORT_TERM_STEPS) * SHORT_TERM_STEPS;
+    }
     if (steps >= MOMENTARY_STEPS) {
-      double momentary = mean(MOMENTARY_STEPS);
+      double momentary = Math.max(0, momentarySum / MOMENTARY_STEPS);
       maxMomentary = Math.max(maxMomentary, momentary);
       if (steps % HOP_STEPS == 0) {
         blocks.add(momentary);
       }
     }
     if (steps >= SHORT_TERM_STEPS) {
-      double shortTerm = mean(SHORT_TERM_STEPS);
+      double shortTerm = Math.max(0, shortTermSum / SHORT_TERM_STEPS);
       maxShortTerm = Math.max(maxShortTerm, shortTerm);
       if (steps % HOP_STEPS == 0) {
         shortTerms.add(shortTerm);
@@ -159,6 +167,11 @@ public final class LoudnessMeter {
       all.addStep(energy);
     }
     return all;
+  }
+
+  /** The energy of a step so many before the next; 0 before the first. */
+  private double back(int length) {
+    return steps < length ? 0 : energies[(int) ((steps - length) % SHORT_TERM_STEPS)];
   }
 
   private double mean(int length) {

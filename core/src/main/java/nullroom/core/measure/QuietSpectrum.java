@@ -31,6 +31,7 @@ final class QuietSpectrum {
   private final double rate;
   private final double[] line;
   private int filled;
+  private double firstHalf = Double.POSITIVE_INFINITY;
   private final PriorityQueue<Window> quietest =
       new PriorityQueue<>(Comparator.comparingDouble(Window::energy).reversed());
 
@@ -56,8 +57,10 @@ final class QuietSpectrum {
   }
 
   private void offer() {
-    double energy = Sums.ofSquares(line, 0, length) / length;
-    if (energy < LEAST_MEAN_SQUARE) {
+    double second = Sums.ofSquares(line, length / 2, length - length / 2);
+    double energy = (firstHalf + second) / length;
+    firstHalf = second; // it moves to the front
+    if (energy < LEAST_MEAN_SQUARE || Double.isInfinite(energy)) {
       return;
     }
     if (quietest.size() < KEPT) {

@@ -61,7 +61,6 @@ final class TakeChannelMeter {
     loudness.add(new double[][] {block}, length);
     peak = Math.max(peak, Sums.peak(block, 0, length));
     sum += Sums.of(block, 0, length);
-    squares += Sums.ofSquares(block, 0, length);
     aWeighting.filter(block, weighted, length);
     rumbleFilter.filter(block, rumble, length);
     int from = 0;
@@ -69,7 +68,9 @@ final class TakeChannelMeter {
       long end = Math.round((frame + 1) * rate * TakeFrames.SECONDS);
       int to = (int) Math.min(length, from + end - count);
       frameStep = Math.max(frameStep, speech.add(block, from, to));
-      frameSquares += Sums.ofSquares(block, from, to - from);
+      double energy = Sums.ofSquares(block, from, to - from);
+      frameSquares += energy;
+      squares += energy;
       frameWeighted += Sums.ofSquares(weighted, from, to - from);
       frameRumble += Sums.ofSquares(rumble, from, to - from);
       frameSamples += to - from;

@@ -17,6 +17,18 @@ public final class TruePeak {
   private static final double BETA = 6;
 
   private static final int STRETCH = 64;
+
+  /**
+   * Of two samples with the largest between them one reaches this share of it, for any sound up to
+   * 0.37 of the rate.
+   */
+  private static final double LEAST_END = 0.4;
+
+  private static final int HALF_WAY = PHASES / 2 - 1;
+
+  /** A peak between two samples lies less than this over the larger of them and their middle. */
+  private static final double LEAST_OF_LARGEST = 0.75;
+
   private static final double[][] FILTERS = filters();
   private static final double LARGEST_GAIN = largestGain();
 
@@ -88,18 +100,32 @@ public final class TruePeak {
     }
     largest = Math.max(largest, top);
     for (int at = REACH - 1; at + REACH < filled; at++) {
-      int from = at - REACH + 1;
-      if (Sums.peak(line, from, TAPS) * LARGEST_GAIN <= largest) {
-        continue;
-      }
-      for (double[] filter : FILTERS) {
-        double y = 0;
-        for (int k = 0; k < TAPS; k++) {
-          y = Fused.madd(filter[k], line[from + k], y);
-        }
-        largest = Math.max(largest, Math.abs(y));
+      double ends = Math.max(Math.abs(line[at]), Math.abs(line[at + 1]));
+      if (ends > LEAST_END * largest) {
+        between(at - REACH + 1, ends);
       }
     }
+  }
+
+  /** The amplitudes between two samples, beginning with the one half way. */
+  private void between(int from, double ends) {
+    double half = Math.abs(at(FILTERS[HALF_WAY], from));
+    if (Math.max(half, ends) < LEAST_OF_LARGEST * largest) {
+      return;
+    }
+    for (double[] filter : FILTERS) {
+      largest = Math.max(largest, Math.abs(at(filter, from)));
+    }
+  }
+
+  private double at(double[] filter, int from) {
+    double a = 0;
+    double b = 0;
+    for (int k = 0; k < TAPS; k += 2) {
+      a = Fused.madd(filter[k], line[from + k], a);
+      b = Fused.madd(filter[k + 1], line[from + k + 1], b);
+    }
+    return a + b;
   }
 
   /** The largest so far; the end of the sound counts as silence after it. */
