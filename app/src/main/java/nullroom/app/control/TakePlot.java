@@ -95,7 +95,7 @@ public final class TakePlot extends PlotPane {
     if (!Double.isNaN(floorDbfs)) {
       double y = y(floorDbfs, height);
       line(LEFT, y, width, y, "reference-line");
-      text("noise floor", width - 4, y - 7, TextAlignment.RIGHT, "axis");
+      text("noise floor", LEFT + 4, y + 9, TextAlignment.LEFT, "axis");
     }
     for (int k = 0; k < flags.size(); k++) {
       flag(k, x(flags.get(k).seconds(), seconds, width), base);

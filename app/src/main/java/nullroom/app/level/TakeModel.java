@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.concurrent.locks.LockSupport;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -33,6 +34,7 @@ public final class TakeModel {
   /** Heard before and after a finding. */
   private static final double AROUND_SECONDS = 1.5;
 
+  private static final double HEAR_STEP_SECONDS = 0.05;
   private static final int DELIVERED_BITS = 24;
 
   /**
@@ -171,8 +173,11 @@ public final class TakeModel {
             progress -> {
               Samples part = part(checked.sound(), from, seconds);
               try (Loudspeaker playing = Loudspeaker.play(part)) {
-                progress.step(1, 1);
-                java.util.concurrent.locks.LockSupport.parkNanos((long) (seconds * 1e9));
+                long steps = (long) Math.ceil(seconds / HEAR_STEP_SECONDS);
+                for (long k = 0; k < steps; k++) {
+                  progress.step(k, steps); // ends it where it was cancelled
+                  LockSupport.parkNanos((long) (HEAR_STEP_SECONDS * 1e9));
+                }
               }
               return part;
             },

@@ -31,7 +31,6 @@ import nullroom.core.plan.Verdict;
 /** A take's level over time with what was found, the checks, and the file to hand over. */
 final class TakePage {
   private static final double PLOT_HEIGHT = 190;
-  private static final double FIGURES_WIDTH = 190;
   private static final double ADVICE_WIDTH = 350;
   private static final double BRIEF_WIDTH = 250;
 
@@ -70,9 +69,7 @@ final class TakePage {
         index -> desk.work().attempt(() -> model.hear(model.findings().get(index)), () -> {}));
     ScrollPane rows = new ScrollPane(checks);
     rows.setFitToWidth(true);
-    figures.setMinWidth(FIGURES_WIDTH);
-    figures.setMaxWidth(FIGURES_WIDTH);
-    HBox tables = new HBox(16, figures, rows);
+    HBox tables = new HBox(24, figures, rows);
     HBox.setHgrow(rows, Priority.ALWAYS);
     VBox.setVgrow(tables, Priority.ALWAYS);
     node = new VBox(8, plot, found, tables);
@@ -177,6 +174,7 @@ final class TakePage {
     for (Verdict v : verdicts) {
       Label advice = new Wrapped(v.advice().replace(" -", " −"));
       advice.setPrefWidth(ADVICE_WIDTH);
+      advice.setMinWidth(ADVICE_WIDTH);
       checks.row(List.of(NAMES.getOrDefault(v.check(), v.check()), mark(v), advice));
     }
     delivery.setText(

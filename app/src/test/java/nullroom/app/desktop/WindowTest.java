@@ -15,6 +15,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.stage.Stage;
 import nullroom.app.Fx;
+import nullroom.app.level.LevelPage;
 import nullroom.app.listen.Page;
 import nullroom.app.ring.RingPage;
 import nullroom.app.room.RoomPage;
@@ -135,6 +136,13 @@ class WindowTest {
     for (RoomPage page : RoomPage.values()) {
       drawn(window, scene, Station.ROOM, page.name());
     }
+    for (LevelPage page : LevelPage.values()) {
+      drawn(window, scene, Station.LEVEL, page.name());
+    }
+    drawn(window, scene, Station.LEVEL, "TAKE");
+    onFx(() -> fire(scene, "take-record"));
+    waitForWork(window);
+    assertThat(onFx(() -> window.level().take().takeProperty().get())).isPresent();
     drawn(window, scene, Station.ROOM, "FURNITURE");
     onFx(() -> fire(scene, "add-shelf"));
     assertThat(onFx(() -> window.session().book().room().furniture())).hasSize(2);
