@@ -22,6 +22,7 @@ import nullroom.app.control.NumberField;
 import nullroom.app.control.TakePlot;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Desk;
+import nullroom.core.acoustics.Decibels;
 import nullroom.core.measure.TakeChannel;
 import nullroom.core.measure.TakeReport;
 import nullroom.core.plan.Brief;
@@ -199,9 +200,11 @@ final class TakePage {
   private void figures(TakeReport report, TakeChannel c) {
     figures.heads(List.of("figures", ""));
     List<Object[]> rows = new ArrayList<>();
-    rows.add(new Object[] {"peak, dBFS", OptionalDouble.of(20 * Math.log10(c.peak()))});
+    rows.add(new Object[] {"peak, dBFS", OptionalDouble.of(Decibels.ofAmplitude(c.peak()))});
     rows.add(
-        new Object[] {"true peak, dBTP", OptionalDouble.of(20 * Math.log10(report.truePeak()))});
+        new Object[] {
+          "true peak, dBTP", OptionalDouble.of(Decibels.ofAmplitude(report.truePeak()))
+        });
     rows.add(new Object[] {"loudness, LUFS", report.loudness().integratedLufs()});
     rows.add(new Object[] {"range, LU", report.loudness().rangeLu()});
     rows.add(new Object[] {"speech, dBFS", c.activeSpeechDbfs()});

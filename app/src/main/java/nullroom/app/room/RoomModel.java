@@ -11,24 +11,16 @@ import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.control.Hands;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.Say;
-import nullroom.core.Trouble;
 import nullroom.core.predict.Statistics;
-import nullroom.core.room.Aim;
 import nullroom.core.room.Camera;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
-import nullroom.core.room.Talker;
 import nullroom.core.room.Thing;
 import nullroom.io.book.BookFolder;
 
 /** What the room station knows and can do. */
 public final class RoomModel {
-  /** Between the talker and a camera that is put up, where there is room. */
-  private static final double CAMERA_METRES = 2;
-
-  private static final double USUAL_FOCAL = 35;
-
   private final ObjectProperty<RoomPage> page = new SimpleObjectProperty<>(RoomPage.FOLD_OUT);
   private final ObjectProperty<Tint> tint = new SimpleObjectProperty<>(Tint.NOTHING);
   private final ObjectProperty<Sight> sight = new SimpleObjectProperty<>(Sight.UNFOLDED);
@@ -247,24 +239,11 @@ public final class RoomModel {
     desk.session()
         .edit(
             there ? "Put up a camera" : "Take out the camera",
-            b -> b.with(b.room().withCamera(there ? camera(b.room()) : Optional.empty())));
-  }
-
-  private static Optional<Camera> camera(Room room) {
-    Talker talker = room.requireTalker();
-    Point ahead = new Aim(talker.aim().azimuthDegrees(), 0).direction();
-    Point best = talker.at();
-    for (double d = 0.3; d <= CAMERA_METRES; d += 0.1) {
-      Point p = talker.at().plus(ahead, d);
-      boolean free = room.holds(p) && room.furniture().stream().noneMatch(f -> f.holds(p));
-      best = free ? p : best;
-    }
-    if (best.equals(talker.at())) {
-      throw new Trouble.BadField(
-          "camera", "there is no room before the talker; turn them away from the wall");
-    }
-    return Optional.of(
-        new Camera(best, Aim.along(talker.at().minus(best)), USUAL_FOCAL, Camera.WIDE));
+            b ->
+                b.with(
+                    b.room()
+                        .withCamera(
+                            there ? Optional.of(Camera.before(b.room())) : Optional.empty())));
   }
 
   /** Gives the camera another lens. */

@@ -1,5 +1,7 @@
 package nullroom.core.room;
 
+import nullroom.core.Trouble;
+
 /**
  * A camera that films, with its lens, held level. It is no obstacle to sound.
  *
@@ -17,6 +19,10 @@ public record Camera(Point at, Aim aim, double focalMillimetres, double aspectRa
   private static final double SHORTEST_MILLIMETRES = 8;
   private static final double LONGEST_MILLIMETRES = 1200;
   private static final double MOST_RATIO = 4;
+  private static final double USUAL_FOCAL = 35;
+  private static final double USUAL_METRES = 2;
+  private static final double NEAREST_METRES = 0.3;
+  private static final double STEP_METRES = 0.1;
 
   public Camera {
     if (!(focalMillimetres >= SHORTEST_MILLIMETRES && focalMillimetres <= LONGEST_MILLIMETRES)) {
@@ -27,6 +33,27 @@ public record Camera(Point at, Aim aim, double focalMillimetres, double aspectRa
       throw new IllegalArgumentException(
           "the picture's width over its height must lie between 0.25 and 4, not " + aspectRatio);
     }
+  }
+
+  /**
+   * One with a usual lens before a room's talker, two metres away or as far as there is room.
+   *
+   * @throws Trouble.BadField where there is no talker, or no room before them
+   */
+  public static Camera before(Room room) {
+    Talker talker = room.requireTalker();
+    Point ahead = new Aim(talker.aim().azimuthDegrees(), 0).direction();
+    Point best = talker.at();
+    for (double d = NEAREST_METRES; d <= USUAL_METRES; d += STEP_METRES) {
+      Point p = talker.at().plus(ahead, d);
+      boolean free = room.holds(p) && room.furniture().stream().noneMatch(f -> f.holds(p));
+      best = free ? p : best;
+    }
+    if (best.equals(talker.at())) {
+      throw new Trouble.BadField(
+          "camera", "there is no room before the talker; turn them away from the wall");
+    }
+    return new Camera(best, Aim.along(talker.at().minus(best)), USUAL_FOCAL, WIDE);
   }
 
   /** Half the picture's width at a distance of one. */
