@@ -35,7 +35,6 @@ public final class FoldOut extends PlotPane {
   };
 
   private static final double AIM_LENGTH = 30;
-  private static final double WEDGE_STEP_METRES = 0.05;
 
   private Optional<Room> room = Optional.empty();
   private String selected = "";
@@ -277,12 +276,8 @@ public final class FoldOut extends PlotPane {
   private void wedge(Unfolding u, Camera camera) {
     for (double side : new double[] {-0.5, 0.5}) {
       double azimuth = camera.aim().azimuthDegrees() + side * camera.widthDegrees();
-      Point direction = new Aim(azimuth, 0).direction();
-      double reach = 0;
-      while (u.room().outline().contains(camera.at().plus(direction, reach + WEDGE_STEP_METRES))) {
-        reach += WEDGE_STEP_METRES;
-      }
-      Point end = camera.at().plus(direction, reach);
+      Aim aim = new Aim(azimuth, 0);
+      Point end = camera.at().plus(aim.direction(), u.room().reach(camera.at(), aim));
       line(
           u.sx(camera.at().x()), u.sy(camera.at().y()), u.sx(end.x()), u.sy(end.y()), "frame-edge");
     }

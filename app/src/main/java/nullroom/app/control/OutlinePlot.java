@@ -90,24 +90,13 @@ public final class OutlinePlot extends PlotPane {
                 < CLOSE_PIXELS;
     if (closes) {
       drawing = false;
-      onChange.accept(counterClockwise(corners));
+      onChange.accept(Outline.counterClockwise(corners));
     } else {
       List<Point> more = new ArrayList<>(corners);
       more.add(aligned(place(e), corners.isEmpty() ? List.of() : List.of(corners.getLast())));
       corners = more;
     }
     redraw();
-  }
-
-  /** Whichever way it was drawn. */
-  private static List<Point> counterClockwise(List<Point> drawn) {
-    double twice = 0;
-    for (int i = 0; i < drawn.size(); i++) {
-      Point a = drawn.get(i);
-      Point b = drawn.get((i + 1) % drawn.size());
-      twice += a.x() * b.y() - b.x() * a.y();
-    }
-    return twice < 0 ? drawn.reversed() : drawn;
   }
 
   private Point place(MouseEvent e) {

@@ -230,7 +230,6 @@ public final class RoomPlot extends PlotPane {
   private void wedge(Room r, Camera camera) {
     boolean above = view == View.ABOVE;
     double half = (above ? camera.widthDegrees() : camera.heightDegrees()) / 2;
-    double reach = r.size().length();
     for (double side : new double[] {-half, half}) {
       Aim aim =
           above
@@ -238,11 +237,7 @@ public final class RoomPlot extends PlotPane {
               : new Aim(
                   camera.aim().azimuthDegrees(),
                   Math.clamp(camera.aim().elevationDegrees() + side, -90, 90));
-      Point end = camera.at();
-      double step = Thing.STEP_METRES;
-      for (double d = step; d < reach && r.holds(camera.at().plus(aim.direction(), d)); d += step) {
-        end = camera.at().plus(aim.direction(), d);
-      }
+      Point end = camera.at().plus(aim.direction(), r.reach(camera.at(), aim));
       line(sx(camera.at()), sy(camera.at()), sx(end), sy(end), "frame-edge");
     }
   }

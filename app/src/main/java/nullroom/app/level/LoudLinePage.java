@@ -10,6 +10,7 @@ import nullroom.app.control.FigureTable;
 import nullroom.app.control.TakePlot;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Desk;
+import nullroom.core.measure.TakeChannel;
 
 /** The half minute, step by step, with its meter. */
 final class LoudLinePage {
@@ -63,7 +64,10 @@ final class LoudLinePage {
         .get()
         .ifPresent(r ->
             course.show(
-                r.report().channels().getFirst().frames(), 0.1, Double.NaN, LoudLine.steps()));
+                r.report().channels().getFirst().frames(),
+                TakeChannel.FRAME_SECONDS,
+                Double.NaN,
+                LoudLine.steps()));
     figures.heads(java.util.List.of("sample peak", "true peak", "momentary"));
     model
         .readingProperty()

@@ -47,8 +47,6 @@ final class TakePage {
           Map.entry("samplePeak", "sample peak"),
           Map.entry("noiseFloor", "noise floor"));
 
-  private static final double FRAME_SECONDS = 0.1;
-
   private final TakeModel model;
   private final Desk desk;
   private final TakePlot plot = new TakePlot();
@@ -152,7 +150,7 @@ final class TakePage {
           TakeChannel c = t.report().channels().getFirst();
           plot.show(
               c.frames(),
-              FRAME_SECONDS,
+              TakeChannel.FRAME_SECONDS,
               c.noiseFloorDbfs().orElse(Double.NaN),
               findings.stream()
                   .map(f -> new TakePlot.Flag(f.moment().startSeconds(), f.words()))

@@ -20,9 +20,6 @@ public enum Opening {
   CURTAIN("curtain", "curtain_medium_draped", 0, 1.6, 2.2, "", "", ""),
   RUG("rug", "rug_on_wood", 0, 2.0, 1.4, "", "", "");
 
-  /** A piece may lie on the very edge of its surface. */
-  private static final double HAIR = 1e-6;
-
   private final String label;
   private final String material;
   private final double up;
@@ -90,21 +87,15 @@ public enum Opening {
   }
 
   private static void check(Room room, Patch patch) {
-    Point low = patch.corners().get(0);
-    Point high = patch.corners().get(2);
-    for (Point c : patch.corners()) {
-      double u = c.x() > low.x() ? c.x() - HAIR : c.x() + HAIR;
-      double v = c.y() > low.y() ? c.y() - HAIR : c.y() + HAIR;
-      if (room.on(patch.surface(), u, v).isEmpty()) {
-        throw new Trouble.BadField(
-            patch.name(),
-            String.format(
-                Locale.ROOT,
-                "%.2f m wide and %.2f m high does not fit on %s there",
-                high.x() - low.x(),
-                high.y() - low.y(),
-                patch.surface()));
-      }
+    if (!room.carries(patch)) {
+      throw new Trouble.BadField(
+          patch.name(),
+          String.format(
+              Locale.ROOT,
+              "%.2f m wide and %.2f m high does not fit on %s there",
+              patch.width(),
+              patch.height(),
+              patch.surface()));
     }
   }
 }

@@ -240,13 +240,6 @@ public final class ShapeModel {
     return all;
   }
 
-  /** Width and height of a piece in its surface's axes. */
-  public static double[] size(Patch piece) {
-    var across = piece.corners().stream().mapToDouble(Point::x).summaryStatistics();
-    var up = piece.corners().stream().mapToDouble(Point::y).summaryStatistics();
-    return new double[] {across.getMax() - across.getMin(), up.getMax() - up.getMin()};
-  }
-
   /** What lies on surfaces. */
   public List<Patch> pieces() {
     return room().patches();

@@ -238,7 +238,7 @@ final class ShapePage {
                 "make the " + p.name() + " " + p.otherwise().get().then(),
                 () -> model.turnOver(index))
             : "";
-    double[] size = ShapeModel.size(p);
+    double[] size = {p.width(), p.height()};
     return List.of(
         p.label(),
         p.surface().replaceFirst("wall", "wall "),

@@ -14,6 +14,14 @@ final class Growing {
     values[size++] = value;
   }
 
+  int size() {
+    return size;
+  }
+
+  double get(int k) {
+    return values[k];
+  }
+
   double[] values() {
     return Arrays.copyOf(values, size);
   }

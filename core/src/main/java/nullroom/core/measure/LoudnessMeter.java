@@ -3,6 +3,7 @@ package nullroom.core.measure;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.core.acoustics.Decibels;
 import nullroom.core.signal.Biquads;
@@ -44,7 +45,10 @@ public final class LoudnessMeter {
   private final double[] energies = new double[SHORT_TERM_STEPS];
   private final Growing blocks = new Growing();
   private final Growing shortTerms = new Growing();
-  private final Steps course;
+
+  /** Energies of steps, where they are kept: a meter that runs for days keeps none. */
+  private final Optional<Growing> course;
+
   private double[] weighted = new double[0];
   private double part;
   private double momentarySum;
@@ -56,15 +60,15 @@ public final class LoudnessMeter {
 
   /** A meter of all channels together. */
   public LoudnessMeter(double sampleRateHz, int channels) {
-    this(sampleRateHz, channels, Steps.forgotten());
+    this(sampleRateHz, channels, Optional.empty());
   }
 
   /** A meter of one channel whose steps are kept, to be put together with others. */
   static LoudnessMeter ofOne(double sampleRateHz) {
-    return new LoudnessMeter(sampleRateHz, 1, new Steps());
+    return new LoudnessMeter(sampleRateHz, 1, Optional.of(new Growing()));
   }
 
-  private LoudnessMeter(double sampleRateHz, int channels, Steps course) {
+  private LoudnessMeter(double sampleRateHz, int channels, Optional<Growing> course) {
     this.sampleRateHz = sampleRateHz;
     this.course = course;
     weights = weights(channels);
@@ -130,7 +134,7 @@ public final class LoudnessMeter {
     momentarySum += energy - back(MOMENTARY_STEPS);
     shortTermSum += energy - back(SHORT_TERM_STEPS);
     energies[(int) (steps % SHORT_TERM_STEPS)] = energy;
-    course.add((float) energy);
+    course.ifPresent(c -> c.add(energy));
     steps++;
     if (steps % SHORT_TERM_STEPS == 0) { // sums that go on for hours drift
       momentarySum = mean(MOMENTARY_STEPS) * MOMENTARY_STEPS;
@@ -159,10 +163,11 @@ public final class LoudnessMeter {
    */
   static LoudnessMeter together(List<LoudnessMeter> each) {
     LoudnessMeter all = new LoudnessMeter(each.getFirst().sampleRateHz, each.size());
-    for (int k = 0; k < each.getFirst().course.size(); k++) {
+    List<Growing> courses = each.stream().map(m -> m.course.orElseThrow()).toList();
+    for (int k = 0; k < courses.getFirst().size(); k++) {
       double energy = 0;
       for (int c = 0; c < each.size(); c++) {
-        energy += all.weights[c] * each.get(c).course.get(k);
+        energy += all.weights[c] * courses.get(c).get(k);
       }
       all.addStep(energy);
     }
@@ -246,35 +251,5 @@ public final class LoudnessMeter {
 
   private static double[] above(double[] energies, double gate) {
     return Arrays.stream(energies).filter(e -> e > gate).toArray();
-  }
-
-  /** Energies of steps, kept or not. */
-  private static class Steps {
-    private float[] values = new float[256];
-    private int size;
-
-    static Steps forgotten() {
-      return new Steps() {
-        @Override
-        void add(float value) {
-          // a meter that runs for days keeps none
-        }
-      };
-    }
-
-    void add(float value) {
-      if (size == values.length) {
-        values = Arrays.copyOf(values, 2 * size);
-      }
-      values[size++] = value;
-    }
-
-    float get(int k) {
-      return values[k];
-    }
-
-    int size() {
-      return size;
-    }
   }
 }

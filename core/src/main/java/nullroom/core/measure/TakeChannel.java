@@ -48,6 +48,9 @@ public record TakeChannel(
     List<Moment> thumps,
     List<Moment> dropouts,
     double[] frames) {
+  /** Length of a frame. */
+  public static final double FRAME_SECONDS = TakeFrames.SECONDS;
+
   public TakeChannel {
     clips = List.copyOf(clips);
     thumps = List.copyOf(thumps);

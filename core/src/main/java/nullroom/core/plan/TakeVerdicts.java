@@ -228,31 +228,21 @@ public final class TakeVerdicts {
                 take.thumps().getFirst().startSeconds()));
   }
 
+  private void limited(String check, double amplitude, double limit) {
+    double peak = Decibels.ofAmplitude(amplitude);
+    add(
+        check,
+        peak <= limit ? Mark.PASS : Mark.FAIL,
+        peak,
+        limit,
+        peak <= limit
+            ? "Peaks stay under the limit."
+            : say("Bring it down by %.1f dB, or limit the peaks.", peak - limit));
+  }
+
   private void brief(Brief b) {
-    b.truePeakDbtp()
-        .ifPresent(limit -> {
-          double peak = Decibels.ofAmplitude(take.truePeak());
-          add(
-              "truePeak",
-              peak <= limit ? Mark.PASS : Mark.FAIL,
-              peak,
-              limit,
-              peak <= limit
-                  ? "True peaks stay under the limit."
-                  : say("Bring it down by %.1f dB, or limit the peaks.", peak - limit));
-        });
-    b.samplePeakDbfs()
-        .ifPresent(limit -> {
-          double peak = Decibels.ofAmplitude(take.peak());
-          add(
-              "samplePeak",
-              peak <= limit ? Mark.PASS : Mark.FAIL,
-              peak,
-              limit,
-              peak <= limit
-                  ? "Peaks stay under the limit."
-                  : say("Bring it down by %.1f dB, or limit the peaks.", peak - limit));
-        });
+    b.truePeakDbtp().ifPresent(limit -> limited("truePeak", take.truePeak(), limit));
+    b.samplePeakDbfs().ifPresent(limit -> limited("samplePeak", take.peak(), limit));
     if (b.integratedLufs().isPresent() && loudness.integratedLufs().isPresent()) {
       loudness(b, loudness.integratedLufs().getAsDouble());
     }

@@ -85,6 +85,11 @@ public record Outline(List<Point> corners) {
     return twice / 2;
   }
 
+  /** Corners the way an outline has them, whichever way they were drawn. */
+  public static List<Point> counterClockwise(List<Point> drawn) {
+    return signedArea(drawn) < 0 ? drawn.reversed() : drawn;
+  }
+
   /** Floor area in square metres. */
   public double area() {
     return signedArea(corners);

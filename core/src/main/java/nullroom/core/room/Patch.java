@@ -56,6 +56,18 @@ public record Patch(
     return Math.abs(Outline.signedArea(corners));
   }
 
+  /** How far it reaches along its surface's first axis, metres. */
+  public double width() {
+    var along = corners.stream().mapToDouble(Point::x).summaryStatistics();
+    return along.getMax() - along.getMin();
+  }
+
+  /** How far it reaches along its surface's second axis, metres. */
+  public double height() {
+    var up = corners.stream().mapToDouble(Point::y).summaryStatistics();
+    return up.getMax() - up.getMin();
+  }
+
   /** Its name with the state it is in. */
   public String label() {
     return otherwise.map(o -> name + ", " + o.now()).orElse(name);

@@ -17,9 +17,6 @@ final class Reshaping {
   private static final double WALL_METRES = 0.3;
   private static final double STEP_METRES = 0.1;
 
-  /** A piece may lie on the very edge of its surface. */
-  private static final double EDGE = 1e-6;
-
   private Reshaping() {}
 
   /**
@@ -46,19 +43,8 @@ final class Reshaping {
             Optional.empty(),
             Optional.empty(),
             room.noiseDbSpl());
-    List<Patch> kept = room.patches().stream().filter(p -> lies(bare, p)).toList();
+    List<Patch> kept = room.patches().stream().filter(bare::carries).toList();
     return furnished(peopled(bare.withPatches(kept), room), room);
-  }
-
-  /** Whether a piece lies within its surface. */
-  static boolean lies(Room room, Patch patch) {
-    if (!room.surfaceNames().contains(patch.surface())) {
-      return false;
-    }
-    Point middle = Outline.centre(patch.corners());
-    return patch.corners().stream()
-        .map(c -> c.plus(middle.minus(c), EDGE))
-        .allMatch(c -> room.on(patch.surface(), c.x(), c.y()).isPresent());
   }
 
   /** With the furniture and the noise sources that still fit. */

@@ -47,6 +47,8 @@ public record Room(
 
   private static final int MOST_FURNITURE = 60;
   private static final int MOST_PATCHES = 200;
+  private static final double EDGE = 1e-6;
+  private static final double REACH_STEP = 0.05;
 
   /** A room without furniture, camera or noise sources of a place of their own. */
   public Room(
@@ -220,6 +222,26 @@ public record Room(
    */
   public Optional<Point> on(String surface, double u, double v) {
     return hull().on(surface, u, v);
+  }
+
+  /** Whether a piece lies within its surface; it may lie on the very edge. */
+  public boolean carries(Patch patch) {
+    if (!surfaceNames().contains(patch.surface())) {
+      return false;
+    }
+    Point middle = Outline.centre(patch.corners());
+    return patch.corners().stream()
+        .map(c -> c.plus(middle.minus(c), EDGE))
+        .allMatch(c -> on(patch.surface(), c.x(), c.y()).isPresent());
+  }
+
+  /** How far one gets from a point before the room ends, metres, in steps of 5 cm. */
+  public double reach(Point from, Aim aim) {
+    double metres = 0;
+    while (metres < Outline.MAX_METRES && holds(from.plus(aim.direction(), metres + REACH_STEP))) {
+      metres += REACH_STEP;
+    }
+    return metres;
   }
 
   /** Length of a wall along the floor, metres. */

@@ -126,7 +126,7 @@ public record Thing(Kind kind, int index) {
       case PATCH -> {
         Point shift = to.minus(at(room));
         Room there = patches(room, p -> p.movedBy(shift.x(), shift.y()));
-        if (!Reshaping.lies(there, there.patches().get(index))) {
+        if (!there.carries(there.patches().get(index))) {
           throw new Trouble.BadField(name(room), "does not lie on " + surface(room) + " there");
         }
         yield there;
@@ -165,8 +165,8 @@ public record Thing(Kind kind, int index) {
     return switch (kind) {
       case PATCH -> {
         Patch patch = room.patches().get(index);
-        double width = extent(patch.corners(), 0);
-        double height = extent(patch.corners(), 1);
+        double width = patch.width();
+        double height = patch.height();
         boolean wall = patch.surface().startsWith("wall");
         double[] us = wall ? new double[] {0, room.wallLength(surface(room))} : floor(room, 0);
         double[] vs = wall ? new double[] {0, ceilingOver(room, to, width)} : floor(room, 1);
@@ -199,10 +199,6 @@ public record Thing(Kind kind, int index) {
         yield new Point(step(to.x()), step(to.y()), z);
       }
     };
-  }
-
-  private static double extent(List<Point> corners, int axis) {
-    return span(corners, axis)[1] - span(corners, axis)[0];
   }
 
   private static double[] floor(Room room, int axis) {
