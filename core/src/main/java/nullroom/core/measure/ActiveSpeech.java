@@ -32,7 +32,15 @@ final class ActiveSpeech {
    */
   record Result(double levelDbfs, double activity, int step) {}
 
-  private final double smooth;
+  /** Samples that the envelope takes as one, by their mean: far shorter than its time constant. */
+  private static final int GROUP = 8;
+
+  /** What is left of an average after a group of so many samples. */
+  private final double[] smooth = new double[GROUP + 1];
+
+  /** What the sum of a group adds to it. */
+  private final double[] share = new double[GROUP + 1];
+
   private final long hangover;
   private final long[] counts = new long[STEPS + 1];
   private final long[] last = new long[STEPS + 1];
@@ -43,47 +51,56 @@ final class ActiveSpeech {
   private int step;
 
   ActiveSpeech(double sampleRateHz) {
-    smooth = Math.exp(-1 / (TIME_SECONDS * sampleRateHz));
+    for (int k = 1; k <= GROUP; k++) {
+      smooth[k] = Math.exp(-k / (TIME_SECONDS * sampleRateHz));
+      share[k] = (1 - smooth[k]) / k;
+    }
     hangover = (long) Math.ceil(HANGOVER_SECONDS * sampleRateHz);
   }
 
   /**
-   * Takes samples.
+   * Takes the next samples.
    *
+   * @param energy sum of their squares
    * @return the highest step that held at any of them
    */
-  int add(double[] block, int from, int to) {
-    double g = smooth;
-    double p = first;
-    double q = envelope;
-    double sum = 0;
-    long now = count;
-    int held = step;
+  int add(double[] block, int length, double energy) {
     int most = 0;
-    for (int i = from; i < to; i++) {
-      double x = block[i];
-      sum += x * x;
-      p = g * p + (1 - g) * Math.abs(x);
-      q = g * q + (1 - g) * p;
-      int passed = Math.clamp(Math.getExponent(q) + STEPS + 1, 0, STEPS);
-      last[passed] = now;
-      if (passed >= held) {
-        held = passed;
-      } else {
-        while (held > passed && now - last[held] > hangover) {
-          held--;
-        }
-      }
-      counts[held]++;
-      most = Math.max(most, held);
-      now++;
+    int i = 0;
+    for (; i + GROUP <= length; i += GROUP) {
+      double even = Math.abs(block[i]) + Math.abs(block[i + 2]);
+      double odd = Math.abs(block[i + 1]) + Math.abs(block[i + 3]);
+      even += Math.abs(block[i + 4]) + Math.abs(block[i + 6]);
+      odd += Math.abs(block[i + 5]) + Math.abs(block[i + 7]);
+      most = Math.max(most, group(even + odd, GROUP));
     }
-    first = p;
-    envelope = q;
-    squares += sum;
-    count = now;
-    step = held;
+    double rest = 0;
+    for (int k = i; k < length; k++) {
+      rest += Math.abs(block[k]);
+    }
+    if (i < length) {
+      most = Math.max(most, group(rest, length - i));
+    }
+    squares += energy;
     return most;
+  }
+
+  private int group(double sizes, int samples) {
+    double g = smooth[samples];
+    first = g * first + share[samples] * sizes;
+    envelope = g * envelope + (1 - g) * first;
+    int passed = Math.clamp(Math.getExponent(envelope) + STEPS + 1, 0, STEPS);
+    last[passed] = count;
+    if (passed >= step) {
+      step = passed;
+    } else {
+      while (step > passed && count - last[step] > hangover) {
+        step--;
+      }
+    }
+    counts[step] += samples;
+    count += samples;
+    return step;
   }
 
   /** Mean square of all samples. */

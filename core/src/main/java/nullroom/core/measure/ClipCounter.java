@@ -28,7 +28,12 @@ final class ClipCounter {
   }
 
   void add(double[] block, int count) {
-    if (run == 0 && Sums.peak(block, 0, count) < top) { // nearly always
+    add(block, count, Sums.peak(block, 0, count));
+  }
+
+  /** The same where the largest size among the samples is known. */
+  void add(double[] block, int count, double largest) {
+    if (run == 0 && largest < top) { // nearly always
       position += count;
       return;
     }

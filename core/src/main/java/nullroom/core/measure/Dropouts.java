@@ -23,6 +23,9 @@ final class Dropouts {
 
   private static final int MOST = 1000;
 
+  /** A run has a pair of equal samples at one of every so many places. */
+  private static final int STRIDE = 3;
+
   private final double rate;
   private final int around;
   private final List<Moment> found = new ArrayList<>();
@@ -40,11 +43,16 @@ final class Dropouts {
     around = (int) (AROUND_SECONDS * sampleRateHz);
   }
 
-  void add(double[] block, int length) {
+  /**
+   * Takes the next samples.
+   *
+   * @param top the largest size among them
+   */
+  void add(double[] block, int length, double top) {
     int from = 0;
     while (from < length) {
       int to = (int) Math.min(length, from + around - count % around);
-      piece(block, from, to);
+      piece(block, from, to, from == 0 && to == length ? top : Sums.peak(block, from, to - from));
       count += to - from;
       from = to;
       if (count % around == 0) {
@@ -54,18 +62,37 @@ final class Dropouts {
     }
   }
 
-  private void piece(double[] block, int from, int to) {
-    double peak = Sums.peak(block, from, to - from);
+  private void piece(double[] block, int from, int to, double peak) {
     if (awaitUntil >= count && peak >= SOUND) {
       keep();
     }
     awaitUntil = awaitUntil < count ? -1 : awaitUntil;
-    double before = last;
-    for (int i = from; i < to; i++) {
+    if (run > 0 || block[from] == last || pairs(block, from, to)) {
+      look(block, from, from, to, Math.max(soundBefore, soundNow));
+    } else { // a run may begin with the last samples
+      int start = Math.max(from, to - STRIDE);
+      look(block, from, start, to, Math.max(soundBefore, Math.max(soundNow, peak)));
+    }
+    soundNow = Math.max(soundNow, peak);
+  }
+
+  private static boolean pairs(double[] block, int from, int to) {
+    boolean found = false;
+    for (int i = from; i + 1 < to; i += STRIDE) {
+      found |= block[i] == block[i + 1];
+    }
+    return found;
+  }
+
+  /** Looks for runs in a piece from one of its samples on, before which there was sound. */
+  private void look(double[] block, int from, int start, int to, double soundBeforeStart) {
+    double before = start == from ? last : block[start - 1];
+    double sound = soundBeforeStart;
+    for (int i = start; i < to; i++) {
       double x = block[i];
       if (x == before) {
         if (run++ == 0) {
-          soundAtRun = Math.max(soundBefore, Math.max(soundNow, Sums.peak(block, from, i - from)));
+          soundAtRun = sound;
         }
       } else if (run > 0) {
         end(count + i - from, before);
@@ -73,10 +100,12 @@ final class Dropouts {
           keep();
         }
       }
+      if (Math.abs(x) > sound) {
+        sound = Math.abs(x);
+      }
       before = x;
     }
     last = before;
-    soundNow = Math.max(soundNow, peak);
   }
 
   /** A run has ended before a sample. */

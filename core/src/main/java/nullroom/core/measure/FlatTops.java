@@ -1,7 +1,6 @@
 package nullroom.core.measure;
 
 import java.util.Arrays;
-import nullroom.core.signal.Sums;
 
 /**
  * Clipping before the converter: peaks cut off flat under full scale. Looked for are plateaus of
@@ -39,19 +38,41 @@ final class FlatTops {
   private int length;
   private boolean edged;
 
-  void add(double[] block, int count) {
+  /**
+   * Takes the next samples.
+   *
+   * @param top the largest size among them
+   */
+  void add(double[] block, int count, double top) {
+    largest = Math.max(largest, top);
+    if (top < NEAR_LARGEST * largest) { // what is cut off lies at the top
+      before = Math.abs(block[count - 1]);
+      edged = false;
+      length = 0;
+      return;
+    }
     for (int from = 0; from < count; from += CHUNK) {
       int samples = Math.min(CHUNK, count - from);
-      double peak = Sums.peak(block, from, samples);
-      largest = Math.max(largest, peak);
-      if (peak < NEAR_LARGEST * largest) { // what is cut off lies at the top
-        before = Math.abs(block[from + samples - 1]);
-        edged = false;
-        length = 0;
-      } else {
+      if (length > 1 || samples <= SHORTEST || pairs(block, from, from + samples)) {
         look(block, from, from + samples);
+      } else { // none but the last ones can belong to a plateau
+        int tail = from + samples - SHORTEST;
+        before = Math.abs(block[tail - 1]);
+        length = 0;
+        look(block, tail, from + samples);
       }
     }
+  }
+
+  /** Whether any two of the samples, counted in twos, are as equal as in a plateau. */
+  private boolean pairs(double[] block, int from, int to) {
+    boolean found = false;
+    double least = NEAR_LARGEST * largest;
+    for (int i = from; i + 1 < to; i += 2) {
+      double size = Math.abs(block[i]);
+      found |= size > least && Math.abs(Math.abs(block[i + 1]) - size) <= 2 * FLAT * size;
+    }
+    return found;
   }
 
   private void look(double[] block, int from, int to) {

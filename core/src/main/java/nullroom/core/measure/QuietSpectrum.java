@@ -1,6 +1,7 @@
 package nullroom.core.measure;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -29,46 +30,59 @@ final class QuietSpectrum {
 
   private final int length;
   private final double rate;
-  private final double[] line;
+  private double[] half;
+  private double[] halfBefore;
   private int filled;
-  private double firstHalf = Double.POSITIVE_INFINITY;
+  private double halfEnergy;
+  private double energyBefore = Double.POSITIVE_INFINITY;
   private final PriorityQueue<Window> quietest =
       new PriorityQueue<>(Comparator.comparingDouble(Window::energy).reversed());
 
   QuietSpectrum(double sampleRateHz) {
     rate = sampleRateHz;
     length = Fft.sizeFor((long) (WINDOW_SECONDS * sampleRateHz));
-    line = new double[length];
+    half = new double[length / 2];
+    halfBefore = new double[length / 2];
   }
 
   void add(double[] block, int count) {
     int taken = 0;
     while (taken < count) {
-      int n = Math.min(count - taken, length - filled);
-      System.arraycopy(block, taken, line, filled, n);
+      int n = Math.min(count - taken, half.length - filled);
+      System.arraycopy(block, taken, half, filled, n);
+      halfEnergy += Sums.ofSquares(block, taken, n);
       taken += n;
       filled += n;
-      if (filled == length) {
+      if (filled == half.length) {
         offer();
-        System.arraycopy(line, length / 2, line, 0, length - length / 2);
-        filled = length - length / 2;
+        double[] free = halfBefore;
+        halfBefore = half;
+        half = free;
+        filled = 0;
       }
     }
   }
 
+  /** A window begins with every half. */
   private void offer() {
-    double second = Sums.ofSquares(line, length / 2, length - length / 2);
-    double energy = (firstHalf + second) / length;
-    firstHalf = second; // it moves to the front
+    double energy = (energyBefore + halfEnergy) / length;
+    energyBefore = halfEnergy;
+    halfEnergy = 0;
     if (energy < LEAST_MEAN_SQUARE || Double.isInfinite(energy)) {
       return;
     }
     if (quietest.size() < KEPT) {
-      quietest.add(new Window(energy, line.clone()));
+      quietest.add(new Window(energy, whole()));
     } else if (energy < quietest.peek().energy()) {
       quietest.poll();
-      quietest.add(new Window(energy, line.clone()));
+      quietest.add(new Window(energy, whole()));
     }
+  }
+
+  private double[] whole() {
+    double[] whole = Arrays.copyOf(halfBefore, length);
+    System.arraycopy(half, 0, whole, half.length, half.length);
+    return whole;
   }
 
   /** Hum from the mains, where there is one. */

@@ -13,6 +13,9 @@ final class TakeChannelMeter {
   /** What lies under any voice. */
   private static final double RUMBLE_HZ = 55;
 
+  /** Rumble is sought in the means of so many samples: at 8 kHz still a thousand a second. */
+  private static final int GROUP = 8;
+
   private final double rate;
   private final ClipCounter clips;
   private final FlatTops flatTops = new FlatTops();
@@ -24,13 +27,15 @@ final class TakeChannelMeter {
   private final QuietSpectrum quiet;
   private final LoudnessMeter loudness;
   private final TakeFrames frames = new TakeFrames();
-  private double[] weighted = new double[0];
-  private double[] rumble = new double[0];
+  private final double[] step;
+  private final double[] weighted;
+  private final double[] rumble;
   private double peak;
   private double sum;
   private double squares;
   private long count;
-  private long frame;
+  private long steps;
+  private int filled;
   private double frameSquares;
   private double frameWeighted;
   private double frameRumble;
@@ -43,53 +48,87 @@ final class TakeChannelMeter {
     dropouts = new Dropouts(sampleRateHz);
     speech = new ActiveSpeech(sampleRateHz);
     aWeighting = Weighting.A.filter(sampleRateHz);
-    rumbleFilter = Butterworth.lowPass(4, RUMBLE_HZ, sampleRateHz);
+    rumbleFilter = Butterworth.lowPass(4, RUMBLE_HZ, sampleRateHz / GROUP);
     quiet = new QuietSpectrum(sampleRateHz);
     loudness = LoudnessMeter.ofOne(sampleRateHz);
+    step = new double[(int) Math.ceil(sampleRateHz / LoudnessMeter.STEPS_PER_SECOND) + 1];
+    weighted = new double[step.length];
+    rumble = new double[step.length / GROUP];
   }
 
+  /**
+   * Takes the next samples; they are looked at in steps of 10 ms, which the fastest memory holds.
+   */
   void add(double[] block, int length) {
-    if (weighted.length < length) {
-      weighted = new double[length];
-      rumble = new double[length];
-    }
-    clips.add(block, length);
-    flatTops.add(block, length);
-    dropouts.add(block, length);
-    truePeak.add(block, length);
-    quiet.add(block, length);
-    loudness.add(new double[][] {block}, length);
-    peak = Math.max(peak, Sums.peak(block, 0, length));
-    sum += Sums.of(block, 0, length);
-    aWeighting.filter(block, weighted, length);
-    rumbleFilter.filter(block, rumble, length);
-    int from = 0;
-    while (from < length) {
-      long end = Math.round((frame + 1) * rate * TakeFrames.SECONDS);
-      int to = (int) Math.min(length, from + end - count);
-      frameStep = Math.max(frameStep, speech.add(block, from, to));
-      double energy = Sums.ofSquares(block, from, to - from);
-      frameSquares += energy;
-      squares += energy;
-      frameWeighted += Sums.ofSquares(weighted, from, to - from);
-      frameRumble += Sums.ofSquares(rumble, from, to - from);
-      frameSamples += to - from;
-      count += to - from;
-      from = to;
-      if (count == end) {
-        frames.add(
-            frameSquares / frameSamples,
-            frameWeighted / frameSamples,
-            frameRumble / frameSamples,
-            frameStep);
-        frame++;
-        frameSquares = 0;
-        frameWeighted = 0;
-        frameRumble = 0;
-        frameStep = 0;
-        frameSamples = 0;
+    int taken = 0;
+    while (taken < length) {
+      int size = (int) (Math.round((steps + 1) * rate / LoudnessMeter.STEPS_PER_SECOND) - count);
+      int n = Math.min(length - taken, size - filled);
+      System.arraycopy(block, taken, step, filled, n);
+      taken += n;
+      filled += n;
+      if (filled == size) {
+        look();
+        steps++;
+        filled = 0;
+        if (steps % TakeFrames.STEPS == 0) {
+          endFrame();
+        }
       }
     }
+  }
+
+  /** Looks at what the step holds. */
+  private void look() {
+    int n = filled;
+    double top = Sums.peak(step, 0, n);
+    peak = Math.max(peak, top);
+    clips.add(step, n, top);
+    flatTops.add(step, n, top);
+    dropouts.add(step, n, top);
+    truePeak.add(step, n, top);
+    quiet.add(step, n);
+    loudness.add(new double[][] {step}, n);
+    sum += Sums.of(step, 0, n);
+    aWeighting.filter(step, weighted, n);
+    int groups = n / GROUP;
+    for (int k = 0; k < groups; k++) {
+      rumble[k] = Sums.of(step, k * GROUP, GROUP) / GROUP;
+    }
+    rumbleFilter.filter(rumble, rumble, groups);
+    double energy = Sums.ofSquares(step, 0, n);
+    frameStep = Math.max(frameStep, speech.add(step, n, energy));
+    squares += energy;
+    frameSquares += energy;
+    frameWeighted += Sums.ofSquares(weighted, 0, n);
+    frameRumble += groups == 0 ? 0 : Sums.ofSquares(rumble, 0, groups) / groups;
+    frameSamples += n;
+    count += n;
+  }
+
+  private void endFrame() {
+    frames.add(
+        frameSquares / frameSamples,
+        frameWeighted / frameSamples,
+        frameRumble / TakeFrames.STEPS,
+        frameStep);
+    frameSquares = 0;
+    frameWeighted = 0;
+    frameRumble = 0;
+    frameStep = 0;
+    frameSamples = 0;
+  }
+
+  /** Looks at what is left after the last whole step. */
+  void end() {
+    if (filled > 0) {
+      look();
+      filled = 0;
+    }
+  }
+
+  double meanSquare() {
+    return squares / Math.max(1, count);
   }
 
   LoudnessMeter loudness() {
@@ -105,7 +144,7 @@ final class TakeChannelMeter {
         loudness.loudness(),
         peak,
         truePeak.largest(),
-        squares / Math.max(1, count),
+        meanSquare(),
         sum / Math.max(1, count),
         clips.samples(),
         clips.runs(),

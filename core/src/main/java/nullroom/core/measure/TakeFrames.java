@@ -11,7 +11,10 @@ import nullroom.core.acoustics.Decibels;
  * what its pauses and thumps say.
  */
 final class TakeFrames {
-  static final double SECONDS = 0.1;
+  /** Steps of {@link LoudnessMeter} in a frame. */
+  static final int STEPS = 10;
+
+  static final double SECONDS = (double) STEPS / LoudnessMeter.STEPS_PER_SECOND;
 
   /** A pause holds at least so many frames in a row. */
   private static final int PAUSE_FRAMES = 4;

@@ -9,41 +9,17 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import nullroom.core.Progress;
 import nullroom.core.signal.SampleSource;
+import nullroom.core.signal.Sums;
 
 /**
  * Measures a take of any length block by block, in little memory. The channels are worked on side
  * by side, and beside the reading.
  */
 public final class TakeMeter {
-  private static final int BLOCK = 1 << 14;
+  private static final int BLOCK = 1 << 12;
   private static final int BLOCKS = 8;
 
   private TakeMeter() {}
-
-  /** Sums of the first two channels for their correlation. */
-  private static final class Pair {
-    private double xx;
-    private double yy;
-    private double xy;
-
-    void add(double[] x, double[] y, int count) {
-      double a = 0;
-      double b = 0;
-      double c = 0;
-      for (int i = 0; i < count; i++) {
-        a += x[i] * x[i];
-        b += y[i] * y[i];
-        c += x[i] * y[i];
-      }
-      xx += a;
-      yy += b;
-      xy += c;
-    }
-
-    OptionalDouble correlation() {
-      return xx > 0 && yy > 0 ? OptionalDouble.of(xy / Math.sqrt(xx * yy)) : OptionalDouble.empty();
-    }
-  }
 
   /**
    * Measures a source to its end.
@@ -56,7 +32,8 @@ public final class TakeMeter {
     for (int c = 0; c < channels; c++) {
       meters.add(new TakeChannelMeter(source.sampleRateHz(), source.largestAmplitude()));
     }
-    Pair pair = new Pair();
+    double[] products = {0}; // of the first two channels
+    long samples = 0;
     try (ExecutorService beside =
         Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors())) {
       double[][][] blocks = new double[BLOCKS][channels][BLOCK];
@@ -66,7 +43,6 @@ public final class TakeMeter {
         Arrays.fill(row, CompletableFuture.completedFuture(null));
       }
       Arrays.fill(last, CompletableFuture.completedFuture(null));
-      long samples = 0;
       for (int turn = 0; ; turn = (turn + 1) % BLOCKS) {
         CompletableFuture.allOf(done[turn]).join();
         double[][] block = blocks[turn];
@@ -82,7 +58,7 @@ public final class TakeMeter {
                     if (which < channels) {
                       meters.get(which).add(block[which], length);
                     } else {
-                      pair.add(block[0], block[channels > 1 ? 1 : 0], length);
+                      products[0] += Sums.ofProducts(block[0], block[channels > 1 ? 1 : 0], length);
                     }
                   },
                   beside);
@@ -93,6 +69,7 @@ public final class TakeMeter {
       }
       CompletableFuture.allOf(last).join();
     }
+    meters.forEach(TakeChannelMeter::end);
     LoudnessMeter loudness =
         LoudnessMeter.together(meters.stream().map(TakeChannelMeter::loudness).toList());
     return new TakeReport(
@@ -100,6 +77,12 @@ public final class TakeMeter {
         meters.stream().map(TakeChannelMeter::result).toList(),
         loudness.loudness(),
         loudness.shortTermCourse(),
-        channels > 1 ? pair.correlation() : OptionalDouble.empty());
+        channels > 1 ? correlation(meters, products[0] / samples) : OptionalDouble.empty());
+  }
+
+  /** Of the first two channels, whose mean product is known. */
+  private static OptionalDouble correlation(List<TakeChannelMeter> meters, double meanProduct) {
+    double both = meters.get(0).meanSquare() * meters.get(1).meanSquare();
+    return both > 0 ? OptionalDouble.of(meanProduct / Math.sqrt(both)) : OptionalDouble.empty();
   }
 }

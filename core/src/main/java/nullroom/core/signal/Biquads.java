@@ -29,7 +29,7 @@ public final class Biquads {
   Biquads(double[][] rows) {
     resonators =
         Arrays.stream(rows).allMatch(r -> r[1] == 0 && r[2] == -r[0]) && rows.length % 4 == 0;
-    atOnce = resonators ? 4 : 3;
+    atOnce = resonators ? 4 : rows.length == 2 ? 2 : 3;
     sections = new double[Math.ceilDiv(rows.length, atOnce) * atOnce][4]; // the rest pass through
     double product = 1;
     for (int i = 0; i < rows.length; i++) {
@@ -55,6 +55,8 @@ public final class Biquads {
     for (int k = 0; k < sections.length; k += atOnce) {
       if (resonators) {
         fourResonators(k, scale, from, output, count);
+      } else if (atOnce == 2) {
+        two(k, scale, from, output, count);
       } else {
         three(k, scale, from, output, count);
       }
@@ -109,6 +111,38 @@ public final class Biquads {
     s2[k + 1] = dv;
     s1[k + 2] = eu;
     s2[k + 2] = ev;
+  }
+
+  /** As {@link #three}, without the section that would only pass through. */
+  private void two(int k, double scale, double[] from, double[] to, int count) {
+    double[] c = sections[k];
+    double[] d = sections[k + 1];
+    double c1 = c[0];
+    double c2 = c[1];
+    double c3 = c[2];
+    double c4 = c[3];
+    double d1 = d[0];
+    double d2 = d[1];
+    double d3 = d[2];
+    double d4 = d[3];
+    double cu = s1[k];
+    double cv = s2[k];
+    double du = s1[k + 1];
+    double dv = s2[k + 1];
+    for (int i = 0; i < count; i++) {
+      double x = scale * from[i];
+      double y = x + cu;
+      cu = madd(-c3, y, madd(c1, x, cv));
+      cv = madd(-c4, y, c2 * x);
+      x = y + du;
+      du = madd(-d3, x, madd(d1, y, dv));
+      dv = madd(-d4, x, d2 * y);
+      to[i] = x;
+    }
+    s1[k] = cu;
+    s2[k] = cv;
+    s1[k + 1] = du;
+    s2[k + 1] = dv;
   }
 
   /** As {@link #three} with two thirds of the arithmetic; the states are kept negated. */

@@ -44,6 +44,18 @@ public final class Sums {
     return a + b + (c + d);
   }
 
+  /** The sum of the products of the first {@code count} samples of two streams. */
+  public static double ofProducts(double[] x, double[] y, int count) {
+    double a = 0;
+    double b = 0;
+    int i = 0;
+    for (; i + 2 <= count; i += 2) {
+      a += x[i] * y[i];
+      b += x[i + 1] * y[i + 1];
+    }
+    return a + b + (i < count ? x[i] * y[i] : 0);
+  }
+
   /** Adds the squares of the samples from {@code from} on to {@code sum}, which says how many. */
   public static void addSquares(double[] sum, double[] x, int from) {
     for (int i = 0; i < sum.length; i++) {
@@ -59,22 +71,15 @@ public final class Sums {
     double d = 0;
     int i = from;
     int end = from + count;
-    for (; i + 4 <= end; i += 4) { // quicker than Math.max, which has to mind NaN
-      double e = Math.abs(x[i]);
-      double f = Math.abs(x[i + 1]);
-      double g = Math.abs(x[i + 2]);
-      double h = Math.abs(x[i + 3]);
-      a = e > a ? e : a;
-      b = f > b ? f : b;
-      c = g > c ? g : c;
-      d = h > d ? h : d;
+    for (; i + 4 <= end; i += 4) { // no branches, which would be guessed wrong at each new largest
+      a = Math.max(a, Math.abs(x[i]));
+      b = Math.max(b, Math.abs(x[i + 1]));
+      c = Math.max(c, Math.abs(x[i + 2]));
+      d = Math.max(d, Math.abs(x[i + 3]));
     }
     for (; i < end; i++) {
-      double e = Math.abs(x[i]);
-      a = e > a ? e : a;
+      a = Math.max(a, Math.abs(x[i]));
     }
-    double one = a > b ? a : b;
-    double other = c > d ? c : d;
-    return one > other ? one : other;
+    return Math.max(Math.max(a, b), Math.max(c, d));
   }
 }

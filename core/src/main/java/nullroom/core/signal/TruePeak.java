@@ -1,9 +1,11 @@
 package nullroom.core.signal;
 
+import java.util.Arrays;
+
 /**
  * The largest amplitude between samples, by interpolation to eight times the rate (ITU-R BS.1770-4,
- * Annex 2, asks for four times at 48 kHz). Stretches that cannot hold a new largest are passed
- * over: interpolation raises a sample by a bounded factor at most.
+ * Annex 2, asks for four times at 48 kHz). Blocks that cannot hold a new largest are passed over:
+ * interpolation raises a sample by a bounded factor at most.
  */
 public final class TruePeak {
   private static final int PHASES = 8;
@@ -15,8 +17,6 @@ public final class TruePeak {
 
   /** Shape of the Kaiser window. */
   private static final double BETA = 6;
-
-  private static final int STRETCH = 64;
 
   /**
    * Of two samples with the largest between them one reaches this share of it, for any sound up to
@@ -32,8 +32,10 @@ public final class TruePeak {
   private static final double[][] FILTERS = filters();
   private static final double LARGEST_GAIN = largestGain();
 
-  private final double[] line = new double[STRETCH + TAPS];
-  private int filled = TAPS;
+  /** The last samples before, then those that were added. */
+  private double[] line = new double[TAPS];
+
+  private double topBefore;
   private double largest;
 
   private static double[][] filters() {
@@ -78,38 +80,41 @@ public final class TruePeak {
 
   /** Takes the next samples; {@code block} is not modified. */
   public void add(double[] block, int count) {
-    int taken = 0;
-    while (taken < count) {
-      int n = Math.min(count - taken, line.length - filled);
-      System.arraycopy(block, taken, line, filled, n);
-      taken += n;
-      filled += n;
-      if (filled == line.length) {
-        look();
-        System.arraycopy(line, STRETCH, line, 0, TAPS);
-        filled = TAPS;
-      }
-    }
+    add(block, count, Sums.peak(block, 0, count));
   }
 
-  /** Looks between the samples of the line, all but the last that have too few after them. */
-  private void look() {
-    double top = Sums.peak(line, 0, filled);
-    if (top * LARGEST_GAIN <= largest) {
-      return;
+  /** The same where the largest size among them is known. */
+  public void add(double[] block, int count, double top) {
+    if (line.length < TAPS + count) {
+      line = Arrays.copyOf(line, TAPS + count);
     }
-    largest = Math.max(largest, top);
-    for (int at = REACH - 1; at + REACH < filled; at++) {
-      double ends = Math.max(Math.abs(line[at]), Math.abs(line[at + 1]));
-      if (ends > LEAST_END * largest) {
-        between(at - REACH + 1, ends);
+    System.arraycopy(block, 0, line, TAPS, count);
+    if (Math.max(topBefore, top) * LARGEST_GAIN > largest) {
+      largest = Math.max(largest, top);
+      look(count);
+    }
+    topBefore = count >= TAPS ? top : Math.max(topBefore, top);
+    System.arraycopy(line, count, line, 0, TAPS);
+  }
+
+  /** Looks between so many samples of the line; the last ones have too few after them yet. */
+  private void look(int count) {
+    int next = 0;
+    double least = LEAST_END * largest;
+    for (int k = 0; k <= count; k++) {
+      if (Math.abs(line[k + REACH - 1]) > least) { // then the gaps on both its sides
+        for (next = Math.max(next, k - 1); next <= k && next < count; next++) {
+          between(next);
+        }
+        least = LEAST_END * largest;
       }
     }
   }
 
   /** The amplitudes between two samples, beginning with the one half way. */
-  private void between(int from, double ends) {
+  private void between(int from) {
     double half = Math.abs(at(FILTERS[HALF_WAY], from));
+    double ends = Math.max(Math.abs(line[from + REACH - 1]), Math.abs(line[from + REACH]));
     if (Math.max(half, ends) < LEAST_OF_LARGEST * largest) {
       return;
     }
@@ -130,13 +135,11 @@ public final class TruePeak {
 
   /** The largest so far; the end of the sound counts as silence after it. */
   public double largest() {
-    double[] rest = new double[STRETCH + TAPS];
-    System.arraycopy(line, 0, rest, 0, filled);
     TruePeak end = new TruePeak();
+    end.line = line.clone();
+    end.topBefore = topBefore;
     end.largest = largest;
-    System.arraycopy(rest, 0, end.line, 0, rest.length);
-    end.filled = end.line.length;
-    end.look();
+    end.add(new double[TAPS], TAPS, 0);
     return end.largest;
   }
 }
