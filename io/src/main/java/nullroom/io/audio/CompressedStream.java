@@ -1,11 +1,11 @@
 package nullroom.io.audio;
 
+import static nullroom.io.audio.Ffmpeg.check;
 import static org.bytedeco.ffmpeg.global.avcodec.*;
 import static org.bytedeco.ffmpeg.global.avformat.*;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -57,15 +57,6 @@ final class CompressedStream implements SoundStream {
 
   /** A decoder that refuses to end is left after this many tries. */
   private static final int MOST_REFUSALS = 100;
-
-  static {
-    if (System.getProperty("org.bytedeco.javacpp.cachedir") == null) {
-      System.setProperty(
-          "org.bytedeco.javacpp.cachedir",
-          Path.of(System.getProperty("user.home", "."), ".cache", "nullroom").toString());
-    }
-    av_log_set_level(AV_LOG_QUIET);
-  }
 
   private final AVFormatContext format;
   private final AVCodecContext decoder;
@@ -165,9 +156,7 @@ final class CompressedStream implements SoundStream {
     set(options, "protocol_whitelist", "file");
     set(options, "format_whitelist", FORMATS);
     set(options, "codec_whitelist", CODECS);
-    // the prefix keeps a name such as "a:b" from being taken for a protocol
-    try (BytePointer name =
-        new BytePointer("file:" + file.toAbsolutePath(), StandardCharsets.UTF_8)) {
+    try (BytePointer name = Ffmpeg.name(file)) {
       check(avformat_open_input(format, name, null, options), "is no sound file that can be read");
       return format;
     } finally {
@@ -356,11 +345,5 @@ final class CompressedStream implements SoundStream {
 
   private static void set(AVDictionary options, String key, String value) {
     av_dict_set(options, key, value, 0);
-  }
-
-  private static void check(int result, String what) throws IOException {
-    if (result < 0) {
-      throw new IOException(what);
-    }
   }
 }

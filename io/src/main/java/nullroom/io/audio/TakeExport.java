@@ -3,6 +3,7 @@ package nullroom.io.audio;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Locale;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Decibels;
@@ -35,7 +36,7 @@ public record TakeExport(double fromSeconds, double toSeconds, double gainDb, in
   }
 
   /**
-   * Writes it as WAV.
+   * Writes it as FLAC where the target's name ends so, else as WAV.
    *
    * @return samples of each channel that would have passed full scale and were cut off; 0 in float
    * @throws Trouble where it cannot be read or written, or target and source are one file
@@ -52,7 +53,7 @@ public record TakeExport(double fromSeconds, double toSeconds, double gainDb, in
       long from = Math.round(fromSeconds * rate);
       long to =
           toSeconds * rate < Long.MAX_VALUE / 2.0 ? Math.round(toSeconds * rate) : Long.MAX_VALUE;
-      try (WavStream out = new WavStream(target, rate, sound.channels(), bits, !same, SEED)) {
+      try (SoundSink out = sink(target, rate, sound.channels(), new Codes(bits, !same, SEED))) {
         long cut = copy(sound, out, gain, from, to, progress);
         out.finish();
         return cut;
@@ -60,8 +61,21 @@ public record TakeExport(double fromSeconds, double toSeconds, double gainDb, in
     }
   }
 
+  private SoundSink sink(Path target, double rate, int channels, Codes codes) {
+    if (!target.toString().toLowerCase(Locale.ROOT).endsWith(".flac")) {
+      return new WavStream(target, rate, channels, bits, codes);
+    }
+    try {
+      return new FlacStream(target, rate, channels, bits, codes);
+    } catch (LinkageError e) {
+      throw new Trouble.BadFile(
+          target.toString(),
+          "needs an encoder that cannot be loaded on this computer; write WAV instead");
+    }
+  }
+
   private long copy(
-      SoundFile sound, WavStream out, double gain, long from, long to, Progress progress) {
+      SoundFile sound, SoundSink out, double gain, long from, long to, Progress progress) {
     double[][] block = new double[sound.channels()][BLOCK];
     long at = 0;
     long cut = 0;

@@ -5,30 +5,24 @@ import java.io.RandomAccessFile;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.util.SplittableRandom;
-import nullroom.core.Trouble;
 
 /**
  * Writes a WAV file of any length block by block, 16 or 24 bits or 32-bit float; past 4 GiB it
- * becomes RF64 (EBU Tech 3306). The file takes its name only once it is whole.
+ * becomes RF64 (EBU Tech 3306).
  */
-final class WavStream implements AutoCloseable {
+final class WavStream implements SoundSink {
   private static final int HEADER_BYTES = 80;
   private static final int DS64_BYTES = 28;
   private static final long MOST_RIFF_BYTES = 0xFFFF_FFFFL;
   private static final int FLOAT_BITS = 32;
 
-  private final Path target;
-  private final Path part;
+  private final NewFile file;
+  private final Codes codes;
   private final RandomAccessFile out;
   private final int channels;
   private final double sampleRateHz;
   private final int bits;
-  private final boolean dithered;
-  private final SplittableRandom random;
   private ByteBuffer bytes = ByteBuffer.allocate(0);
   private long data;
   private boolean whole;
@@ -37,31 +31,25 @@ final class WavStream implements AutoCloseable {
    * Begins a file.
    *
    * @param bits 16, 24 or 32 for float
-   * @param dithered adds triangular dither of one step's size (not for float)
-   * @param seed of the dither
+   * @param codes of that word length; not asked in float
    */
-  WavStream(Path target, double sampleRateHz, int channels, int bits, boolean dithered, long seed) {
-    this.target = target;
+  WavStream(Path target, double sampleRateHz, int channels, int bits, Codes codes) {
+    file = new NewFile(target);
     this.channels = channels;
     this.sampleRateHz = sampleRateHz;
     this.bits = bits;
-    this.dithered = dithered && bits != FLOAT_BITS;
-    random = new SplittableRandom(seed);
-    part = target.resolveSibling(target.getFileName() + ".part");
+    this.codes = codes;
     try {
-      out = new RandomAccessFile(part.toFile(), "rw");
+      out = new RandomAccessFile(file.part().toFile(), "rw");
       out.setLength(0);
       out.write(new byte[HEADER_BYTES]);
     } catch (IOException e) {
-      throw cannot(e);
+      throw file.cannot(e);
     }
   }
 
-  private Trouble cannot(IOException e) {
-    return new Trouble.BadFile(target.toString(), "cannot be written: " + e.getMessage());
-  }
-
-  void write(double[][] block, int count) {
+  @Override
+  public void write(double[][] block, int count) {
     int size = count * channels * bits / 8;
     if (bytes.capacity() < size) {
       bytes = ByteBuffer.allocate(size).order(ByteOrder.LITTLE_ENDIAN);
@@ -75,7 +63,7 @@ final class WavStream implements AutoCloseable {
     try {
       out.write(bytes.array(), 0, bytes.position());
     } catch (IOException e) {
-      throw cannot(e);
+      throw file.cannot(e);
     }
     data += bytes.position();
   }
@@ -85,17 +73,15 @@ final class WavStream implements AutoCloseable {
       bytes.putFloat((float) sample);
       return;
     }
-    double full = Math.scalb(1.0, bits - 1);
-    double steps = sample * full + (dithered ? random.nextDouble() + random.nextDouble() - 1 : 0);
-    int code = (int) Math.clamp(Math.rint(steps), -full, full - 1);
+    int code = codes.of(sample);
     bytes.put((byte) code).put((byte) (code >> 8));
     if (bits == 24) {
       bytes.put((byte) (code >> 16));
     }
   }
 
-  /** Says that all was written; without it closing leaves no file. */
-  void finish() {
+  @Override
+  public void finish() {
     try {
       if ((data & 1) == 1) {
         out.write(0);
@@ -118,7 +104,7 @@ final class WavStream implements AutoCloseable {
       out.getFD().sync();
       whole = true;
     } catch (IOException e) {
-      throw cannot(e);
+      throw file.cannot(e);
     }
   }
 
@@ -130,13 +116,9 @@ final class WavStream implements AutoCloseable {
   public void close() {
     try {
       out.close();
-      if (whole) {
-        Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
-      } else {
-        Files.deleteIfExists(part);
-      }
     } catch (IOException e) {
-      throw cannot(e);
+      throw file.cannot(e);
     }
+    file.close(whole);
   }
 }

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.security.MessageDigest;
+import java.util.Arrays;
 import java.util.Random;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
@@ -34,7 +36,7 @@ class TakeExportTest {
       x[1][i] = 0.2 * level * random.nextGaussian();
     }
     Path file = folder.resolve("take" + bits + ".wav");
-    try (WavStream out = new WavStream(file, RATE, 2, bits, false, 1)) {
+    try (WavStream out = new WavStream(file, RATE, 2, bits, new Codes(bits, false, 1))) {
       out.write(x, x[0].length);
       out.finish();
     }
@@ -61,9 +63,48 @@ class TakeExportTest {
     long cut = new TakeExport(0, END, 0, bits).write(source, target, Progress.NONE);
     assertThat(cut).isZero();
     for (int c = 0; c < 2; c++) {
-      assertThat(read(target, c)).containsExactly(read(source, c));
+      assertThat(read(target, c)).isEqualTo(read(source, c));
     }
     assertThat(Files.readAllBytes(source)).isEqualTo(before);
+    assertThat(folder.toFile().list()).noneMatch(name -> name.endsWith(".part"));
+  }
+
+  /** FLAC keeps a digest of the samples as they were before coding (RFC 9639, section 8.2). */
+  private static byte[] digest(Path flac) throws Exception {
+    return Arrays.copyOfRange(Files.readAllBytes(flac), 26, 42);
+  }
+
+  @ParameterizedTest
+  @ValueSource(ints = {16, 24})
+  @DisplayName("as FLAC too, whose own digest is that of the take's samples")
+  void bitExactFlac(int bits) throws Exception {
+    Path source = take(bits, 0.4);
+    Path target = folder.resolve("out.FLAC");
+    new TakeExport(0, END, 0, bits).write(source, target, Progress.NONE);
+    double[][] was = {read(source, 0), read(source, 1)};
+    for (int c = 0; c < 2; c++) {
+      assertThat(read(target, c)).isEqualTo(was[c]);
+    }
+    MessageDigest md5 = MessageDigest.getInstance("MD5");
+    for (int i = 0; i < was[0].length; i++) {
+      for (double[] channel : was) {
+        int code = (int) Math.rint(Math.scalb(channel[i], bits - 1));
+        for (int shift = 0; shift < bits; shift += 8) {
+          md5.update((byte) (code >> shift));
+        }
+      }
+    }
+    assertThat(digest(target)).isEqualTo(md5.digest());
+    assertThat(Files.size(target)).isLessThan(Files.size(source));
+    try (SoundFile sound = SoundFile.open(target)) {
+      assertThat(sound.bitDepth()).hasValue(bits);
+    }
+    assertThatThrownBy(() -> new TakeExport(0, END, 0, 32).write(source, target, Progress.NONE))
+        .hasMessageContaining("16 or 24 bits");
+    Path nowhere = folder.resolve("no such folder").resolve("out.flac");
+    assertThatThrownBy(() -> new TakeExport(0, END, 0, 24).write(source, nowhere, Progress.NONE))
+        .isInstanceOfSatisfying(
+            Trouble.class, t -> assertThat(t.line()).contains("the folder takes no new file"));
     assertThat(folder.toFile().list()).noneMatch(name -> name.endsWith(".part"));
   }
 
@@ -101,7 +142,7 @@ class TakeExportTest {
     assertThat(Math.abs(along) / is.length).isLessThan(1e-7);
     Path again = folder.resolve("again.wav");
     new TakeExport(0, END, 0, 16).write(source, again, Progress.NONE);
-    assertThat(read(again, 0)).as("the same dither each time").containsExactly(is);
+    assertThat(read(again, 0)).as("the same dither each time").isEqualTo(is);
   }
 
   @Test
