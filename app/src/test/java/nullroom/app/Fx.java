@@ -8,6 +8,10 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
 import javafx.beans.value.ObservableValue;
+import javafx.scene.Parent;
+import javafx.scene.Scene;
+import javafx.scene.layout.StackPane;
+import javafx.stage.Stage;
 
 /** The toolkit without a display, started once for all tests. */
 public final class Fx {
@@ -64,5 +68,18 @@ public final class Fx {
     } catch (InterruptedException e) {
       throw new AssertionError(e);
     }
+  }
+
+  /** Shows a node in a window of its own, laid out. */
+  public static Scene show(Parent node, double width, double height) {
+    return on(() -> {
+      Scene scene = new Scene(new StackPane(node), width, height);
+      Stage stage = new Stage();
+      stage.setScene(scene);
+      stage.show();
+      scene.getRoot().applyCss();
+      scene.getRoot().layout();
+      return scene;
+    });
   }
 }

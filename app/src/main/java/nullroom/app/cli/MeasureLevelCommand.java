@@ -62,7 +62,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
     List<Verdict> verdicts =
         Stream.concat(
                 TakeVerdicts.of(top, report.loudness(), peakTarget, brief).stream(),
-                top.peak() == 0 ? Stream.of() : TakeVerdicts.together(report).stream())
+                top.peak() == 0 ? Stream.of() : TakeVerdicts.together(report, brief).stream())
             .toList();
     if (input.json) {
       JsonOut out = new JsonOut();

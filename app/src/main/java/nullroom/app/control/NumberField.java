@@ -1,6 +1,7 @@
 package nullroom.app.control;
 
 import java.util.Locale;
+import java.util.OptionalDouble;
 import java.util.function.DoubleConsumer;
 import java.util.function.DoubleFunction;
 import java.util.function.ToDoubleFunction;
@@ -79,6 +80,8 @@ public final class NumberField extends VBox {
         });
   }
 
+  private Runnable onNothing = () -> {};
+  private boolean mayBeEmpty;
   private Entry entry = Entry.plain("");
   private double number = Double.NaN;
   private String shown = "";
@@ -101,6 +104,24 @@ public final class NumberField extends VBox {
     message.setText("");
   }
 
+  /** Lets the field be empty, which is told. */
+  public void setOnNothing(Runnable heard) {
+    mayBeEmpty = true;
+    onNothing = heard;
+  }
+
+  /** Shows a number, or an empty field where there is none. */
+  public void show(OptionalDouble other) {
+    if (other.isPresent()) {
+      show(other.getAsDouble());
+    } else {
+      number = Double.NaN;
+      shown = "";
+      field.setText("");
+      message.setText("");
+    }
+  }
+
   /** Takes what was typed; whether it was a number in range. */
   public boolean isGood() {
     commit();
@@ -120,6 +141,10 @@ public final class NumberField extends VBox {
     if (field.getText().equals(shown)) {
       return;
     }
+    if (mayBeEmpty && field.getText().isBlank()) {
+      take(onNothing);
+      return;
+    }
     double typed;
     try {
       typed = entry.parse().applyAsDouble(field.getText());
@@ -136,8 +161,12 @@ public final class NumberField extends VBox {
               + ".");
       return;
     }
+    take(() -> onNumber.accept(typed));
+  }
+
+  private void take(Runnable heard) {
     try {
-      onNumber.accept(typed);
+      heard.run();
       message.setText("");
     } catch (Trouble e) {
       message.setText(e.line());

@@ -7,6 +7,7 @@ public enum LevelPage implements Pages.Page {
   GAIN("Gain", "how far to turn it up, and what comes of it"),
   LOUD_LINE("Loud line", "half a minute that finds the gain"),
   TAKE("Take check", "a take held against common practice and a brief"),
+  BRIEF("Brief", "what is asked of the file that is handed over"),
   FILES("Files", "how long files, cards and cameras last");
 
   private final String label;

@@ -34,6 +34,7 @@ public final class LevelView {
         TakePage take = new TakePage(model, desk);
         yield new PageParts(take.node(), take.controls());
       }
+      case BRIEF -> new PageParts(new BriefPage(model, desk).node(), new HBox());
       case FILES -> new PageParts(new FilesPage().node(), new HBox());
     };
   }

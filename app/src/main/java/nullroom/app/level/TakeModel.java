@@ -18,6 +18,7 @@ import nullroom.core.measure.TakeMeter;
 import nullroom.core.measure.TakeReport;
 import nullroom.core.plan.Brief;
 import nullroom.core.plan.Delivery;
+import nullroom.core.plan.Handover;
 import nullroom.core.plan.TakeVerdicts;
 import nullroom.core.plan.Verdict;
 import nullroom.core.predict.Margins;
@@ -35,7 +36,6 @@ public final class TakeModel {
   private static final double AROUND_SECONDS = 1.5;
 
   private static final double HEAR_STEP_SECONDS = 0.05;
-  private static final int DELIVERED_BITS = 24;
 
   /**
    * A take.
@@ -95,12 +95,58 @@ public final class TakeModel {
 
   /** What the recording is handed over as; empty where nobody said. */
   public Optional<Brief> brief() {
-    return Brief.find(desk.session().book().levels().brief());
+    return desk.session().book().levels().handedOverAs();
+  }
+
+  /** What it can be handed over as: those that ship with the program, and the user's own. */
+  public List<Brief> briefs() {
+    return Stream.concat(Brief.all().stream(), desk.session().book().levels().own().stream())
+        .toList();
   }
 
   /** Hands it over as something else. */
   public void setBrief(Brief brief) {
     desk.session().edit("Choose a brief", book -> book.with(book.levels().withBrief(brief.id())));
+  }
+
+  /** Hands it over as the user says. */
+  public void setOwn(Brief own) {
+    desk.session().edit("Change your brief", book -> book.with(book.levels().withOwn(own)));
+  }
+
+  /** The user's own brief; where there is none yet, one that begins with what is chosen. */
+  public Brief own() {
+    return desk.session()
+        .book()
+        .levels()
+        .own()
+        .orElseGet(() -> brief().orElse(Brief.all().getFirst()).asOwn("your own"));
+  }
+
+  /** The file that is asked for. */
+  public Handover handover() {
+    return brief().map(Brief::handover).orElse(Handover.USUAL);
+  }
+
+  /** The formats it can be written in, the one asked for first. */
+  public List<Handover.Format> formats() {
+    return Stream.of(Handover.Format.values())
+        .sorted(Comparator.comparing(format -> format != handover().format()))
+        .toList();
+  }
+
+  /** The name of the file to hand over. */
+  public String fileName() {
+    return handover()
+        .fileName(
+            take.get().map(Checked::sound).orElse("take"),
+            desk.session().book().name(),
+            desk.today());
+  }
+
+  /** How long there is, in words; empty where nobody said. */
+  public String due() {
+    return handover().dueWords(desk.today()).orElse("");
   }
 
   private double peakTarget() {
@@ -114,7 +160,7 @@ public final class TakeModel {
             Stream.concat(
                     TakeVerdicts.of(first(t), t.report().loudness(), peakTarget(), brief())
                         .stream(),
-                    TakeVerdicts.together(t.report()).stream())
+                    TakeVerdicts.together(t.report(), brief()).stream())
                 .sorted(Comparator.comparing(Verdict::mark).reversed())
                 .toList())
         .orElse(List.of());
@@ -203,9 +249,10 @@ public final class TakeModel {
   }
 
   /**
-   * Writes the file to hand over: trimmed, brought to its brief as far as peaks allow, 24 bits with
-   * dither.
+   * Writes the file to hand over: trimmed, brought to its brief as far as peaks allow, in the word
+   * length and at the rate that are asked for, with dither.
    *
+   * @param target FLAC where its name ends so, else WAV
    * @param from seconds
    * @param to seconds; the take's end where it is not after {@code from}
    */
@@ -213,7 +260,12 @@ public final class TakeModel {
     Checked checked = take.get().orElseThrow(() -> new Trouble.BadField("take", "check one first"));
     double gain = delivery().map(Delivery::gainDb).orElse(0.0);
     TakeExport export =
-        new TakeExport(from, to > from ? to : Double.POSITIVE_INFINITY, gain, DELIVERED_BITS);
+        new TakeExport(
+            from,
+            to > from ? to : Double.POSITIVE_INFINITY,
+            gain,
+            handover().bits(),
+            handover().rateHz());
     desk.work()
         .start(
             "Writing " + target.getFileName(),

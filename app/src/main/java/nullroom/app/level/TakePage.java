@@ -26,7 +26,7 @@ import nullroom.core.acoustics.Decibels;
 import nullroom.core.measure.TakeChannel;
 import nullroom.core.measure.TakeReport;
 import nullroom.core.plan.Brief;
-import nullroom.core.plan.Delivery;
+import nullroom.core.plan.Handover;
 import nullroom.core.plan.Verdict;
 
 /** A take's level over time with what was found, the checks, and the file to hand over. */
@@ -102,16 +102,25 @@ final class TakePage {
   private FlowPane brief() {
     Choice<Brief> choice =
         new Choice<>(
-            "brief", "what it is handed over as", Brief.all(), b -> b.use(), model::setBrief);
+            "brief", "what it is handed over as", model.briefs(), Brief::use, model::setBrief);
     choice.setNothing("nothing yet");
     choice.setPrefWidth(BRIEF_WIDTH);
-    desk.session().bookProperty().subscribe(() -> choice.show(model.brief().orElse(null)));
+    desk.session()
+        .bookProperty()
+        .subscribe(() -> {
+          choice.offer(model.briefs());
+          choice.show(model.brief().orElse(null));
+        });
     choice.show(model.brief().orElse(null));
     write.setId("take-write");
     write.setOnAction(e -> {
       FileChooser chooser = new FileChooser();
-      chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("WAV", "*.wav"));
-      chooser.setInitialFileName("take.wav");
+      for (Handover.Format format : model.formats()) {
+        chooser
+            .getExtensionFilters()
+            .add(new FileChooser.ExtensionFilter(format.name(), "*." + format.id()));
+      }
+      chooser.setInitialFileName(model.fileName());
       File file = chooser.showSaveDialog(write.getScene().getWindow());
       if (file != null) {
         desk.work()
@@ -179,7 +188,7 @@ final class TakePage {
     delivery.setText(
         model
             .delivery()
-            .map(Delivery::words)
+            .map(d -> (d.words() + " " + model.due()).strip())
             .orElse(
                 model.brief().isEmpty()
                     ? "Choose what it is handed over as, and the gain that brings it there is worked out."

@@ -2,6 +2,7 @@ package nullroom.app.shell;
 
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.Locale;
@@ -247,5 +248,10 @@ public record Desk(
   /** Now, to the minute, as measurements are dated. */
   public String now() {
     return LocalDateTime.now(clock).truncatedTo(ChronoUnit.MINUTES).toString();
+  }
+
+  /** The day. */
+  public LocalDate today() {
+    return LocalDate.now(clock);
   }
 }

@@ -9,7 +9,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
-import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.control.Slider;
 import javafx.scene.control.TextField;
@@ -17,7 +16,6 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.StackPane;
 import javafx.scene.text.Text;
-import javafx.stage.Stage;
 import nullroom.app.Fx;
 import nullroom.app.TestBooks;
 import nullroom.core.Trouble;
@@ -39,18 +37,6 @@ class ControlTest {
     Fx.start();
   }
 
-  private static Scene show(Parent node, double width, double height) {
-    return Fx.on(() -> {
-      Scene scene = new Scene(new StackPane(node), width, height);
-      Stage stage = new Stage();
-      stage.setScene(scene);
-      stage.show();
-      scene.getRoot().applyCss();
-      scene.getRoot().layout();
-      return scene;
-    });
-  }
-
   private static List<String> texts(Scene scene) {
     return Fx.on(() ->
         scene.getRoot().lookupAll(".plot-text").stream()
@@ -63,7 +49,7 @@ class ControlTest {
   void theLadderSaysItsMarginsToEyesAndEars() {
     Heard heard = TestBooks.bedroom().heard();
     Ladder ladder = Fx.on(Ladder::new);
-    Scene scene = show(ladder, 280, 560);
+    Scene scene = Fx.show(ladder, 280, 560);
     Fx.run(() -> ladder.show(heard, heard, Goal.SPOKEN_ON_CAMERA.targets(), false, false));
     Fx.run(() -> scene.getRoot().layout());
     assertThat(texts(scene))
@@ -81,7 +67,7 @@ class ControlTest {
   void labelsOfTheLadderDoNotCoverEachOther() {
     Heard heard = TestBooks.bedroom().heard();
     Ladder ladder = Fx.on(Ladder::new);
-    Scene scene = show(ladder, 280, 560);
+    Scene scene = Fx.show(ladder, 280, 560);
     Fx.run(() -> ladder.show(heard, heard, Goal.SPOKEN_CLOSE.targets(), true, true));
     List<Text> labels =
         Fx.on(() ->
@@ -110,7 +96,7 @@ class ControlTest {
             .room()
             .plus(Patch.rectangle("curtain", "wall2", 0.5, 0.2, 1.5, 2, "blanket_100"));
     FoldOut foldOut = Fx.on(FoldOut::new);
-    Scene scene = show(foldOut, 700, 500);
+    Scene scene = Fx.show(foldOut, 700, 500);
     Fx.run(() -> foldOut.show(room));
     Fx.run(() -> scene.getRoot().layout());
     for (String surface : room.surfaceNames()) {
@@ -125,7 +111,7 @@ class ControlTest {
     Room room = TestBooks.bedroom().room();
     List<String> moves = new ArrayList<>();
     FoldOut foldOut = Fx.on(FoldOut::new);
-    Scene scene = show(foldOut, 700, 500);
+    Scene scene = Fx.show(foldOut, 700, 500);
     Fx.run(() -> {
       foldOut.setHands((thing, to) ->
           moves.add(String.format(Locale.ROOT, "%s %.2f %.2f", thing.kind(), to.x(), to.y())));
@@ -156,7 +142,7 @@ class ControlTest {
   void aClickOnASurfaceChoosesIt() {
     List<String> selected = new ArrayList<>();
     FoldOut foldOut = Fx.on(FoldOut::new);
-    Scene scene = show(foldOut, 700, 500);
+    Scene scene = Fx.show(foldOut, 700, 500);
     Fx.run(() -> {
       foldOut.setOnSelect(selected::add);
       foldOut.show(TestBooks.bedroom().room());
@@ -192,7 +178,7 @@ class ControlTest {
     double[] figures = {Double.NaN, 0.4, 0.5, 0.6, 0.5, 0.4, 0.3, 0.2};
     BandPlot plot =
         Fx.on(() -> new BandPlot("time, s", v -> String.format(Locale.ROOT, "%.2f", v)));
-    Scene scene = show(plot, 600, 300);
+    Scene scene = Fx.show(plot, 600, 300);
     Fx.run(() -> {
       plot.setAxis(0, 1, 0.2);
       plot.show(
@@ -239,7 +225,7 @@ class ControlTest {
     List<Goal> chosen = new ArrayList<>();
     Choice<Goal> choice =
         Fx.on(() -> new Choice<>("goal", "goal", List.of(Goal.values()), Goal::label, chosen::add));
-    show(new StackPane(choice), 300, 100);
+    Fx.show(new StackPane(choice), 300, 100);
     Fx.run(() -> choice.show(Goal.SUNG_DRY));
     assertThat(chosen).isEmpty();
     Fx.run(() -> choice.setValue(Goal.SPOKEN_CLOSE));
@@ -254,7 +240,7 @@ class ControlTest {
   void aDialTellsTheUserFromTheProgram() {
     List<Double> turned = new ArrayList<>();
     Dial dial = Fx.on(() -> new Dial("Gain", "dB", 0, 75, "%.0f", turned::add));
-    show(dial, 400, 60);
+    Fx.show(dial, 400, 60);
     Fx.run(() -> dial.show(30));
     assertThat(turned).isEmpty();
     Slider slider = (Slider) Fx.on(() -> dial.lookup("#dial-gain"));
@@ -284,7 +270,7 @@ class ControlTest {
   @Test
   void theTimelineZoomsFromANightToSeconds() {
     Timeline timeline = Fx.on(Timeline::new);
-    Scene scene = show(timeline, 700, 300);
+    Scene scene = Fx.show(timeline, 700, 300);
     assertThat(texts(scene)).contains("Nothing heard yet.");
     Survey night = night();
     Fx.run(() ->
@@ -326,7 +312,7 @@ class ControlTest {
   @Test
   void theScopeFollowsItsReadings() {
     LiveScope scope = Fx.on(() -> new LiveScope(Band.THIRDS));
-    Scene scene = show(scope, 760, 540);
+    Scene scene = Fx.show(scope, 760, 540);
     LiveMeter meter = new LiveMeter(48_000, 1);
     Fx.run(() -> scope.move(meter.reading(), Optional.of(meter.trace())));
     assertThat(texts(scene)).contains("–");
@@ -353,7 +339,7 @@ class ControlTest {
   @Test
   void rowsKeepTheirFiguresOffTheMark() {
     LevelRows rows = Fx.on(() -> new LevelRows("nothing"));
-    Scene scene = show(rows, 700, 300);
+    Scene scene = Fx.show(rows, 700, 300);
     assertThat(texts(scene)).contains("nothing");
     Fx.run(() ->
         rows.show(

@@ -6,11 +6,17 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import javafx.event.ActionEvent;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.DatePicker;
+import javafx.scene.control.RadioButton;
+import javafx.scene.control.TextField;
 import nullroom.app.DeskTest;
 import nullroom.app.Fx;
 import nullroom.core.Progress;
 import nullroom.core.measure.TakeMeter;
 import nullroom.core.plan.Brief;
+import nullroom.core.plan.Handover;
 import nullroom.core.plan.School;
 import nullroom.core.plan.Verdict;
 import nullroom.core.signal.Samples;
@@ -71,6 +77,62 @@ class LevelPagesTest extends DeskTest {
       assertThat(20 * Math.log10(report.truePeak())).isLessThanOrEqualTo(-0.95);
     }
     assertThat(Files.readAllBytes(file)).isEqualTo(before);
+  }
+
+  @Test
+  void aBriefOfOnesOwnIsKeptAndTheFileIsWrittenAsItAsks() {
+    TakeModel take = model.take();
+    BriefPage page = Fx.on(() -> new BriefPage(model, desk));
+    Fx.show(page.node(), 800, 700);
+    Fx.run(() -> ((RadioButton) page.node().lookup("#brief-podcast-16")).fire());
+    assertThat(take.brief().orElseThrow().id()).isEqualTo("podcast-16");
+    assertThat(take.fileName()).isEqualTo("take.wav");
+    type(page, "#field-loudness", "-20");
+    type(page, "#field-at-most", "0.1");
+    type(page, "#own-name", "{room} {date}");
+    Fx.run(() -> {
+      choose(page, "#own-format", Handover.Format.FLAC);
+      choose(page, "#own-bits", 16);
+      choose(page, "#own-rate", 44_100.0);
+      ((DatePicker) page.node().lookup("#own-due")).setValue(desk.today().plusDays(2));
+    });
+    Brief own = take.brief().orElseThrow();
+    assertThat(own.id()).isEqualTo(Brief.OWN);
+    assertThat(own.integratedLufs()).hasValue(-20);
+    assertThat(own.handover().longestSeconds()).hasValue(6);
+    assertThat(take.due()).contains("in 2 days");
+    assertThat(take.fileName())
+        .isEqualTo(desk.session().book().name() + " " + desk.today() + ".flac");
+    assertThat(desk.session().folder().load().levels().handedOverAs()).contains(own);
+    assertThat(take.formats().getFirst()).isEqualTo(Handover.Format.FLAC);
+    type(page, "#field-at-least", "3");
+    assertThat(take.own().handover().shortestSeconds()).as("longer than the longest").isEmpty();
+    Fx.run(() -> choose(page, "#own-bits", 32));
+    assertThat(take.own().handover().bits()).as("FLAC holds no float").isEqualTo(16);
+    type(page, "#field-at-most", "");
+    assertThat(take.own().handover().longestSeconds()).isEmpty();
+    after(() -> take.open(take()));
+    Path out = folder.resolve(take.fileName());
+    after(() -> take.export(out, 0, 0));
+    try (SoundFile sound = SoundFile.open(out)) {
+      assertThat(sound.sampleRateHz()).isEqualTo(44_100);
+      assertThat(sound.bitDepth()).hasValue(16);
+      assertThat(TakeMeter.measure(sound, Progress.NONE).loudness().integratedLufs().orElseThrow())
+          .isLessThanOrEqualTo(-19.9);
+    }
+  }
+
+  private static void type(BriefPage page, String id, String text) {
+    Fx.run(() -> {
+      TextField field = (TextField) page.node().lookup(id);
+      field.setText(text);
+      field.fireEvent(new ActionEvent());
+    });
+  }
+
+  @SuppressWarnings("unchecked")
+  private static <T> void choose(BriefPage page, String id, T item) {
+    ((ComboBox<T>) page.node().lookup(id)).setValue(item);
   }
 
   @Test

@@ -1,9 +1,12 @@
 package nullroom.core.plan;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.core.Table;
+import nullroom.core.Trouble;
 import org.apache.commons.csv.CSVRecord;
 
 /**
@@ -19,6 +22,7 @@ import org.apache.commons.csv.CSVRecord;
  * @param rmsHighDbfs highest RMS
  * @param floorDbfs highest noise floor
  * @param source of the figures
+ * @param handover the file that is asked for
  */
 public record Brief(
     String id,
@@ -30,7 +34,11 @@ public record Brief(
     OptionalDouble rmsLowDbfs,
     OptionalDouble rmsHighDbfs,
     OptionalDouble floorDbfs,
-    String source) {
+    String source,
+    Handover handover) {
+  /** Key of the user's own. */
+  public static final String OWN = "own";
+
   private static final List<Brief> ALL =
       Table.rows(Brief.class, "briefs.csv").stream().map(Brief::of).toList();
 
@@ -45,7 +53,8 @@ public record Brief(
         Table.optional(row, "rms_low_dbfs"),
         Table.optional(row, "rms_high_dbfs"),
         Table.optional(row, "floor_dbfs"),
-        row.get("source"));
+        row.get("source"),
+        Handover.USUAL);
   }
 
   /** Those that ship with the program. */
@@ -59,29 +68,74 @@ public record Brief(
   }
 
   /**
-   * One of the user's own.
+   * The user's own.
    *
-   * @throws IllegalArgumentException naming the figure that is out of range
+   * @throws Trouble.BadField naming the figure that is out of range
    */
-  public static Brief own(String use, double integratedLufs, double truePeakDbtp) {
-    if (!(integratedLufs >= -60 && integratedLufs <= -5)) {
-      throw new IllegalArgumentException(
-          "loudness must lie between -60 and -5 LUFS, not " + integratedLufs);
-    }
-    if (!(truePeakDbtp >= -30 && truePeakDbtp <= 0)) {
-      throw new IllegalArgumentException(
-          "the highest true peak must lie between -30 and 0 dBTP, not " + truePeakDbtp);
-    }
+  public static Brief own(
+      String use,
+      double integratedLufs,
+      double toleranceLu,
+      double truePeakDbtp,
+      OptionalDouble floorDbfs,
+      Handover handover) {
+    within("loudness", integratedLufs, -60, -5, "LUFS");
+    within("tolerance", toleranceLu, 0.1, 10, "LU");
+    within("highest true peak", truePeakDbtp, -30, 0, "dBTP");
+    floorDbfs.ifPresent(floor -> within("highest noise floor", floor, -120, -20, "dBFS"));
     return new Brief(
-        "own",
-        use,
+        OWN,
+        use.isBlank() ? "your own" : use.strip(),
         OptionalDouble.of(integratedLufs),
-        OptionalDouble.of(1),
+        OptionalDouble.of(toleranceLu),
         OptionalDouble.of(truePeakDbtp),
         OptionalDouble.empty(),
         OptionalDouble.empty(),
         OptionalDouble.empty(),
-        OptionalDouble.empty(),
-        "your own");
+        floorDbfs,
+        "your own",
+        handover);
+  }
+
+  private static void within(String name, double value, double low, double high, String unit) {
+    if (!(value >= low && value <= high)) {
+      throw new Trouble.BadField(
+          name,
+          String.format(
+              Locale.ROOT, "must lie between %s and %s %s, not %s", low, high, unit, value));
+    }
+  }
+
+  /** One of the user's own that begins with the figures of this one. */
+  public Brief asOwn(String otherUse) {
+    return own(
+        otherUse,
+        integratedLufs.orElse(-16),
+        toleranceLu.orElse(1),
+        truePeakDbtp.orElse(-1),
+        floorDbfs,
+        handover);
+  }
+
+  /** What it asks for, in a few words. */
+  public String words() {
+    List<String> asked = new ArrayList<>();
+    integratedLufs.ifPresent(
+        l -> asked.add(say("%.0f LUFS ± %s LU", l, trimmed(toleranceLu.orElse(1)))));
+    if (rmsLowDbfs.isPresent() && rmsHighDbfs.isPresent()) {
+      asked.add(say("RMS %.0f to %.0f dBFS", rmsLowDbfs.getAsDouble(), rmsHighDbfs.getAsDouble()));
+    }
+    truePeakDbtp.ifPresent(p -> asked.add(say("true peak to %s dBTP", trimmed(p))));
+    samplePeakDbfs.ifPresent(p -> asked.add(say("peak to %s dBFS", trimmed(p))));
+    floorDbfs.ifPresent(f -> asked.add(say("floor under %.0f dBFS", f)));
+    return String.join(", ", asked).replace('-', '−');
+  }
+
+  private static String trimmed(double value) {
+    return value == Math.rint(value) ? say("%.0f", value) : say("%.1f", value);
+  }
+
+  private static String say(String format, Object... figures) {
+    return String.format(Locale.ROOT, format, figures);
   }
 }

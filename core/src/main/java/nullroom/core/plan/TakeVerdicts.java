@@ -68,7 +68,7 @@ public final class TakeVerdicts {
   }
 
   /** What concerns the take as a whole, besides. */
-  public static List<Verdict> together(TakeReport report) {
+  public static List<Verdict> together(TakeReport report, Optional<Brief> brief) {
     List<Verdict> all = new ArrayList<>();
     if (report.channels().size() > 1) {
       int dead = report.deadChannels().size();
@@ -106,7 +106,47 @@ public final class TakeVerdicts {
                     "Loudness jumps by %.0f LU at %.0f s: level the passages, or viewers reach for the remote.",
                     most, report.jumps().getFirst().seconds())
                 : "Passages are about equally loud."));
+    brief.ifPresent(b -> file(report, b.handover(), all));
     return List.copyOf(all);
+  }
+
+  /** Whether the file asked for can be made of it. */
+  private static void file(TakeReport report, Handover asked, List<Verdict> all) {
+    double seconds = report.seconds();
+    double shortest = asked.shortestSeconds().orElse(0);
+    double longest = asked.longestSeconds().orElse(Double.POSITIVE_INFINITY);
+    if (shortest > 0 || Double.isFinite(longest)) {
+      boolean tooLong = seconds > longest;
+      boolean fits = !tooLong && seconds >= shortest;
+      all.add(
+          new Verdict(
+              "length",
+              fits ? Mark.PASS : Mark.FAIL,
+              seconds,
+              seconds < shortest ? shortest : longest,
+              fits
+                  ? "It is as long as asked."
+                  : tooLong
+                      ? say("It is %.1f s too long: trim it.", seconds - longest)
+                      : say("%.1f s are missing.", shortest - seconds)));
+    }
+    if (asked.rateHz().isPresent()) {
+      double rate = asked.rateHz().getAsDouble();
+      boolean low = report.sampleRateHz() < rate;
+      all.add(
+          new Verdict(
+              "rate",
+              low ? Mark.CLOSE : Mark.PASS,
+              report.sampleRateHz(),
+              rate,
+              report.sampleRateHz() == rate
+                  ? "The sampling rate is what is asked for."
+                  : say(
+                      low
+                          ? "It is converted to %.1f kHz when it is written, which adds no treble: set the recorder to it."
+                          : "It is converted to %.1f kHz when it is written.",
+                      rate / 1000)));
+    }
   }
 
   private static String say(String format, Object... figures) {

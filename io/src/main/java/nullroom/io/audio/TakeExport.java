@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
+import java.util.OptionalDouble;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Decibels;
@@ -15,13 +16,20 @@ import nullroom.core.acoustics.Decibels;
  * @param toSeconds where it ends; infinite for the end of the take
  * @param gainDb on all channels; at 0 dB and the same word length every sample stays what it was
  * @param bits 16, 24 or 32 for float
+ * @param rateHz sampling rate; empty for the take's own
  */
-public record TakeExport(double fromSeconds, double toSeconds, double gainDb, int bits) {
+public record TakeExport(
+    double fromSeconds, double toSeconds, double gainDb, int bits, OptionalDouble rateHz) {
   private static final int BLOCK = 1 << 14;
   private static final double MOST_GAIN_DB = 60;
 
   /** The dither of one file is always the same. */
   private static final long SEED = 16;
+
+  /** At the take's own sampling rate. */
+  public TakeExport(double fromSeconds, double toSeconds, double gainDb, int bits) {
+    this(fromSeconds, toSeconds, gainDb, bits, OptionalDouble.empty());
+  }
 
   public TakeExport {
     if (!(fromSeconds >= 0 && toSeconds > fromSeconds)) {
@@ -43,18 +51,16 @@ public record TakeExport(double fromSeconds, double toSeconds, double gainDb, in
    */
   public long write(Path source, Path target, Progress progress) {
     refuseItself(source, target);
-    double gain = Decibels.toAmplitude(gainDb);
     try (SoundFile sound = SoundFile.open(source)) {
+      double rate = sound.sampleRateHz();
+      double asked = rateHz.orElse(rate);
       boolean same =
           gainDb == 0
+              && asked == rate
               && (bits == 32
                   || sound.bitDepth().isPresent() && sound.bitDepth().getAsInt() <= bits);
-      double rate = sound.sampleRateHz();
-      long from = Math.round(fromSeconds * rate);
-      long to =
-          toSeconds * rate < Long.MAX_VALUE / 2.0 ? Math.round(toSeconds * rate) : Long.MAX_VALUE;
-      try (SoundSink out = sink(target, rate, sound.channels(), new Codes(bits, !same, SEED))) {
-        long cut = copy(sound, out, gain, from, to, progress);
+      try (SoundSink out = sink(target, asked, sound.channels(), new Codes(bits, !same, SEED))) {
+        long cut = copy(sound, asked, out, progress);
         out.finish();
         return cut;
       }
@@ -74,30 +80,75 @@ public record TakeExport(double fromSeconds, double toSeconds, double gainDb, in
     }
   }
 
-  private long copy(
-      SoundFile sound, SoundSink out, double gain, long from, long to, Progress progress) {
+  private long copy(SoundFile sound, double askedHz, SoundSink out, Progress progress) {
+    double rate = sound.sampleRateHz();
+    if (askedHz == rate) {
+      return copy(sound, block -> block, out, progress);
+    }
+    int channels = sound.channels();
+    try (RateChange change = new RateChange(channels, rate, askedHz, BLOCK)) {
+      double[][] changed = new double[channels][change.most()];
+      Step step =
+          block -> new Block(changed, change.change(block.samples(), block.count(), changed));
+      long cut = copy(sound, step, out, progress);
+      Block none = new Block(new double[channels][0], 0);
+      for (Block rest = step.of(none); rest.count() > 0; rest = step.of(none)) {
+        cut += write(rest, out);
+      }
+      return cut;
+    }
+  }
+
+  /** Samples of each channel, so many of them. */
+  @SuppressWarnings("ArrayRecordComponent") // never compared
+  private record Block(double[][] samples, int count) {}
+
+  private interface Step {
+    Block of(Block block);
+  }
+
+  private long copy(SoundFile sound, Step step, SoundSink out, Progress progress) {
+    double rate = sound.sampleRateHz();
+    long from = Math.round(fromSeconds * rate);
+    long to =
+        toSeconds * rate < Long.MAX_VALUE / 2.0 ? Math.round(toSeconds * rate) : Long.MAX_VALUE;
+    double gain = Decibels.toAmplitude(gainDb);
     double[][] block = new double[sound.channels()][BLOCK];
     long at = 0;
     long cut = 0;
-    long written = 0;
     int read;
     while (at < to && (read = sound.read(block)) >= 0) {
       int first = (int) Math.clamp(from - at, 0, read);
       int last = (int) Math.clamp(to - at, 0, read);
       for (double[] channel : block) {
         for (int i = first; i < last; i++) {
-          double x = gain * channel[i];
-          cut += bits != 32 && (x < -1 || x >= 1) && gain != 1 ? 1 : 0;
-          channel[i - first] = x;
+          channel[i - first] = gain * channel[i];
         }
       }
-      out.write(block, last - first);
-      written += last - first;
+      if (last > first) {
+        cut += write(step.of(new Block(block, last - first)), out);
+      }
       at += read;
       progress.step(at, -1);
     }
-    if (written == 0) {
+    if (at <= from) {
       throw new Trouble.BadField("trim", "nothing is left of the take");
+    }
+    return cut;
+  }
+
+  /**
+   * Writes a block.
+   *
+   * @return how many samples were cut off by it
+   */
+  private long write(Block block, SoundSink out) {
+    out.write(block.samples(), block.count());
+    long cut = 0;
+    for (double[] channel : block.samples()) {
+      for (int i = 0; i < block.count() && bits != 32; i++) {
+        cut += channel[i] < -1 || channel[i] >= 1 ? 1 : 0;
+      }
     }
     return cut;
   }

@@ -2,6 +2,7 @@ package nullroom.io.book;
 
 import java.util.Optional;
 import nullroom.core.acoustics.Capture;
+import nullroom.core.plan.Brief;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
@@ -11,10 +12,11 @@ import nullroom.core.room.Room;
  *
  * @param locked the setting that was found good
  * @param brief key of what the recording is handed over as, empty where nobody said
+ * @param own the user's own brief
  */
-public record Levels(Optional<Locked> locked, String brief) {
+public record Levels(Optional<Locked> locked, String brief, Optional<Brief> own) {
   /** Nothing yet. */
-  public static final Levels NOTHING = new Levels(Optional.empty(), "");
+  public static final Levels NOTHING = new Levels(Optional.empty(), "", Optional.empty());
 
   /**
    * A setting that was found good by the loudest line.
@@ -44,11 +46,21 @@ public record Levels(Optional<Locked> locked, String brief) {
 
   /** With a setting found good. */
   public Levels with(Locked setting) {
-    return new Levels(Optional.of(setting), brief);
+    return new Levels(Optional.of(setting), brief, own);
   }
 
   /** With another brief. */
   public Levels withBrief(String id) {
-    return new Levels(locked, id);
+    return new Levels(locked, id, own);
+  }
+
+  /** With another own brief, which becomes the one it is handed over as. */
+  public Levels withOwn(Brief other) {
+    return new Levels(locked, Brief.OWN, Optional.of(other));
+  }
+
+  /** What the recording is handed over as; empty where nobody said. */
+  public Optional<Brief> handedOverAs() {
+    return brief.equals(Brief.OWN) ? own : Brief.find(brief);
   }
 }

@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.util.Arrays;
+import java.util.OptionalDouble;
 import java.util.Random;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
@@ -20,6 +21,7 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class TakeExportTest {
@@ -106,6 +108,35 @@ class TakeExportTest {
         .isInstanceOfSatisfying(
             Trouble.class, t -> assertThat(t.line()).contains("the folder takes no new file"));
     assertThat(folder.toFile().list()).noneMatch(name -> name.endsWith(".part"));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"44100, wav", "96000, flac"})
+  @DisplayName("at another rate: as long, the same tone, and nothing folded back")
+  void anotherRate(double rate, String format) {
+    Path source = take(32, 0.4);
+    Path target = folder.resolve("rate." + format);
+    new TakeExport(0, END, 0, 24, OptionalDouble.of(rate)).write(source, target, Progress.NONE);
+    double[] is = read(target, 0);
+    assertThat(is.length).isCloseTo((int) (3 * rate), within(2));
+    double worst = 0;
+    for (int i = 2000; i < is.length - 2000; i++) {
+      double truth = 0.4 * Math.sin(2 * Math.PI * 440 * i / rate);
+      worst = Math.max(worst, Math.abs(is[i] - truth));
+    }
+    assertThat(20 * Math.log10(worst)).isLessThan(-100);
+    double[] high = new double[(int) RATE];
+    for (int i = 0; i < high.length; i++) {
+      high[i] = 0.5 * Math.sin(2 * Math.PI * 23_000 * i / RATE);
+    }
+    Path treble = folder.resolve("treble.wav");
+    WavWriter.writeFloat(treble, new Samples(high, RATE));
+    new TakeExport(0, END, 0, 32, OptionalDouble.of(44_100))
+        .write(treble, target.resolveSibling("folded.wav"), Progress.NONE);
+    double[] folded = read(folder.resolve("folded.wav"), 0);
+    assertThat(Arrays.stream(folded, 2000, folded.length - 2000).map(Math::abs).max().orElseThrow())
+        .as("but for where the tone begins and ends")
+        .isLessThan(1e-4);
   }
 
   @Test

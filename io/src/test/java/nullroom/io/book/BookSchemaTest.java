@@ -12,9 +12,14 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
+import nullroom.core.plan.Brief;
+import nullroom.core.plan.Handover;
 import nullroom.core.predict.Goal;
 import nullroom.core.room.Camera;
 import nullroom.core.room.Finish;
@@ -27,6 +32,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.ObjectMapper;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -126,6 +132,42 @@ class BookSchemaTest {
     assertThatThrownBy(() -> BookJson.read(nameless))
         .isInstanceOfSatisfying(
             Trouble.class, t -> assertThat(t.line()).contains("materials[0].materialName"));
+  }
+
+  @Test
+  void aBriefOfOnesOwnStaysInTheBookAndADamagedOneIsNamed() throws Exception {
+    RoomBook bare = new RoomBook("box", Goal.SPOKEN_CLOSE, room(ROOM));
+    Handover file =
+        new Handover(
+            Handover.Format.FLAC,
+            16,
+            OptionalDouble.of(44_100),
+            OptionalDouble.of(30),
+            OptionalDouble.of(90.5),
+            "{room} {date} {take}",
+            Optional.of(LocalDate.of(2026, 12, 24)));
+    Brief own = Brief.own("trailer", -18, 0.5, -2, OptionalDouble.of(-65), file);
+    RoomBook book = bare.with(bare.levels().withOwn(own));
+    ObjectNode json = BookJson.write(book);
+    assertThat(errors(schema(text()), json)).isEmpty();
+    assertThat(BookJson.read(json)).isEqualTo(book);
+    assertThat(book.levels().handedOverAs()).contains(own);
+    assertThat(book.levels().withBrief("podcast-16").handedOverAs().orElseThrow().id())
+        .isEqualTo("podcast-16");
+    assertThat(bare.levels().handedOverAs()).isEmpty();
+    for (String[] wrong :
+        new String[][] {
+          {"format", "\"mp3\"", "levels.ownBrief.format"},
+          {"due", "\"soon\"", "levels.ownBrief.due"},
+          {"bits", "20", "levels.ownBrief: bits"},
+          {"truePeakDbtp", "3", "levels.ownBrief: highest true peak"}
+        }) {
+      ObjectNode damaged = json.deepCopy();
+      ((ObjectNode) damaged.get("levels").get("ownBrief"))
+          .set(wrong[0], new ObjectMapper().readTree(wrong[1]));
+      assertThatThrownBy(() -> BookJson.read(damaged))
+          .isInstanceOfSatisfying(Trouble.class, t -> assertThat(t.line()).contains(wrong[2]));
+    }
   }
 
   @Test

@@ -1,0 +1,60 @@
+package nullroom.app.level;
+
+import java.util.List;
+import javafx.scene.control.Label;
+import javafx.scene.control.RadioButton;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import nullroom.app.control.FigureTable;
+import nullroom.app.control.Wrapped;
+import nullroom.app.shell.Desk;
+import nullroom.core.plan.Brief;
+
+/**
+ * What is asked of a recording that is handed over: what is usual, with its source, and one's own.
+ */
+final class BriefPage {
+  private static final double ASKED_WIDTH = 430;
+
+  private final TakeModel model;
+  private final FigureTable table = new FigureTable("briefs");
+  private final VBox node;
+
+  BriefPage(LevelModel level, Desk desk) {
+    model = level.take();
+    Label heading = new Label("Your own, kept with this book");
+    heading.getStyleClass().add("heading");
+    OwnBriefForm form = new OwnBriefForm(model, desk);
+    node = new VBox(6, table, heading, form.node());
+    VBox.setVgrow(form.node(), Priority.ALWAYS);
+    node.getStyleClass().add("pictures");
+    desk.session().bookProperty().subscribe(this::refresh);
+    refresh();
+  }
+
+  private void refresh() {
+    table.heads(List.of("handed over as", ""));
+    String chosen = model.brief().map(Brief::id).orElse("");
+    for (Brief brief : model.briefs()) {
+      RadioButton choose = new RadioButton(brief.use());
+      choose.setId("brief-" + brief.id());
+      choose.setAccessibleText(brief.use() + ": " + brief.words() + "; " + brief.source());
+      choose.setSelected(brief.id().equals(chosen));
+      choose.setOnAction(e -> {
+        choose.setSelected(true);
+        model.setBrief(brief);
+      });
+      choose.setMinWidth(Region.USE_PREF_SIZE);
+      Label asked =
+          new Wrapped((brief.words() + "; " + brief.source()).replace(" -", " −"), "soft");
+      asked.setPrefWidth(ASKED_WIDTH);
+      asked.setMinWidth(ASKED_WIDTH);
+      table.row(List.of(choose, asked));
+    }
+  }
+
+  VBox node() {
+    return node;
+  }
+}
