@@ -115,6 +115,10 @@ final class MeasureLevelCommand implements Callable<Integer> {
         warnings.add(
             "No pause was found: with music or steady noise under the voice, or none speaking, active speech level says little; the noise floor is that of the quietest tenth, and speech to noise is left out.");
       }
+      if (top.music()) {
+        warnings.add(
+            "There is music in the pauses: active speech level and the noise floor are those of both together, and speech to noise is left out.");
+      }
       if (report.loudness().maxShortTermLufs().isEmpty()) {
         warnings.add("The sound is shorter than 3 s: it has no short-term loudness and no range.");
       }

@@ -12,6 +12,7 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nullroom.app.shell.Desk;
 import nullroom.core.Trouble;
+import nullroom.core.measure.BlindDecay;
 import nullroom.core.measure.Moment;
 import nullroom.core.measure.TakeChannel;
 import nullroom.core.measure.TakeMeter;
@@ -35,6 +36,9 @@ public final class TakeModel {
   /** Heard before and after a finding. */
   private static final double AROUND_SECONDS = 1.5;
 
+  /** The room is guessed from so much of a take. */
+  private static final double DECAY_SECONDS = 300;
+
   private static final double HEAR_STEP_SECONDS = 0.05;
 
   /**
@@ -42,8 +46,9 @@ public final class TakeModel {
    *
    * @param sound its name in the book
    * @param report of it
+   * @param decay the room's, guessed from the ends of words; empty where there are too few
    */
-  public record Checked(String sound, TakeReport report) {}
+  public record Checked(String sound, TakeReport report, Optional<BlindDecay> decay) {}
 
   /**
    * Something that was found at a time.
@@ -73,7 +78,11 @@ public final class TakeModel {
         "Checking " + file.getFileName(),
         file,
         "take",
-        (kept, sound, progress) -> new Checked(kept, TakeMeter.measure(sound, progress)),
+        (kept, sound, progress) -> {
+          TakeReport report = TakeMeter.measure(sound, progress);
+          Samples part = part(kept, 0, Math.min(report.seconds(), DECAY_SECONDS));
+          return new Checked(kept, report, BlindDecay.of(part));
+        },
         checked -> take.set(Optional.of(checked)));
   }
 
@@ -89,7 +98,8 @@ public final class TakeModel {
                 kept.name(),
                 TakeMeter.measure(
                     nullroom.core.signal.SampleSource.of(kept.samples()),
-                    nullroom.core.Progress.NONE)),
+                    nullroom.core.Progress.NONE),
+                BlindDecay.of(kept.samples())),
         checked -> take.set(Optional.of(checked)));
   }
 
@@ -157,13 +167,18 @@ public final class TakeModel {
   public List<Verdict> verdicts() {
     return take.get()
         .map(t ->
-            Stream.concat(
-                    TakeVerdicts.of(first(t), t.report().loudness(), peakTarget(), brief())
-                        .stream(),
-                    TakeVerdicts.together(t.report(), brief()).stream())
+            Stream.of(
+                    TakeVerdicts.of(first(t), t.report().loudness(), peakTarget(), brief()),
+                    TakeVerdicts.together(t.report(), brief()),
+                    t.decay().stream().map(this::reverberation).toList())
+                .flatMap(List::stream)
                 .sorted(Comparator.comparing(Verdict::mark).reversed())
                 .toList())
         .orElse(List.of());
+  }
+
+  private Verdict reverberation(BlindDecay guess) {
+    return TakeVerdicts.reverberation(guess, desk.session().book().goal().longestSeconds());
   }
 
   private static TakeChannel first(Checked checked) {
@@ -178,7 +193,8 @@ public final class TakeModel {
           TakeChannel c = first(t);
           c.clips().forEach(m -> all.add(finding("clipped", m)));
           c.dropouts().forEach(m -> all.add(finding("drop-out", m)));
-          c.thumps().forEach(m -> all.add(finding("thump", m)));
+          List<Moment> gusts = c.gusts();
+          c.thumps().forEach(m -> all.add(finding(gusts.contains(m) ? "wind" : "plosive", m)));
           for (TakeReport.Jump j : t.report().jumps()) {
             String words =
                 String.format(

@@ -60,7 +60,7 @@ class LevelPagesTest extends DeskTest {
     after(() -> take.open(file));
     assertThat(take.findings())
         .extracting(TakeModel.Finding::kind)
-        .containsExactly("thump", "drop-out");
+        .containsExactly("plosive", "drop-out");
     assertThat(take.findings().getLast().words()).isEqualTo("drop-out at 0:08.1");
     assertThat(take.verdicts()).extracting(Verdict::check).contains("thumps", "dropouts", "jumps");
     assertThat(take.verdicts().getFirst().mark()).as("failures first").isEqualTo(Verdict.Mark.FAIL);

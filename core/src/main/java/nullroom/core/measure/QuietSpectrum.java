@@ -10,8 +10,8 @@ import nullroom.core.signal.Fft;
 import nullroom.core.signal.Sums;
 
 /**
- * The spectrum of what is left in the quietest moments of a take, in which hum is looked for: the
- * voice covers it elsewhere.
+ * The spectrum of what is left in the quietest moments of a take, in which hum and music are looked
+ * for: the voice covers them elsewhere.
  */
 final class QuietSpectrum {
   private static final double WINDOW_SECONDS = 0.6;
@@ -25,6 +25,21 @@ final class QuietSpectrum {
 
   /** Mean square of a Hann window. */
   private static final double HANN_SQUARES = 0.375;
+
+  /** Windows up to so much over the noise floor lie in a pause. */
+  private static final double FLOOR_OVER = 2;
+
+  /** A note stands out by this. */
+  private static final double CLEAR_TONE_DB = 6;
+
+  private static final int NOTES = 2;
+  private static final int FEWEST_CHORDS = 3;
+
+  /** Tones nearer to each other than half a semitone are one note. */
+  private static final double SAME_NOTE = 0.029;
+
+  /** Over all windows there are so many times as many different notes as in one. */
+  private static final double CHANGING = 1.5;
 
   private record Window(double energy, double[] samples) {}
 
@@ -91,11 +106,50 @@ final class QuietSpectrum {
       return Optional.empty();
     }
     double least = quietest.stream().mapToDouble(Window::energy).min().orElseThrow();
+    return MainsHum.among(tones(upTo(MOST_OVER * least)));
+  }
+
+  /**
+   * Whether music lies under the voice: most of the windows that are no louder than the noise floor
+   * hold several tones at once, and not the same all the time, as a machine's would be.
+   *
+   * @param floorMeanSquare in the pauses
+   */
+  boolean music(double floorMeanSquare) {
+    List<Window> quiet = upTo(FLOOR_OVER * floorMeanSquare);
+    List<Double> different = new ArrayList<>();
+    int chords = 0;
+    int together = 0;
+    for (Window window : quiet) {
+      List<Double> notes =
+          tones(List.of(window)).stream()
+              .filter(t -> !t.mains() && t.prominenceDb() >= CLEAR_TONE_DB)
+              .map(Tone::frequencyHz)
+              .toList();
+      if (notes.size() >= NOTES) {
+        chords++;
+        together += notes.size();
+        notes.stream()
+            .filter(n -> different.stream().noneMatch(d -> Math.abs(n / d - 1) < SAME_NOTE))
+            .toList()
+            .forEach(different::add);
+      }
+    }
+    return chords >= FEWEST_CHORDS
+        && 2 * chords >= quiet.size()
+        && different.size() * chords > CHANGING * together;
+  }
+
+  private List<Window> upTo(double most) {
     List<Window> quiet = new ArrayList<>(quietest);
-    quiet.removeIf(w -> w.energy() > MOST_OVER * least);
+    quiet.removeIf(w -> w.energy() > most);
+    return quiet;
+  }
+
+  private List<Tone> tones(List<Window> windows) {
     Fft fft = new Fft(length);
     double[] power = new double[length / 2 + 1];
-    for (Window window : quiet) {
+    for (Window window : windows) {
       double[] x = window.samples().clone();
       for (int k = 0; k < length; k++) {
         x[k] *= 0.5 - 0.5 * Math.cos(2 * Math.PI * k / length);
@@ -104,8 +158,8 @@ final class QuietSpectrum {
       fft.addEnergy(x, power);
     }
     for (int k = 0; k < power.length; k++) {
-      power[k] /= HANN_SQUARES * length * quiet.size();
+      power[k] /= HANN_SQUARES * length * windows.size();
     }
-    return MainsHum.among(Tones.find(power, rate / length));
+    return Tones.find(power, rate / length);
   }
 }

@@ -23,6 +23,7 @@ import java.util.OptionalDouble;
  * @param noiseFloorDbfsA the same A-weighted
  * @param pauses whether the floor is that of pauses, else that of the quietest tenth
  * @param mains hum in the quietest moments
+ * @param music whether there is music in the pauses
  * @param thumps plosives, wind and knocks
  * @param dropouts where the sound stood still
  * @param frames mean square every tenth of a second
@@ -45,11 +46,15 @@ public record TakeChannel(
     OptionalDouble noiseFloorDbfsA,
     boolean pauses,
     Optional<MainsHum> mains,
+    boolean music,
     List<Moment> thumps,
     List<Moment> dropouts,
     double[] frames) {
   /** Length of a frame. */
   public static final double FRAME_SECONDS = TakeFrames.SECONDS;
+
+  /** A plosive's thump is over by then, even where it lies across frames. */
+  private static final double LONGEST_PLOSIVE_SECONDS = 0.35;
 
   public TakeChannel {
     clips = List.copyOf(clips);
@@ -57,10 +62,15 @@ public record TakeChannel(
     dropouts = List.copyOf(dropouts);
   }
 
-  /** Active speech over the noise floor. */
+  /** Active speech over the noise floor; empty where pauses are missing or filled with music. */
   public OptionalDouble speechToNoiseDb() {
-    return activeSpeechDbfs.isPresent() && noiseFloorDbfs.isPresent() && pauses
+    return activeSpeechDbfs.isPresent() && noiseFloorDbfs.isPresent() && pauses && !music
         ? OptionalDouble.of(activeSpeechDbfs.getAsDouble() - noiseFloorDbfs.getAsDouble())
         : OptionalDouble.empty();
+  }
+
+  /** Of the thumps those that go on as wind does; a plosive or knock is over sooner. */
+  public List<Moment> gusts() {
+    return thumps.stream().filter(m -> m.durationSeconds() > LONGEST_PLOSIVE_SECONDS).toList();
   }
 }

@@ -2,6 +2,7 @@ package nullroom.core.measure;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import nullroom.core.acoustics.Decibels;
 import nullroom.core.signal.Biquads;
 import nullroom.core.signal.Butterworth;
 import nullroom.core.signal.Sums;
@@ -158,6 +159,9 @@ final class TakeChannelMeter {
         floor.dbfsA(),
         floor.fromPauses(),
         quiet.mains(),
+        floor.fromPauses()
+            && floor.dbfs().isPresent()
+            && quiet.music(Decibels.meanSquareOfDbfs(floor.dbfs().getAsDouble())),
         spoken.isPresent() ? frames.thumps(spoken.get().levelDbfs()) : java.util.List.of(),
         dropouts.found(),
         frames.energies());

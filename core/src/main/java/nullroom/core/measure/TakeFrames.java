@@ -36,9 +36,6 @@ final class TakeFrames {
 
   private static final double THUMP_UNDER_VOICE_DB = 6;
 
-  /** Longer than this it is wind or a knock that goes on, not a plosive. */
-  static final double PLOSIVE_SECONDS = 0.35;
-
   private static final int MOST_MOMENTS = 1000;
 
   private final Growing energies = new Growing();

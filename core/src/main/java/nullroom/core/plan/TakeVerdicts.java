@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.core.acoustics.Decibels;
+import nullroom.core.measure.BlindDecay;
 import nullroom.core.measure.Loudness;
 import nullroom.core.measure.MainsHum;
 import nullroom.core.measure.TakeChannel;
@@ -216,6 +217,14 @@ public final class TakeVerdicts {
   }
 
   private void noise() {
+    if (take.music()) {
+      add(
+          "music",
+          Mark.CLOSE,
+          1,
+          0,
+          "There is music in the pauses: figures of speech and noise mean little. Check the voice alone.");
+    }
     OptionalDouble over = take.speechToNoiseDb();
     if (over.isPresent()) {
       double db = over.getAsDouble();
@@ -256,6 +265,7 @@ public final class TakeVerdicts {
 
   private void thumps() {
     int thumps = take.thumps().size();
+    int gusts = take.gusts().size();
     add(
         "thumps",
         thumps == 0 ? Mark.PASS : thumps < MANY_THUMPS ? Mark.CLOSE : Mark.FAIL,
@@ -263,9 +273,37 @@ public final class TakeVerdicts {
         0,
         thumps == 0
             ? "No plosives, wind or knocks."
-            : say(
-                "Thumps under the voice, the first at %.1f s: speak past the microphone, use a pop screen, keep off the stand.",
-                take.thumps().getFirst().startSeconds()));
+            : 2 * gusts > thumps
+                ? say(
+                    "Wind at the microphone, first at %.1f s: put a windscreen on, turn fans away.",
+                    take.gusts().getFirst().startSeconds())
+                : say(
+                    "Plosives or knocks, the first at %.1f s: speak past the microphone, use a pop screen, keep off the stand.",
+                    take.thumps().getFirst().startSeconds()));
+  }
+
+  /**
+   * Whether the reverberation guessed from a take suits.
+   *
+   * @param longestSeconds that the goal suits
+   */
+  public static Verdict reverberation(BlindDecay guess, double longestSeconds) {
+    double seconds = guess.midSeconds();
+    double over = seconds - longestSeconds;
+    Mark mark = over <= 0 ? Mark.PASS : over <= guess.midSpreadSeconds() ? Mark.CLOSE : Mark.FAIL;
+    String heard =
+        say(
+            "By the ends of words the room rings for about %.2f s, give or take %.2f",
+            seconds, guess.midSpreadSeconds());
+    return new Verdict(
+        "reverberation",
+        mark,
+        seconds,
+        longestSeconds,
+        mark == Mark.PASS
+            ? heard + ": short enough."
+            : heard
+                + say("; up to %.2f s suits. Clap to know, and dress the room.", longestSeconds));
   }
 
   private void limited(String check, double amplitude, double limit) {

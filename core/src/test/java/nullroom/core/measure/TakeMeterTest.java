@@ -98,6 +98,33 @@ class TakeMeterTest {
     assertThat(one(x).speechToNoiseDb()).isEmpty();
   }
 
+  /** Chords that change every 0.7 s, or one that stays. */
+  private static double[] chords(double amplitude, boolean changing) {
+    double[] x = take(0.2, -80);
+    for (int i = 0; i < x.length; i++) {
+      double t = i / RATE;
+      double root = 220 * Math.pow(2, (changing ? (int) (t / 0.7) * 5 % 12 : 0) / 12.0);
+      for (double part : new double[] {1, 1.25, 1.5}) {
+        x[i] += amplitude * Math.sin(2 * Math.PI * root * part * t);
+      }
+    }
+    return x;
+  }
+
+  @Test
+  @DisplayName(
+      "music under the voice is told even where the pauses show through, a drone is not music")
+  void music() {
+    TakeChannel scored = one(chords(0.002, true));
+    assertThat(scored.pauses()).isTrue();
+    assertThat(scored.music()).isTrue();
+    assertThat(scored.speechToNoiseDb()).isEmpty();
+    TakeChannel drone = one(chords(0.002, false));
+    assertThat(drone.pauses()).isTrue();
+    assertThat(drone.music()).isFalse();
+    assertThat(one(take(0.2, -60)).music()).isFalse();
+  }
+
   @Test
   @DisplayName("clipped runs are counted and timed; peaks cut off lower down are found too")
   void clipping() {
@@ -137,6 +164,14 @@ class TakeMeterTest {
     }
     assertThat(one(pops).thumps()).hasSize(2);
     assertThat(one(pops).thumps().get(1).startSeconds()).isCloseTo(11.3, within(0.15));
+    assertThat(one(pops).gusts()).isEmpty();
+    double[] windy = take(0.2, -60);
+    for (int i = (int) (6 * RATE); i < 7.5 * RATE; i++) {
+      windy[i] += 0.4 * Math.sin(2 * Math.PI * 24 * i / RATE);
+    }
+    assertThat(one(windy).gusts())
+        .singleElement()
+        .satisfies(m -> assertThat(m.durationSeconds()).isCloseTo(1.5, within(0.2)));
     double[] gaps = take(0.2, -60);
     Arrays.fill(gaps, (int) (9.1 * RATE), (int) (9.11 * RATE), 0);
     Arrays.fill(gaps, (int) (20.36 * RATE), (int) (20.39 * RATE), 0);

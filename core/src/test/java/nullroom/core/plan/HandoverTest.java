@@ -106,6 +106,7 @@ class HandoverTest {
             NONE,
             false,
             Optional.empty(),
+            false,
             List.of(),
             List.of(),
             new double[0]);
