@@ -13,6 +13,7 @@ import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.plan.Adviser;
 import nullroom.core.plan.GainPlan;
 import nullroom.core.plan.School;
+import nullroom.core.plan.Staging;
 import nullroom.core.predict.Refinement;
 import nullroom.core.room.Room;
 import nullroom.io.book.BookFolder;
@@ -44,17 +45,23 @@ final class GainCommand implements Callable<Integer> {
   String school = "peaks";
 
   @Option(
+      names = "--material",
+      paramLabel = "NAME",
+      description = "read, talk, acted or song; default: the book's, else talk")
+  Optional<String> material = Optional.empty();
+
+  @Option(
       names = "--max-gain",
       paramLabel = "DB",
-      description = "that the preamp has; default " + (int) Adviser.HIGHEST_GAIN_DB)
-  double highest = Adviser.HIGHEST_GAIN_DB;
+      description =
+          "that the preamp has; default: the book's, else " + (int) Adviser.HIGHEST_GAIN_DB)
+  Optional<Double> highest = Optional.empty();
 
   @Option(
       names = "--allowance",
       paramLabel = "DB",
-      description =
-          "for laughs and shouts over the loudest line; default " + (int) GainPlan.SHOUT_DB)
-  double allowance = GainPlan.SHOUT_DB;
+      description = "for laughs and shouts over the loudest line; default: as the material asks")
+  Optional<Double> allowance = Optional.empty();
 
   @Option(names = "--json", description = "print one JSON object")
   boolean json;
@@ -62,12 +69,6 @@ final class GainCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     RoomBook book = BookFolder.readBook(path);
-    if (!(highest >= 0 && highest <= 120)) {
-      throw new Trouble.BadField("--max-gain", "must lie between 0 and 120 dB, not " + highest);
-    }
-    if (!(allowance >= 0 && allowance <= 40)) {
-      throw new Trouble.BadField("--allowance", "must lie between 0 and 40 dB, not " + allowance);
-    }
     VocalEffort voice =
         effort
             .map(e ->
@@ -81,13 +82,29 @@ final class GainCommand implements Callable<Integer> {
     Room room = book.room().withTalker(book.room().requireTalker().with(voice));
     Optional<Refinement> traced = Optional.of(Refinement.of(room, book.decaySeconds(room)));
     GainPlan plan =
-        GainPlan.of(book.heard(room, traced), book.goal().targets(), by, highest, allowance);
+        GainPlan.of(
+            book.heard(room, traced), book.goal().targets(), by, staging(book.levels().staging()));
     if (json) {
       json(voice, plan).print();
     } else {
       print(voice, plan);
     }
     return 0;
+  }
+
+  private Staging staging(Staging book) {
+    Staging of =
+        material
+            .map(m ->
+                book.of(
+                    one(
+                        "--material",
+                        m,
+                        Staging.Material::find,
+                        Stream.of(Staging.Material.values()).map(Staging.Material::id))))
+            .orElse(book);
+    return new Staging(
+        of.material(), allowance.orElse(of.allowanceDb()), highest.orElse(of.highestGainDb()));
   }
 
   private static <T> T one(

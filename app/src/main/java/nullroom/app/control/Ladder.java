@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.Tooltip;
+import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 import nullroom.app.control.BandPlot.Origin;
@@ -26,6 +27,7 @@ public final class Ladder extends PlotPane {
   private static final double LABEL_X = 66;
   private static final double LABEL_PITCH = 16;
   private static final double TOP = 26;
+  private static final double MARK_WIDTH = 14;
 
   private record Rung(String label, double dbfs, Origin origin, String style, String why) {}
 
@@ -36,6 +38,41 @@ public final class Ladder extends PlotPane {
   private Margins targets = new Margins(0, 0, 0);
   private boolean noiseMeasured;
   private boolean decayMeasured;
+
+  private double fastDbfs = Double.NEGATIVE_INFINITY;
+  private double heldDbfs = Double.NEGATIVE_INFINITY;
+  private final Rectangle fast = mark("live-fast", 5);
+  private final Rectangle held = mark("live-held", 2);
+
+  private static Rectangle mark(String style, double thickness) {
+    Rectangle mark = new Rectangle(MARK_WIDTH, thickness);
+    mark.getStyleClass().add(style);
+    mark.setVisible(false);
+    return mark;
+  }
+
+  /**
+   * Moves the marks of what is heard now along the ruler; nothing else is drawn anew.
+   *
+   * @param fast level, minus infinity for none
+   * @param peak largest sample, held
+   */
+  public void showLevel(double fast, double peak) {
+    fastDbfs = fast;
+    heldDbfs = peak;
+    place(getHeight());
+  }
+
+  private void place(double height) {
+    place(fast, fastDbfs, height);
+    place(held, heldDbfs, height);
+  }
+
+  private void place(Rectangle mark, double dbfs, double height) {
+    mark.setVisible(Double.isFinite(dbfs));
+    mark.setX(AXIS_X - MARK_WIDTH / 2);
+    mark.setY(y(dbfs, height) - mark.getHeight() / 2);
+  }
 
   /** An empty ladder. */
   public Ladder() {
@@ -179,6 +216,8 @@ public final class Ladder extends PlotPane {
   @Override
   protected void draw(double width, double height) {
     heard.ifPresent(h -> draw(h, width, height));
+    getChildren().addAll(held, fast);
+    place(height);
   }
 
   private void draw(Heard h, double width, double height) {

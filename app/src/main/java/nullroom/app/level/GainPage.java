@@ -5,18 +5,22 @@ import java.util.Locale;
 import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
 import nullroom.app.control.Dial;
 import nullroom.app.control.FigureTable;
+import nullroom.app.control.NumberField;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Desk;
+import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.plan.Adviser;
 import nullroom.core.plan.GainPlan;
 import nullroom.core.plan.School;
+import nullroom.core.plan.Staging;
 
 /** Where each effort lands, and the gain staging by school. */
 final class GainPage {
@@ -46,14 +50,44 @@ final class GainPage {
             List.of(School.values()),
             School::label,
             model.schoolProperty()::set);
+    Choice<Staging.Material> material =
+        new Choice<>(
+            "material",
+            "what is recorded",
+            List.of(Staging.Material.values()),
+            Staging.Material::label,
+            m -> model.setStaging(model.staging().of(m)));
+    Choice<MicrophoneType> microphone =
+        new Choice<>(
+            "level-microphone",
+            "microphone",
+            MicrophoneType.ALL,
+            MicrophoneType::label,
+            model::setType);
+    NumberField distance = new NumberField("Distance", "m", 0.02, 3, model::setDistance);
+    desk.units().subscribe(units -> distance.setEntry(units.field()));
+    NumberField allowance =
+        new NumberField(
+            "Allow for shouts",
+            "dB",
+            0,
+            40,
+            db -> model.setStaging(model.staging().withAllowanceDb(db)));
+    NumberField highest =
+        new NumberField(
+            "Preamp has",
+            "dB",
+            0,
+            120,
+            db -> model.setStaging(model.staging().withHighestGainDb(db)));
+    NumberField hiss = new NumberField("and hisses at", "dBu A", -140, -40, model::setPreampEin);
     Button set = new Button("Set the right gain");
     set.setId("set-gain");
     set.getStyleClass().add("action");
     set.setOnAction(e -> model.setGain(model.rightGainDb()));
-    Label voice = new Label("Voice");
-    voice.getStyleClass().add("field-name");
-    HBox row = new HBox(voice, effort, school, set);
-    row.getStyleClass().add("row");
+    FlowPane row = new FlowPane(10, 6, effort, material, microphone, school);
+    FlowPane fields = new FlowPane(14, 6, distance, allowance, highest, hiss, set);
+    fields.getStyleClass().add("fields");
     Label caution =
         new Label("Turn headphones down before you turn gain up: sudden peaks harm hearing.");
     caution.getStyleClass().add("caution");
@@ -62,13 +96,19 @@ final class GainPage {
     side.setMaxWidth(SIDE_WIDTH);
     picture = new HBox(16, bars, side);
     HBox.setHgrow(bars, Priority.ALWAYS);
-    controls = new VBox(6, gain, row, caution);
+    controls = new VBox(6, gain, row, fields, caution);
     Runnable refresh =
         () -> {
           bars.redraw();
           gain.show(model.gainDb());
           effort.show(model.effort());
           school.show(model.schoolProperty().get());
+          material.show(model.staging().material());
+          microphone.show(model.type().orElse(null));
+          distance.show(model.distanceMetres());
+          allowance.show(model.staging().allowanceDb());
+          highest.show(model.staging().highestGainDb());
+          hiss.show(model.preampEinDbu());
           plan();
         };
     desk.session().revisionProperty().subscribe(refresh);

@@ -1,14 +1,16 @@
 package nullroom.app.level;
 
 import java.util.Locale;
+import java.util.Optional;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.Say;
+import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.acoustics.VocalEffort;
-import nullroom.core.plan.Adviser;
 import nullroom.core.plan.GainPlan;
 import nullroom.core.plan.School;
+import nullroom.core.plan.Staging;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.PlacedMicrophone;
@@ -61,12 +63,56 @@ public final class LevelModel {
 
   /** The gain staging of the school chosen. */
   public GainPlan plan() {
-    return GainPlan.of(
-        desk.session().heard(),
-        book().goal().targets(),
-        school.get(),
-        Adviser.HIGHEST_GAIN_DB,
-        GainPlan.SHOUT_DB);
+    return GainPlan.of(desk.session().heard(), book().goal().targets(), school.get(), staging());
+  }
+
+  /** What gain is planned for. */
+  public Staging staging() {
+    return book().levels().staging();
+  }
+
+  /** Plans for something else. */
+  public void setStaging(Staging staging) {
+    desk.session().edit("Plan the gain", b -> b.with(b.levels().with(staging)));
+  }
+
+  private PlacedMicrophone microphone() {
+    return book().room().requireMicrophone();
+  }
+
+  /** From lips to capsule. */
+  public double distanceMetres() {
+    return book().room().requireTalker().at().distanceTo(microphone().at());
+  }
+
+  /** Moves the microphone along its line to the lips. */
+  public void setDistance(double metres) {
+    place(
+        "Change the distance", microphone().atDistance(book().room().requireTalker().at(), metres));
+  }
+
+  /** The microphone in use, where it is one of the list. */
+  public Optional<MicrophoneType> type() {
+    return MicrophoneType.ALL.stream().filter(t -> t.isIn(microphone().capture())).findFirst();
+  }
+
+  /** Uses another microphone. */
+  public void setType(MicrophoneType type) {
+    place("Change the microphone", microphone().with(type.on(microphone().capture())));
+  }
+
+  /** Equivalent input noise of the preamp. */
+  public double preampEinDbu() {
+    return microphone().capture().preampEinDbu();
+  }
+
+  /** Uses a preamp of another noise. */
+  public void setPreampEin(double dbu) {
+    place("Change the preamp", microphone().with(microphone().capture().withPreampEinDbu(dbu)));
+  }
+
+  private void place(String name, PlacedMicrophone changed) {
+    desk.session().edit(name, b -> b.with(b.room().withMicrophone(changed)));
   }
 
   /** The station's words. */
@@ -85,7 +131,7 @@ public final class LevelModel {
 
   /** Gain of the preamp. */
   public double gainDb() {
-    return book().room().requireMicrophone().capture().gainDb();
+    return microphone().capture().gainDb();
   }
 
   /** Where peaks should come, dBFS. */
@@ -117,14 +163,7 @@ public final class LevelModel {
 
   /** Turns the gain. */
   public void setGain(double gain) {
-    desk.session()
-        .edit(
-            "Turn the gain",
-            b -> {
-              PlacedMicrophone m = b.room().requireMicrophone();
-              return b.with(
-                  b.room().withMicrophone(m.with(m.capture().withGainDb(Math.rint(gain)))));
-            });
+    place("Turn the gain", microphone().with(microphone().capture().withGainDb(Math.rint(gain))));
   }
 
   /** Speaks louder or softer. */

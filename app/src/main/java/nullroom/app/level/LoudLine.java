@@ -11,15 +11,13 @@ import nullroom.app.control.TakePlot;
 import nullroom.app.shell.Desk;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Decibels;
-import nullroom.core.measure.LoudnessMeter;
+import nullroom.core.measure.LiveReading;
 import nullroom.core.measure.TakeChannel;
 import nullroom.core.measure.TakeMeter;
 import nullroom.core.measure.TakeReport;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.signal.SampleSource;
-import nullroom.core.signal.Sums;
-import nullroom.core.signal.TruePeak;
 import nullroom.io.book.Levels;
 import nullroom.io.device.AudioDevice;
 import nullroom.io.device.Recording;
@@ -36,9 +34,6 @@ public final class LoudLine {
   /** The peak may miss its target by so much. */
   private static final double GOOD_DB = 1.5;
 
-  /** Hearing is told so often. */
-  private static final int BLOCKS_PER_READING = 3;
-
   /**
    * The meter of now.
    *
@@ -47,13 +42,15 @@ public final class LoudLine {
    * @param heldDbfs largest sample so far
    * @param truePeakDbtp largest between samples so far
    * @param momentaryLufs of the last 400 ms
+   * @param live what a live meter shows, the FAST level among it
    */
   public record Reading(
       double seconds,
       double peakDbfs,
       double heldDbfs,
       double truePeakDbtp,
-      OptionalDouble momentaryLufs) {}
+      OptionalDouble momentaryLufs,
+      LiveReading live) {}
 
   /**
    * What came of it.
@@ -61,8 +58,9 @@ public final class LoudLine {
    * @param report of the half minute
    * @param peakDbfs of the loudest line
    * @param changeDb that the gain should be turned
+   * @param channels what is wrong between two channels; may be empty
    */
-  public record Result(TakeReport report, double peakDbfs, double changeDb) {
+  public record Result(TakeReport report, double peakDbfs, double changeDb, String channels) {
     /** Whether the gain is right. */
     public boolean good() {
       return Math.abs(changeDb) <= GOOD_DB;
@@ -74,9 +72,17 @@ public final class LoudLine {
   private final ReadOnlyObjectWrapper<Optional<Result>> result =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final Desk desk;
+  private volatile Optional<LoudLineWatch> watching = Optional.empty();
 
   LoudLine(Desk desk) {
     this.desk = desk;
+    desk.work()
+        .runningProperty()
+        .subscribe((was, on) -> {
+          if (!on && !desk.live().runningProperty().get()) {
+            desk.live().levelProperty().set(Optional.empty());
+          }
+        });
   }
 
   /** Where each line begins, for a picture. */
@@ -112,37 +118,23 @@ public final class LoudLine {
   }
 
   private Recording.Watch watch(double rate) {
-    LoudnessMeter loudness = new LoudnessMeter(rate, 1);
-    TruePeak truePeak = new TruePeak();
-    double[][] one = new double[1][];
-    double[] held = {0, 0};
-    long[] heard = {0, 0};
-    return (block, count) -> {
-      one[0] = block;
-      loudness.add(one, count);
-      truePeak.add(block, count);
-      held[1] = Math.max(held[1], Sums.peak(block, 0, count));
-      heard[0] += count;
-      if (++heard[1] % BLOCKS_PER_READING == 0) {
-        held[0] = Math.max(held[0], held[1]);
-        Reading now =
-            new Reading(
-                heard[0] / rate,
-                Decibels.ofAmplitude(held[1]),
-                Decibels.ofAmplitude(held[0]),
-                Decibels.ofAmplitude(truePeak.largest()),
-                loudness.momentaryLufs());
-        held[1] = 0;
-        Platform.runLater(() -> reading.set(Optional.of(now)));
-      }
-      return true;
-    };
+    LoudLineWatch made =
+        new LoudLineWatch(
+            rate,
+            now ->
+                Platform.runLater(() -> {
+                  reading.set(Optional.of(now));
+                  desk.live().tell(now.live());
+                }));
+    watching = Optional.of(made);
+    return made;
   }
 
   private void done(TakeReport report) {
     double peak = Decibels.ofAmplitude(report.channels().getFirst().peak());
     double target = -desk.session().book().goal().targets().get(Margins.Kind.SAFE);
-    result.set(Optional.of(new Result(report, peak, target - peak)));
+    String channels = watching.map(LoudLineWatch::channelWords).orElse("");
+    result.set(Optional.of(new Result(report, peak, target - peak, channels)));
   }
 
   /** What to do now. */
@@ -182,13 +174,13 @@ public final class LoudLine {
         .replace("-", "−");
   }
 
-  /** Warnings beside the level: hum, offset. */
+  /** Warnings beside the level: channels, hum, offset. */
   public String besides() {
     return result
         .get()
         .map(r -> {
           TakeChannel c = r.report().channels().getFirst();
-          StringBuilder words = new StringBuilder();
+          StringBuilder words = new StringBuilder(r.channels());
           c.mains()
               .ifPresent(m ->
                   words.append(

@@ -68,7 +68,7 @@ final class LoudLinePage {
                 TakeChannel.FRAME_SECONDS,
                 Double.NaN,
                 LoudLine.steps()));
-    figures.heads(java.util.List.of("sample peak", "true peak", "momentary"));
+    figures.heads(java.util.List.of("sample peak", "true peak", "FAST, A", "momentary"));
     model
         .readingProperty()
         .get()
@@ -77,6 +77,7 @@ final class LoudLinePage {
                 java.util.List.of(
                     level(r.heldDbfs(), "dBFS"),
                     level(r.truePeakDbtp(), "dBTP"),
+                    level(r.live().aDbfs().orElse(Double.NaN), "dBFS"),
                     r.momentaryLufs().isPresent()
                         ? level(r.momentaryLufs().getAsDouble(), "LUFS")
                         : "")));

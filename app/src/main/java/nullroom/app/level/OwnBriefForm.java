@@ -3,7 +3,6 @@ package nullroom.app.level;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
@@ -94,7 +93,7 @@ final class OwnBriefForm {
     due.setAccessibleText("day on which it is due");
     due.setPrefWidth(130);
     due.valueProperty()
-        .subscribe((was, day) -> named(file().namePattern(), Optional.ofNullable(day)));
+        .subscribe((was, day) -> named(file().namePattern(), day == null ? "" : day.toString()));
     committed(use, text -> keep(text, shown, file()), () -> shown.use());
     committed(pattern, text -> named(text, file().due()), () -> file().namePattern());
     node =
@@ -105,7 +104,7 @@ final class OwnBriefForm {
             new FlowPane(12, 6, new Label("File name"), pattern, new Label("due on"), due),
             trouble,
             file);
-    node.getStyleClass().add("own-brief");
+    node.getStyleClass().add("fields");
     desk.session().bookProperty().subscribe(this::refresh);
     model.takeProperty().subscribe(this::refresh);
     refresh();
@@ -207,7 +206,7 @@ final class OwnBriefForm {
     refresh();
   }
 
-  private void named(String name, Optional<LocalDate> day) {
+  private void named(String name, String day) {
     Handover f = file();
     keep(
         shown.use(),
@@ -247,7 +246,7 @@ final class OwnBriefForm {
     format.show(file().format());
     bits.show(file().bits());
     rate.show(file().rateHz().orElse(0));
-    due.setValue(file().due().orElse(null));
+    due.setValue(file().due().isEmpty() ? null : LocalDate.parse(file().due()));
     file.setText(
         (model.brief().isEmpty()
                     ? "Nothing is chosen yet; a change here chooses your own."

@@ -1,6 +1,8 @@
 package nullroom.app.level;
 
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -151,12 +153,21 @@ public final class TakeModel {
         .fileName(
             take.get().map(Checked::sound).orElse("take"),
             desk.session().book().name(),
-            desk.today());
+            desk.today().toString());
   }
 
   /** How long there is, in words; empty where nobody said. */
   public String due() {
-    return handover().dueWords(desk.today()).orElse("");
+    String due = handover().due();
+    return due.isEmpty() ? "" : due(LocalDate.parse(due), desk.today());
+  }
+
+  static String due(LocalDate day, LocalDate today) {
+    long days = ChronoUnit.DAYS.between(today, day);
+    String count = Math.abs(days) == 1 ? "one day" : Math.abs(days) + " days";
+    return days < 0
+        ? "It was due on " + day + ", " + count + " ago."
+        : days == 0 ? "It is due today." : "It is due on " + day + ", in " + count + ".";
   }
 
   private double peakTarget() {

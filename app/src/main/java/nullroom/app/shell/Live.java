@@ -4,10 +4,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CopyOnWriteArrayList;
 import javafx.application.Platform;
+import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.property.SimpleObjectProperty;
 import nullroom.core.Trouble;
 import nullroom.core.measure.LevelTrace;
 import nullroom.core.measure.LiveMeter;
@@ -31,11 +33,21 @@ public final class Live {
     void ended();
   }
 
+  /**
+   * The level of now, for all to see.
+   *
+   * @param fastDbfs A-weighted, FAST
+   * @param heldDbfs largest sample, held
+   */
+  public record Level(double fastDbfs, double heldDbfs) {}
+
   private record Now(LiveMeter meter, double sampleRateHz) {}
 
   private final List<Tap> taps = new CopyOnWriteArrayList<>();
   private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper();
   private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
+  private final ObjectProperty<Optional<Level>> level =
+      new SimpleObjectProperty<>(Optional.empty());
   private volatile @Nullable LiveReading reading;
   private volatile @Nullable Now now;
   private volatile boolean wanted;
@@ -52,6 +64,21 @@ public final class Live {
   /** Why it ended by itself; empty otherwise. */
   public ReadOnlyStringProperty troubleProperty() {
     return trouble.getReadOnlyProperty();
+  }
+
+  /** The level of now, set by whoever hears; on the FX thread. */
+  public ObjectProperty<Optional<Level>> levelProperty() {
+    return level;
+  }
+
+  /** Says the level of a reading to all. */
+  public void tell(LiveReading heard) {
+    level.set(
+        heard.aDbfs().isPresent()
+            ? Optional.of(
+                new Level(
+                    heard.aDbfs().getAsDouble(), heard.peakDbfs().orElse(Double.NEGATIVE_INFINITY)))
+            : Optional.empty());
   }
 
   /** The newest reading; from any thread. */

@@ -10,6 +10,7 @@ import java.util.concurrent.Executor;
 import java.util.function.BiConsumer;
 import java.util.function.Supplier;
 import javafx.animation.Animation;
+import javafx.animation.AnimationTimer;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.beans.binding.Bindings;
@@ -59,6 +60,7 @@ public final class Shell {
     root.setLeft(rail.node());
     root.setRight(right(desk, executor));
     root.setBottom(status(desk));
+    follow(desk);
     Map<Station, Node> made = new EnumMap<>(Station.class);
     rail.stationProperty()
         .subscribe(station ->
@@ -97,6 +99,12 @@ public final class Shell {
               book.decay().isPresent());
         };
     desk.session().revisionProperty().subscribe(refresh);
+    desk.live()
+        .levelProperty()
+        .subscribe(now ->
+            ladder.showLevel(
+                now.map(Live.Level::fastDbfs).orElse(Double.NEGATIVE_INFINITY),
+                now.map(Live.Level::heldDbfs).orElse(Double.NEGATIVE_INFINITY)));
     refresh.run();
     Label title = new Label("The ladder");
     title.getStyleClass().add("heading");
@@ -147,6 +155,27 @@ public final class Shell {
     HBox box = new HBox(records, input, level(desk), keys, gap, undo, redo, units, lamp);
     box.getStyleClass().add("status");
     return box;
+  }
+
+  /** What the input hears now goes onto the ladder, frame by frame. */
+  private static void follow(Desk desk) {
+    AnimationTimer frames =
+        new AnimationTimer() {
+          @Override
+          public void handle(long nanos) {
+            desk.live().reading().ifPresent(desk.live()::tell);
+          }
+        };
+    desk.live()
+        .runningProperty()
+        .subscribe((was, on) -> {
+          if (on) {
+            frames.start();
+          } else {
+            frames.stop();
+            desk.live().levelProperty().set(Optional.empty());
+          }
+        });
   }
 
   /** What the input hears now, where it is heard: twice a second, to be read. */

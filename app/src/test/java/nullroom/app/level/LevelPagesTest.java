@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import javafx.event.ActionEvent;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.DatePicker;
@@ -120,6 +121,18 @@ class LevelPagesTest extends DeskTest {
       assertThat(TakeMeter.measure(sound, Progress.NONE).loudness().integratedLufs().orElseThrow())
           .isLessThanOrEqualTo(-19.9);
     }
+  }
+
+  @Test
+  void howLongThereIsIsSaidInDays() {
+    LocalDate day = LocalDate.of(2026, 3, 4);
+    assertThat(TakeModel.due(day, day.minusDays(3)))
+        .isEqualTo("It is due on 2026-03-04, in 3 days.");
+    assertThat(TakeModel.due(day, day.minusDays(1)))
+        .isEqualTo("It is due on 2026-03-04, in one day.");
+    assertThat(TakeModel.due(day, day)).isEqualTo("It is due today.");
+    assertThat(TakeModel.due(day, day.plusDays(2)))
+        .isEqualTo("It was due on 2026-03-04, 2 days ago.");
   }
 
   private static void type(BriefPage page, String id, String text) {

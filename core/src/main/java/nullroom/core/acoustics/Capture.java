@@ -87,4 +87,10 @@ public record Capture(
         fullScaleDbu,
         bits);
   }
+
+  /** The same chain behind another preamp. */
+  public Capture withPreampEinDbu(double ein) {
+    return new Capture(
+        pattern, selfNoiseDbA, maxDbSpl, sensitivityDbvPerPascal, ein, gainDb, fullScaleDbu, bits);
+  }
 }

@@ -128,10 +128,6 @@ final class TakeChannelMeter {
     }
   }
 
-  double meanSquare() {
-    return squares / Math.max(1, count);
-  }
-
   LoudnessMeter loudness() {
     return loudness;
   }
@@ -145,7 +141,7 @@ final class TakeChannelMeter {
         loudness.loudness(),
         peak,
         truePeak.largest(),
-        meanSquare(),
+        squares / Math.max(1, count),
         sum / Math.max(1, count),
         clips.samples(),
         clips.runs(),

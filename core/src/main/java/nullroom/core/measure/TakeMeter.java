@@ -9,7 +9,6 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import nullroom.core.Progress;
 import nullroom.core.signal.SampleSource;
-import nullroom.core.signal.Sums;
 
 /**
  * Measures a take of any length block by block, in little memory. The channels are worked on side
@@ -32,7 +31,7 @@ public final class TakeMeter {
     for (int c = 0; c < channels; c++) {
       meters.add(new TakeChannelMeter(source.sampleRateHz(), source.largestAmplitude()));
     }
-    double[] products = {0}; // of the first two channels
+    ChannelPair pair = new ChannelPair();
     long samples = 0;
     try (ExecutorService beside =
         Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors())) {
@@ -58,7 +57,7 @@ public final class TakeMeter {
                     if (which < channels) {
                       meters.get(which).add(block[which], length);
                     } else {
-                      products[0] += Sums.ofProducts(block[0], block[channels > 1 ? 1 : 0], length);
+                      pair.add(block[0], block[channels > 1 ? 1 : 0], length);
                     }
                   },
                   beside);
@@ -77,12 +76,6 @@ public final class TakeMeter {
         meters.stream().map(TakeChannelMeter::result).toList(),
         loudness.loudness(),
         loudness.shortTermCourse(),
-        channels > 1 ? correlation(meters, products[0] / samples) : OptionalDouble.empty());
-  }
-
-  /** Of the first two channels, whose mean product is known. */
-  private static OptionalDouble correlation(List<TakeChannelMeter> meters, double meanProduct) {
-    double both = meters.get(0).meanSquare() * meters.get(1).meanSquare();
-    return both > 0 ? OptionalDouble.of(meanProduct / Math.sqrt(both)) : OptionalDouble.empty();
+        channels > 1 ? pair.correlation() : OptionalDouble.empty());
   }
 }

@@ -28,12 +28,6 @@ public record TakeReport(
   private static final double HOP_SECONDS = 0.1;
   private static final double GATE_UNDER_INTEGRATED_LU = 20;
 
-  /** A channel this far under the other is dead. */
-  private static final double DEAD_DB = 40;
-
-  /** Channels that cancel each other this much are of opposite polarity. */
-  private static final double OPPOSITE = -0.6;
-
   public TakeReport {
     channels = List.copyOf(channels);
   }
@@ -50,7 +44,7 @@ public record TakeReport(
 
   /** Whether the first two channels are of opposite polarity. */
   public boolean opposite() {
-    return correlation.isPresent() && correlation.getAsDouble() < OPPOSITE;
+    return ChannelPair.isOpposite(correlation);
   }
 
   /** Channels in which nothing is but noise while another one has sound. */
@@ -58,7 +52,7 @@ public record TakeReport(
     double most = channels.stream().mapToDouble(TakeChannel::meanSquare).max().orElse(0);
     List<Integer> dead = new ArrayList<>();
     for (int c = 0; c < channels.size(); c++) {
-      if (channels.get(c).meanSquare() < most * Math.pow(10, -DEAD_DB / 10)) {
+      if (ChannelPair.isDead(channels.get(c).meanSquare(), most)) {
         dead.add(c);
       }
     }

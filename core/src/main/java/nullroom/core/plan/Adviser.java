@@ -125,9 +125,7 @@ public final class Adviser {
    * scale, within what inputs have.
    */
   public static double rightGainDb(Heard heard, Margins targets) {
-    double peak = heard.dbfs(heard.peakDbSpl());
-    return Math.clamp(
-        Math.floor(heard.capture().gainDb() - targets.safeDb() - peak), 0, HIGHEST_GAIN_DB);
+    return Math.clamp(School.PEAKS.gainDb(heard, targets, 0), 0, HIGHEST_GAIN_DB);
   }
 
   /** Things at hand that can be hung or laid. */

@@ -40,14 +40,6 @@ public record GainPlan(
     double safetyTrackDb,
     boolean limiter,
     List<String> advice) {
-  /** Laughs and shouts pass the loudest line by this (common practice). */
-  public static final double SHOUT_DB = 6;
-
-  private static final double AVERAGE_DBFS = -18;
-
-  /** In float the shout itself is kept this low, so that the converter never sees full scale. */
-  private static final double FLOAT_SHOUT_DBFS = -12;
-
   /** Less left over a shout is a risk. */
   private static final double LEAST_HEADROOM_DB = 3;
 
@@ -87,21 +79,15 @@ public record GainPlan(
    *
    * @param heard with the gain of now
    * @param targets of the goal
-   * @param highestGainDb that the preamp has
-   * @param allowanceDb for laughs and shouts over the loudest line
+   * @param staging what it is planned for
    */
-  public static GainPlan of(
-      Heard heard, Margins targets, School school, double highestGainDb, double allowanceDb) {
+  public static GainPlan of(Heard heard, Margins targets, School school, Staging staging) {
+    double highestGainDb = staging.highestGainDb();
+    double allowanceDb = staging.allowanceDb();
     Capture capture = heard.capture();
     double active = heard.dbfs(heard.voiceDbSpl());
     double peak = heard.dbfs(heard.peakDbSpl());
-    double wanted =
-        switch (school) {
-          case PEAKS -> -targets.safeDb() - peak;
-          case AVERAGE -> AVERAGE_DBFS - active;
-          case FLOAT -> FLOAT_SHOUT_DBFS - peak - allowanceDb;
-        };
-    double gain = Math.floor(capture.gainDb() + wanted);
+    double gain = school.gainDb(heard, targets, allowanceDb);
     double set = Math.clamp(gain, 0, highestGainDb);
     double change = set - capture.gainDb();
     double shout = peak + change + allowanceDb;

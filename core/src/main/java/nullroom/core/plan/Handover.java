@@ -1,9 +1,6 @@
 package nullroom.core.plan;
 
-import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.core.Trouble;
 
@@ -17,7 +14,7 @@ import nullroom.core.Trouble;
  * @param longestSeconds empty where any is short enough
  * @param namePattern the file's name, in which {@code {take}}, {@code {room}} and {@code {date}}
  *     stand for those
- * @param due when, empty where nobody said
+ * @param due the day, as 2026-12-24; empty where nobody said
  */
 public record Handover(
     Format format,
@@ -26,7 +23,7 @@ public record Handover(
     OptionalDouble shortestSeconds,
     OptionalDouble longestSeconds,
     String namePattern,
-    Optional<LocalDate> due) {
+    String due) {
   /** How the file is stored. */
   public enum Format {
     /** Plain samples. */
@@ -49,7 +46,7 @@ public record Handover(
           OptionalDouble.empty(),
           OptionalDouble.empty(),
           "{take}",
-          Optional.empty());
+          "");
 
   private static final int FLOAT_BITS = 32;
   private static final double LOWEST_RATE_HZ = 8_000;
@@ -81,32 +78,18 @@ public record Handover(
    *
    * @param take name of the take's file
    * @param room name of the room
+   * @param today the day
    */
-  public String fileName(String take, String room, LocalDate today) {
+  public String fileName(String take, String room, String today) {
     int dot = take.lastIndexOf('.');
     String filled =
         namePattern
             .replace("{take}", dot > 0 ? take.substring(0, dot) : take)
             .replace("{room}", room)
-            .replace("{date}", today.toString())
+            .replace("{date}", today)
             .strip()
             .replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]", "-")
             .replaceAll("^\\.+", "");
     return (filled.isEmpty() ? "take" : filled) + "." + format.id();
-  }
-
-  /** How long there is, in words; empty where nobody said when. */
-  public Optional<String> dueWords(LocalDate today) {
-    return due.map(day -> {
-      long days = ChronoUnit.DAYS.between(today, day);
-      if (days < 0) {
-        return "It was due on " + day + ", " + count(-days) + " ago.";
-      }
-      return days == 0 ? "It is due today." : "It is due on " + day + ", in " + count(days) + ".";
-    });
-  }
-
-  private static String count(long days) {
-    return days == 1 ? "one day" : days + " days";
   }
 }

@@ -9,6 +9,12 @@ public record PlacedMicrophone(Point at, Aim aim, Capture capture) {
     return new PlacedMicrophone(place, Aim.along(target.minus(place)), capture);
   }
 
+  /** The same microphone on its line to the lips, so far from them, pointing at them. */
+  public PlacedMicrophone atDistance(Point lips, double metres) {
+    Point away = at.minus(lips);
+    return movedTo(lips.plus(away, metres / away.length()), lips);
+  }
+
   /** The same microphone shifted, pointing the same way. */
   public PlacedMicrophone movedBy(Point shift) {
     return new PlacedMicrophone(at.plus(shift, 1), aim, capture);

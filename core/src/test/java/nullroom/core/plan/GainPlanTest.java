@@ -24,7 +24,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 class GainPlanTest {
   private static final Margins TARGETS = new Margins(30, 10, 12);
-  private static final double SHOUT_DB = GainPlan.SHOUT_DB;
+  private static final double SHOUT_DB = Staging.USUAL.allowanceDb();
 
   private static Heard heard(VocalEffort effort, Capture chain) {
     Room room = TestRooms.box(0.3);
@@ -38,7 +38,7 @@ class GainPlanTest {
   }
 
   private static GainPlan plan(VocalEffort effort, Capture chain, School school) {
-    return GainPlan.of(heard(effort, chain), TARGETS, school, 60, SHOUT_DB);
+    return GainPlan.of(heard(effort, chain), TARGETS, school, Staging.USUAL.withHighestGainDb(60));
   }
 
   @ParameterizedTest
@@ -71,7 +71,8 @@ class GainPlanTest {
   @DisplayName("the gain by hand")
   void byHand() {
     Heard heard = heard(VocalEffort.NORMAL, chain(-38, -125));
-    GainPlan plan = GainPlan.of(heard, TARGETS, School.AVERAGE, 60, SHOUT_DB);
+    GainPlan plan =
+        GainPlan.of(heard, TARGETS, School.AVERAGE, Staging.USUAL.withHighestGainDb(60));
     double sensitivityDbu = -38 + 20 * Math.log10(1000 / 774.597);
     double gain = -18 + 20 - sensitivityDbu - (heard.voiceDbSpl() - 94);
     assertThat(plan.gainDb()).isEqualTo(Math.floor(gain));

@@ -3,7 +3,6 @@ package nullroom.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -16,16 +15,15 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 
 class HandoverTest {
-  private static final LocalDate TODAY = LocalDate.of(2026, 3, 1);
+  private static final String TODAY = "2026-03-01";
   private static final OptionalDouble NONE = OptionalDouble.empty();
 
   private static Handover named(String pattern) {
-    return new Handover(
-        Handover.Format.FLAC, 16, NONE, NONE, NONE, pattern, Optional.of(TODAY.plusDays(3)));
+    return new Handover(Handover.Format.FLAC, 16, NONE, NONE, NONE, pattern, "2026-03-04");
   }
 
   private static Handover lasting(OptionalDouble least, OptionalDouble most, OptionalDouble rate) {
-    return new Handover(Handover.Format.WAV, 24, rate, least, most, "x", Optional.empty());
+    return new Handover(Handover.Format.WAV, 24, rate, least, most, "x", "");
   }
 
   @Test
@@ -40,17 +38,6 @@ class HandoverTest {
   }
 
   @Test
-  @DisplayName("it says how long there is")
-  void due() {
-    Handover h = named("x");
-    assertThat(h.dueWords(TODAY)).hasValue("It is due on 2026-03-04, in 3 days.");
-    assertThat(h.dueWords(TODAY.plusDays(2))).hasValue("It is due on 2026-03-04, in one day.");
-    assertThat(h.dueWords(TODAY.plusDays(3))).hasValue("It is due today.");
-    assertThat(h.dueWords(TODAY.plusDays(5))).hasValue("It was due on 2026-03-04, 2 days ago.");
-    assertThat(Handover.USUAL.dueWords(TODAY)).isEmpty();
-  }
-
-  @Test
   @DisplayName("what cannot be is refused with a sentence")
   void refused() {
     OptionalDouble ten = OptionalDouble.of(10);
@@ -60,8 +47,7 @@ class HandoverTest {
     assertThatThrownBy(() -> lasting(NONE, NONE, OptionalDouble.of(4000)))
         .hasMessageContaining("8 and 192 kHz");
     assertThatThrownBy(() -> named("  ")).hasMessageContaining("1 to 120");
-    assertThatThrownBy(
-            () -> new Handover(Handover.Format.FLAC, 32, NONE, NONE, NONE, "x", Optional.empty()))
+    assertThatThrownBy(() -> new Handover(Handover.Format.FLAC, 32, NONE, NONE, NONE, "x", ""))
         .hasMessageContaining("float write WAV");
     assertThatThrownBy(() -> Brief.own("mine", 3, 1, -1, NONE, Handover.USUAL))
         .hasMessageContaining("LUFS");

@@ -3,6 +3,7 @@ package nullroom.io.book;
 import java.util.Optional;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.plan.Brief;
+import nullroom.core.plan.Staging;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
@@ -13,10 +14,12 @@ import nullroom.core.room.Room;
  * @param locked the setting that was found good
  * @param brief key of what the recording is handed over as, empty where nobody said
  * @param own the user's own brief
+ * @param staging what gain is planned for
  */
-public record Levels(Optional<Locked> locked, String brief, Optional<Brief> own) {
+public record Levels(Optional<Locked> locked, String brief, Optional<Brief> own, Staging staging) {
   /** Nothing yet. */
-  public static final Levels NOTHING = new Levels(Optional.empty(), "", Optional.empty());
+  public static final Levels NOTHING =
+      new Levels(Optional.empty(), "", Optional.empty(), Staging.USUAL);
 
   /**
    * A setting that was found good by the loudest line.
@@ -46,17 +49,22 @@ public record Levels(Optional<Locked> locked, String brief, Optional<Brief> own)
 
   /** With a setting found good. */
   public Levels with(Locked setting) {
-    return new Levels(Optional.of(setting), brief, own);
+    return new Levels(Optional.of(setting), brief, own, staging);
   }
 
   /** With another brief. */
   public Levels withBrief(String id) {
-    return new Levels(locked, id, own);
+    return new Levels(locked, id, own, staging);
   }
 
   /** With another own brief, which becomes the one it is handed over as. */
   public Levels withOwn(Brief other) {
-    return new Levels(locked, Brief.OWN, Optional.of(other));
+    return new Levels(locked, Brief.OWN, Optional.of(other), staging);
+  }
+
+  /** Planned for something else. */
+  public Levels with(Staging other) {
+    return new Levels(locked, brief, own, other);
   }
 
   /** What the recording is handed over as; empty where nobody said. */

@@ -4,9 +4,11 @@ import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.Arrays;
 import java.util.OptionalDouble;
+import java.util.function.Supplier;
 import nullroom.core.Trouble;
 import nullroom.core.plan.Brief;
 import nullroom.core.plan.Handover;
+import nullroom.core.plan.Staging;
 import tools.jackson.databind.node.ObjectNode;
 
 /** What is known about the level, in a book. */
@@ -19,7 +21,8 @@ final class LevelsJson {
             new Levels(
                 l.object().optional("locked").map(LevelsJson::locked),
                 l.optional("brief").map(Field::text).orElse(""),
-                l.optional("ownBrief").map(LevelsJson::brief)))
+                l.optional("ownBrief").map(LevelsJson::brief),
+                l.optional("staging").map(LevelsJson::staging).orElse(Staging.USUAL)))
         .orElse(Levels.NOTHING);
   }
 
@@ -31,22 +34,44 @@ final class LevelsJson {
         f.required("peakDbfs").number());
   }
 
+  private static Staging staging(Field f) {
+    return named(
+        f,
+        () -> {
+          Field material = f.object().required("material");
+          return new Staging(
+              Staging.Material.find(material.text())
+                  .orElseThrow(() ->
+                      new Trouble.BadField(material.path(), "must be read, talk, acted or song")),
+              f.required("allowanceDb").number(),
+              f.required("highestGainDb").number());
+        });
+  }
+
   private static Brief brief(Field f) {
+    return named(
+        f,
+        () ->
+            Brief.own(
+                f.object().required("use").text(),
+                f.required("integratedLufs").number(),
+                f.required("toleranceLu").number(),
+                f.required("truePeakDbtp").number(),
+                maybe(f, "floorDbfs"),
+                new Handover(
+                    format(f.required("format")),
+                    (int) f.required("bits").number(),
+                    maybe(f, "rateHz"),
+                    maybe(f, "shortestSeconds"),
+                    maybe(f, "longestSeconds"),
+                    f.required("namePattern").text(),
+                    f.optional("due").map(LevelsJson::day).orElse(""))));
+  }
+
+  /** Reads a part; what cannot be in it is said with the place in the book. */
+  private static <T> T named(Field f, Supplier<T> read) {
     try {
-      return Brief.own(
-          f.object().required("use").text(),
-          f.required("integratedLufs").number(),
-          f.required("toleranceLu").number(),
-          f.required("truePeakDbtp").number(),
-          maybe(f, "floorDbfs"),
-          new Handover(
-              format(f.required("format")),
-              (int) f.required("bits").number(),
-              maybe(f, "rateHz"),
-              maybe(f, "shortestSeconds"),
-              maybe(f, "longestSeconds"),
-              f.required("namePattern").text(),
-              f.optional("due").map(LevelsJson::day)));
+      return read.get();
     } catch (Trouble.BadField e) {
       throw e.place().startsWith(f.path())
           ? e
@@ -66,9 +91,9 @@ final class LevelsJson {
         .orElseThrow(() -> new Trouble.BadField(f.path(), "must be wav or flac, not “" + id + "”"));
   }
 
-  private static LocalDate day(Field f) {
+  private static String day(Field f) {
     try {
-      return LocalDate.parse(f.text());
+      return LocalDate.parse(f.text()).toString();
     } catch (DateTimeParseException e) {
       throw new Trouble.BadField(f.path(), "must be a day such as 2026-12-24");
     }
@@ -83,6 +108,12 @@ final class LevelsJson {
       node.put("brief", levels.brief());
     }
     levels.own().ifPresent(own -> write(own, node.putObject("ownBrief")));
+    if (!levels.staging().equals(Staging.USUAL)) {
+      node.putObject("staging")
+          .put("material", levels.staging().material().id())
+          .put("allowanceDb", levels.staging().allowanceDb())
+          .put("highestGainDb", levels.staging().highestGainDb());
+    }
     levels
         .locked()
         .ifPresent(locked -> {
@@ -105,7 +136,9 @@ final class LevelsJson {
     put(out, "shortestSeconds", file.shortestSeconds());
     put(out, "longestSeconds", file.longestSeconds());
     out.put("namePattern", file.namePattern());
-    file.due().ifPresent(day -> out.put("due", day.toString()));
+    if (!file.due().isEmpty()) {
+      out.put("due", file.due());
+    }
   }
 
   private static void put(ObjectNode out, String name, OptionalDouble value) {

@@ -1,5 +1,8 @@
 package nullroom.io.device;
 
+import java.util.Optional;
+import nullroom.core.measure.ChannelPair;
+
 /** An input that is listening: blocks of one channel, as they come. Close it. Not thread-safe. */
 public interface AudioStream extends AutoCloseable {
   /** A block is this long: a hundred a second. */
@@ -27,6 +30,11 @@ public interface AudioStream extends AutoCloseable {
 
   /** Blocks that were lost because nobody read them in time. */
   long dropped();
+
+  /** What is known about the two channels of an input of which the first is read, so far. */
+  default Optional<ChannelPair> channels() {
+    return Optional.empty();
+  }
 
   @Override
   void close();

@@ -14,12 +14,13 @@ import nullroom.core.Trouble;
 import nullroom.core.signal.Samples;
 
 /**
- * A sound input of this computer, 16 bit through javax.sound.sampled: mono at 48 kHz where it can,
- * else the left of two channels, else 44.1 kHz.
+ * A sound input of this computer, 16 bit through javax.sound.sampled: the first of two channels at
+ * 48 kHz, so that the other can be told apart from it; mono where there is one only; else the same
+ * at 44.1 kHz.
  */
 public final class JavaSoundDevice implements AudioDevice {
   private static final List<AudioFormat> FORMATS =
-      List.of(format(48_000, 1), format(48_000, 2), format(44_100, 1), format(44_100, 2));
+      List.of(format(48_000, 2), format(48_000, 1), format(44_100, 2), format(44_100, 1));
 
   private final Mixer.Info mixer;
   private final AudioFormat format;

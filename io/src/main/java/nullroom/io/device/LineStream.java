@@ -1,12 +1,16 @@
 package nullroom.io.device;
 
+import java.util.Optional;
 import javax.sound.sampled.AudioFormat;
 import javax.sound.sampled.TargetDataLine;
+import nullroom.core.measure.ChannelPair;
 
 /** A line of javax.sound.sampled, 16 bit; the first of its channels is heard. */
 final class LineStream implements AudioStream {
   private final TargetDataLine line;
   private final AudioFormat format;
+  private final ChannelPair pair = new ChannelPair();
+  private double[] second = new double[0];
   private byte[] bytes = new byte[0];
   private long dropped;
 
@@ -40,10 +44,28 @@ final class LineStream implements AudioStream {
       return -1;
     }
     int count = got / frame;
-    for (int i = 0; i < count; i++) {
-      block[i] = (short) ((bytes[frame * i] & 0xff) | bytes[frame * i + 1] << 8) / 32768.0;
+    decode(block, 0, count);
+    if (format.getChannels() > 1) {
+      if (second.length < count) {
+        second = new double[count];
+      }
+      decode(second, 1, count);
+      pair.add(block, second, count);
     }
     return count;
+  }
+
+  private void decode(double[] samples, int channel, int count) {
+    int frame = format.getFrameSize();
+    for (int i = 0; i < count; i++) {
+      int at = frame * i + 2 * channel;
+      samples[i] = (short) ((bytes[at] & 0xff) | bytes[at + 1] << 8) / 32768.0;
+    }
+  }
+
+  @Override
+  public Optional<ChannelPair> channels() {
+    return format.getChannels() > 1 ? Optional.of(pair) : Optional.empty();
   }
 
   @Override

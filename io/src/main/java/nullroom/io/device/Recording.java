@@ -3,6 +3,7 @@ package nullroom.io.device;
 import java.util.Arrays;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
+import nullroom.core.measure.ChannelPair;
 import nullroom.core.signal.Samples;
 
 /** Takes a stretch of a stream into memory. */
@@ -19,6 +20,9 @@ public final class Recording {
      * @return whether more is wanted
      */
     boolean hear(double[] block, int count);
+
+    /** At the end, of an input of two channels. */
+    default void channels(ChannelPair pair) {}
   }
 
   /**
@@ -47,6 +51,7 @@ public final class Recording {
       more = watch.hear(block, kept);
       progress.step(count, samples.length);
     }
+    stream.channels().ifPresent(watch::channels);
     if (count == 0) {
       throw new Trouble.BadSound(name, "delivered no sound; is it still plugged in?");
     }

@@ -5,6 +5,7 @@ import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
+import nullroom.core.acoustics.Decibels;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.ResponseSound;
 import nullroom.core.predict.RoomResponse;
@@ -31,6 +32,11 @@ public final class SimulatedDevice implements AudioDevice {
 
   /** So many before the same come again. */
   private static final int LOOPED_CLAPS = 6;
+
+  private static final double LINE_SECONDS = 10;
+
+  /** How a person speaks who is asked for a quiet line, a usual one and the loudest. */
+  private static final double[] LINES_DB = {-10, 0, 6};
 
   /** Between two claps; long enough for any home room to fall silent. */
   private static final double CLAP_GAP_SECONDS = 2.4;
@@ -129,10 +135,15 @@ public final class SimulatedDevice implements AudioDevice {
    */
   @Override
   public AudioStream open(Prompt prompt) {
-    if (prompt != Prompt.CLAPS) {
+    double[] loop =
+        switch (prompt) {
+          case QUIET, SWEEP -> new double[0];
+          case CLAPS -> record(prompt, LOOPED_CLAPS * CLAP_GAP_SECONDS, Progress.NONE).toArray();
+          case VOICE -> lines();
+        };
+    if (loop.length == 0) {
       return open(Double.POSITIVE_INFINITY, speed);
     }
-    double[] loop = record(prompt, LOOPED_CLAPS * CLAP_GAP_SECONDS, Progress.NONE).toArray();
     return new PacedStream(loop, RATE_HZ, Double.POSITIVE_INFINITY, speed, System::nanoTime);
   }
 
@@ -164,6 +175,18 @@ public final class SimulatedDevice implements AudioDevice {
     }
     progress.step(count, count);
     return new Samples(convert(pressure), RATE_HZ);
+  }
+
+  /** A quiet line, one as usual and the loudest, of ten seconds each. */
+  private double[] lines() {
+    int line = (int) (LINE_SECONDS * RATE_HZ);
+    double[] pressure =
+        SyntheticRoom.noise(heard.noiseDbSpl(), RATE_HZ, line * LINES_DB.length, seed);
+    double[] voice = voice(pressure.length);
+    for (int i = 0; i < pressure.length; i++) {
+      pressure[i] += voice[i] * Decibels.toAmplitude(LINES_DB[i / line]);
+    }
+    return convert(pressure);
   }
 
   private static void add(double[] target, double[] more) {
@@ -242,7 +265,7 @@ public final class SimulatedDevice implements AudioDevice {
     double direct = 1 / Math.max(Heard.NEAREST_METRES, heard.distanceMetres());
     double[] dry =
         SyntheticRoom.voice(
-            atMicrophone.map(level -> level - nullroom.core.acoustics.Decibels.ofAmplitude(direct)),
+            atMicrophone.map(level -> level - Decibels.ofAmplitude(direct)),
             RATE_HZ,
             count,
             seed + 3);

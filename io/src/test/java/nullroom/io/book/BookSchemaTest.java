@@ -12,9 +12,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
@@ -145,7 +143,7 @@ class BookSchemaTest {
             OptionalDouble.of(30),
             OptionalDouble.of(90.5),
             "{room} {date} {take}",
-            Optional.of(LocalDate.of(2026, 12, 24)));
+            "2026-12-24");
     Brief own = Brief.own("trailer", -18, 0.5, -2, OptionalDouble.of(-65), file);
     RoomBook book = bare.with(bare.levels().withOwn(own));
     ObjectNode json = BookJson.write(book);
