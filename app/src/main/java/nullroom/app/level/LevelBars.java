@@ -11,6 +11,7 @@ import nullroom.core.acoustics.VocalEffort;
  */
 final class LevelBars extends PlotPane {
   private static final double LEFT = 120;
+  private static final double FIGURE_WIDTH = 30;
   private static final double LOWEST = -60;
   private static final double HIGHEST = 12;
 
@@ -73,9 +74,10 @@ final class LevelBars extends PlotPane {
         to,
         middle + thick / 2 + 3,
         peak > 0 ? "over-mark" : "peak-mark");
+    double target = x(model.targetDbfs(), width);
     text(
         String.format(Locale.ROOT, "%.0f", peak).replace('-', '−'),
-        to + 6,
+        (target > to && target < to + FIGURE_WIDTH ? target : to) + 6,
         middle,
         TextAlignment.LEFT,
         "figure");

@@ -12,8 +12,8 @@ import nullroom.io.device.Recording;
 
 /** The meter of the loud line, off the FX thread. */
 final class LoudLineWatch implements Recording.Watch {
-  /** Hearing is told so often: every 30 ms. */
-  private static final int BLOCKS_PER_READING = 3;
+  /** Hearing is told so often: every 20 ms. */
+  private static final int BLOCKS_PER_READING = 2;
 
   private final double rate;
   private final LoudnessMeter loudness;

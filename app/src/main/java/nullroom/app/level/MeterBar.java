@@ -54,7 +54,14 @@ final class MeterBar extends PlotPane {
     text("loudest line belongs here", target - 4, 10, TextAlignment.RIGHT, "axis");
     line(target, top - 6, target, bottom, "reference-line");
     reading.ifPresent(r -> {
-      rectangle(LEFT, top + 6, x(r.peakDbfs(), width) - LEFT, bottom - top - 12, "bar", "now-bar");
+      rectangle(
+          LEFT,
+          top + 6,
+          x(r.peakDbfs(), width) - LEFT,
+          bottom - top - 12,
+          "bar",
+          "now-bar",
+          "measured");
       double held = x(r.heldDbfs(), width);
       line(held, top, held, bottom, r.heldDbfs() > model.targetDbfs() ? "over-mark" : "peak-mark");
     });

@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Path;
 import nullroom.app.TestBooks;
+import nullroom.core.plan.Staging;
 import nullroom.io.book.BookFolder;
+import nullroom.io.book.RoomBook;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -41,6 +43,22 @@ class GainTest {
     JsonNode weak = Run.json("gain", room, "--effort", "whispered", "--max-gain", "20");
     assertThat(weak.get("gainDb").asDouble()).isEqualTo(20);
     assertThat(weak.get("advice").toString()).contains("inline booster");
+  }
+
+  @Test
+  void theBookSaysWhatIsRecordedAndWhatThePreampHas() {
+    JsonNode acted = Run.json("gain", room, "--material", "acted");
+    assertThat(acted.get("shoutDbfs").asDouble() - acted.get("peakDbfs").asDouble())
+        .isCloseTo(12, within(1e-6));
+    RoomBook bedroom = TestBooks.bedroom();
+    Path book = folder.resolve("book");
+    new BookFolder(book)
+        .save(bedroom.with(bedroom.levels().with(new Staging(Staging.Material.READ, 2.5, 21))));
+    JsonNode planned = Run.json("gain", book, "--effort", "whispered");
+    assertThat(planned.get("gainDb").asDouble()).isEqualTo(21);
+    assertThat(planned.get("shoutDbfs").asDouble() - planned.get("peakDbfs").asDouble())
+        .isCloseTo(2.5, within(1e-6));
+    assertThat(Run.of("gain", room, "--material", "opera").err()).contains("'opera' is none of");
   }
 
   @Test

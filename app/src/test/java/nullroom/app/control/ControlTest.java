@@ -15,6 +15,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.StackPane;
+import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import nullroom.app.Fx;
 import nullroom.app.TestBooks;
@@ -61,6 +62,25 @@ class ControlTest {
     assertThat(Fx.on(ladder::getAccessibleText))
         .startsWith("Ladder. Quiet")
         .contains("Clear", "Safe");
+  }
+
+  @Test
+  void whatIsHeardMovesAlongTheLadder() {
+    Heard heard = TestBooks.bedroom().heard();
+    Ladder ladder = Fx.on(Ladder::new);
+    Scene scene = Fx.show(ladder, 280, 560);
+    Fx.run(() -> ladder.show(heard, heard, Goal.SPOKEN_CLOSE.targets(), true, true));
+    Fx.run(() -> scene.getRoot().layout());
+    Rectangle fast = (Rectangle) Fx.on(() -> scene.getRoot().lookup(".live-fast"));
+    Rectangle held = (Rectangle) Fx.on(() -> scene.getRoot().lookup(".live-held"));
+    assertThat(Fx.on(fast::isVisible)).isFalse();
+    Fx.run(() -> ladder.showLevel(-40, -20));
+    double low = Fx.on(fast::getY);
+    assertThat(Fx.on(held::getY)).isLessThan(low);
+    Fx.run(() -> ladder.showLevel(-30, -20));
+    assertThat(Fx.on(fast::getY)).isLessThan(low);
+    Fx.run(() -> ladder.showLevel(Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY));
+    assertThat(Fx.on(fast::isVisible)).isFalse();
   }
 
   @Test

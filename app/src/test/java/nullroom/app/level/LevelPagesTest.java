@@ -8,17 +8,21 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import javafx.event.ActionEvent;
+import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.DatePicker;
 import javafx.scene.control.RadioButton;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.VBox;
 import nullroom.app.DeskTest;
 import nullroom.app.Fx;
 import nullroom.core.Progress;
+import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.measure.TakeMeter;
 import nullroom.core.plan.Brief;
 import nullroom.core.plan.Handover;
 import nullroom.core.plan.School;
+import nullroom.core.plan.Staging;
 import nullroom.core.plan.Verdict;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.SoundFile;
@@ -88,13 +92,13 @@ class LevelPagesTest extends DeskTest {
     Fx.run(() -> ((RadioButton) page.node().lookup("#brief-podcast-16")).fire());
     assertThat(take.brief().orElseThrow().id()).isEqualTo("podcast-16");
     assertThat(take.fileName()).isEqualTo("take.wav");
-    type(page, "#field-loudness", "-20");
-    type(page, "#field-at-most", "0.1");
-    type(page, "#own-name", "{room} {date}");
+    type(page.node(), "#field-loudness", "-20");
+    type(page.node(), "#field-at-most", "0.1");
+    type(page.node(), "#own-name", "{room} {date}");
     Fx.run(() -> {
-      choose(page, "#own-format", Handover.Format.FLAC);
-      choose(page, "#own-bits", 16);
-      choose(page, "#own-rate", 44_100.0);
+      choose(page.node(), "#own-format", Handover.Format.FLAC);
+      choose(page.node(), "#own-bits", 16);
+      choose(page.node(), "#own-rate", 44_100.0);
       ((DatePicker) page.node().lookup("#own-due")).setValue(desk.today().plusDays(2));
     });
     Brief own = take.brief().orElseThrow();
@@ -106,11 +110,11 @@ class LevelPagesTest extends DeskTest {
         .isEqualTo(desk.session().book().name() + " " + desk.today() + ".flac");
     assertThat(desk.session().folder().load().levels().handedOverAs()).contains(own);
     assertThat(take.formats().getFirst()).isEqualTo(Handover.Format.FLAC);
-    type(page, "#field-at-least", "3");
+    type(page.node(), "#field-at-least", "3");
     assertThat(take.own().handover().shortestSeconds()).as("longer than the longest").isEmpty();
-    Fx.run(() -> choose(page, "#own-bits", 32));
+    Fx.run(() -> choose(page.node(), "#own-bits", 32));
     assertThat(take.own().handover().bits()).as("FLAC holds no float").isEqualTo(16);
-    type(page, "#field-at-most", "");
+    type(page.node(), "#field-at-most", "");
     assertThat(take.own().handover().longestSeconds()).isEmpty();
     after(() -> take.open(take()));
     Path out = folder.resolve(take.fileName());
@@ -121,6 +125,29 @@ class LevelPagesTest extends DeskTest {
       assertThat(TakeMeter.measure(sound, Progress.NONE).loudness().integratedLufs().orElseThrow())
           .isLessThanOrEqualTo(-19.9);
     }
+  }
+
+  @Test
+  void theGainIsPlannedForWhatIsTypedAndChosen() {
+    GainPage page = Fx.on(() -> new GainPage(model, desk));
+    Fx.show(new VBox(page.picture(), page.controls()), 800, 700);
+    double before = model.rightGainDb();
+    type(page.controls(), "#field-distance", "0.3");
+    assertThat(model.distanceMetres()).isCloseTo(0.3, within(1e-9));
+    assertThat(model.rightGainDb()).isLessThan(before);
+    type(page.controls(), "#field-preamp-has", "12");
+    assertThat(model.rightGainDb()).isEqualTo(12);
+    Fx.run(() -> choose(page.controls(), "#material", Staging.Material.ACTED));
+    assertThat(model.staging().allowanceDb()).isEqualTo(12);
+    assertThat(model.staging().highestGainDb()).isEqualTo(12);
+    type(page.controls(), "#field-allow-for-shouts", "99");
+    assertThat(model.staging().allowanceDb()).as("out of range").isEqualTo(12);
+    Fx.run(() -> choose(page.controls(), "#level-microphone", MicrophoneType.ALL.getLast()));
+    assertThat(model.type()).contains(MicrophoneType.ALL.getLast());
+    type(page.controls(), "#field-and-hisses-at", "-118");
+    assertThat(model.preampEinDbu()).isEqualTo(-118);
+    assertThat(model.plan().advice().toString()).contains("hiss");
+    assertThat(desk.session().folder().load()).isEqualTo(desk.session().book());
   }
 
   @Test
@@ -135,17 +162,17 @@ class LevelPagesTest extends DeskTest {
         .isEqualTo("It was due on 2026-03-04, 2 days ago.");
   }
 
-  private static void type(BriefPage page, String id, String text) {
+  private static void type(Node page, String id, String text) {
     Fx.run(() -> {
-      TextField field = (TextField) page.node().lookup(id);
+      TextField field = (TextField) page.lookup(id);
       field.setText(text);
       field.fireEvent(new ActionEvent());
     });
   }
 
   @SuppressWarnings("unchecked")
-  private static <T> void choose(BriefPage page, String id, T item) {
-    ((ComboBox<T>) page.node().lookup(id)).setValue(item);
+  private static <T> void choose(Node page, String id, T item) {
+    ((ComboBox<T>) page.lookup(id)).setValue(item);
   }
 
   @Test

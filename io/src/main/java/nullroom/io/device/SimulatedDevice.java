@@ -129,9 +129,10 @@ public final class SimulatedDevice implements AudioDevice {
   }
 
   /**
-   * The room's noise without end, or someone who claps without end.
+   * The room's noise without end, or someone in it who claps or speaks without end: a quiet line, a
+   * usual one, the loudest.
    *
-   * @param prompt others than {@code CLAPS} are taken for {@code QUIET}
+   * @param prompt {@code SWEEP} is taken for {@code QUIET}
    */
   @Override
   public AudioStream open(Prompt prompt) {

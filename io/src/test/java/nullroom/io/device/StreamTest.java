@@ -8,11 +8,14 @@ import java.lang.reflect.InvocationHandler;
 import java.lang.reflect.Proxy;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.CancellationException;
 import javax.sound.sampled.AudioFormat;
 import javax.sound.sampled.TargetDataLine;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
+import nullroom.core.measure.ChannelPair;
 import nullroom.core.signal.Samples;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -136,7 +139,22 @@ class StreamTest {
     AudioFormat format = new AudioFormat(48_000, 16, channels, true, false);
     try (LineStream stream = new LineStream(line(format, 1100, new int[1]), format)) {
       assertThat(stream.sampleRateHz()).isEqualTo(48_000);
-      Samples heard = Recording.of(stream, "line", 1, Progress.NONE);
+      List<ChannelPair> pairs = new ArrayList<>();
+      Recording.Watch watch =
+          new Recording.Watch() {
+            @Override
+            public boolean hear(double[] block, int count) {
+              return true;
+            }
+
+            @Override
+            public void channels(ChannelPair pair) {
+              pairs.add(pair);
+            }
+          };
+      Samples heard = Recording.of(stream, "line", 1, watch, Progress.NONE);
+      assertThat(pairs).as("told of two channels only").hasSize(channels - 1);
+      assertThat(pairs).allSatisfy(p -> assertThat(p.correlation().orElseThrow()).isPositive());
       double[] x = heard.toArray();
       assertThat(x).hasSize(1100);
       for (int i = 0; i < x.length; i++) {
