@@ -25,6 +25,7 @@ final class FilesPage {
   private int channels = 1;
   private double cardGigabytes = 32;
   private double megabits = 40;
+  private double clipMinutes = 30;
   private double batteryMinutes = 90;
   private double session = 60;
   private final FigureTable table = new FigureTable("files");
@@ -60,6 +61,7 @@ final class FilesPage {
             6,
             field("Card left", "GB", 0.01, 10_000, cardGigabytes, v -> cardGigabytes = v),
             field("Camera", "Mbit/s", 1, 2000, megabits, v -> megabits = v),
+            field("Clip limit", "min", 1, 10_000, clipMinutes, v -> clipMinutes = v),
             field("Battery", "min", 1, 10_000, batteryMinutes, v -> batteryMinutes = v),
             field("Session", "min", 1, 2000, session, v -> session = v));
     recorders.setId("recorders");
@@ -103,6 +105,10 @@ final class FilesPage {
     table.row(List.of("until a file holds 4 GiB", minutes(file.minutes(FileRoom.FOUR_GIB))));
     table.row(
         List.of("until the camera’s file holds 4 GiB", minutes(FileRoom.cameraMinutes(megabits))));
+    table.row(
+        List.of(
+            "until the camera stops by its own limit or at 4 GiB",
+            minutes(Math.min(clipMinutes, FileRoom.cameraMinutes(megabits)))));
     table.row(List.of("until the battery is empty", minutes(batteryMinutes)));
     try {
       restarts.setText(words(Restarts.plan(recorders(recorders.getText()), session)));

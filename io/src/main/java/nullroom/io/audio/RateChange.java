@@ -91,6 +91,9 @@ final class RateChange implements AutoCloseable {
           swr_convert(
               context, to, most, count == 0 ? new PointerPointer<DoublePointer>() : from, count);
     }
+    if (got < 0) {
+      throw new Trouble.BadField("rate", "this change of rate failed; hand it over at its own");
+    }
     for (int c = 0; c < out.length; c++) {
       out[c].get(result[c], 0, got);
     }
