@@ -20,6 +20,7 @@ import nullroom.core.measure.TakeReport;
 import nullroom.core.plan.Brief;
 import nullroom.core.plan.TakeVerdicts;
 import nullroom.core.plan.Verdict;
+import nullroom.core.plan.WholeTakeVerdicts;
 import nullroom.io.audio.SoundFile;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -62,7 +63,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
     List<Verdict> verdicts =
         Stream.concat(
                 TakeVerdicts.of(top, report.loudness(), peakTarget, brief).stream(),
-                top.peak() == 0 ? Stream.of() : TakeVerdicts.together(report, brief).stream())
+                top.peak() == 0 ? Stream.of() : WholeTakeVerdicts.of(report, brief).stream())
             .toList();
     if (input.json) {
       JsonOut out = new JsonOut();

@@ -24,6 +24,7 @@ import nullroom.core.plan.Delivery;
 import nullroom.core.plan.Handover;
 import nullroom.core.plan.TakeVerdicts;
 import nullroom.core.plan.Verdict;
+import nullroom.core.plan.WholeTakeVerdicts;
 import nullroom.core.predict.Margins;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.SoundFile;
@@ -180,7 +181,7 @@ public final class TakeModel {
         .map(t ->
             Stream.of(
                     TakeVerdicts.of(first(t), t.report().loudness(), peakTarget(), brief()),
-                    TakeVerdicts.together(t.report(), brief()),
+                    WholeTakeVerdicts.of(t.report(), brief()),
                     t.decay().stream().map(this::reverberation).toList())
                 .flatMap(List::stream)
                 .sorted(Comparator.comparing(Verdict::mark).reversed())
@@ -189,7 +190,7 @@ public final class TakeModel {
   }
 
   private Verdict reverberation(BlindDecay guess) {
-    return TakeVerdicts.reverberation(guess, desk.session().book().goal().longestSeconds());
+    return WholeTakeVerdicts.reverberation(guess, desk.session().book().goal().longestSeconds());
   }
 
   private static TakeChannel first(Checked checked) {

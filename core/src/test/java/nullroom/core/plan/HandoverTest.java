@@ -101,7 +101,7 @@ class HandoverTest {
 
   private static Stream<String> marks(double seconds, Handover handover) {
     Brief brief = Brief.own("mine", -20, 1, -1, NONE, handover);
-    return TakeVerdicts.together(lasting(seconds), Optional.of(brief)).stream()
+    return WholeTakeVerdicts.of(lasting(seconds), Optional.of(brief)).stream()
         .filter(v -> v.check().equals("length") || v.check().equals("rate"))
         .map(v -> v.check() + " " + v.mark() + " " + v.advice());
   }
