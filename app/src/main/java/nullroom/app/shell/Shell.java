@@ -108,7 +108,7 @@ public final class Shell {
     refresh.run();
     Label title = new Label("The ladder");
     title.getStyleClass().add("heading");
-    Label key = new Label("— measured   ╌ predicted   ┈ assumed");
+    Label key = new Wrapped("— measured  ╌ predicted  ┈ assumed  ▬ now");
     key.getStyleClass().addAll("soft", "key");
     Label refined = new Wrapped("");
     refined.setId("refined");
