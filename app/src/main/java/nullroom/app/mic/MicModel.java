@@ -127,15 +127,14 @@ public final class MicModel {
 
   /** Moves the microphone along its line to the lips. */
   public void setDistance(double metres) {
-    place(metres, angleDegrees(), "Change the distance");
+    desk.session()
+        .edit(
+            "Change the distance",
+            b -> b.with(b.room().withMicrophone(microphone().atDistance(talker().at(), metres))));
   }
 
   /** Swings the microphone around the lips, in the horizontal, at its height and distance. */
   public void setAngle(double degrees) {
-    place(distanceMetres(), degrees, "Change the angle");
-  }
-
-  private void place(double metres, double degrees, String name) {
     Talker talker = talker();
     PlacedMicrophone m = microphone();
     Point away = m.at().minus(talker.at());
@@ -146,8 +145,9 @@ public final class MicModel {
     double azimuth =
         talker.aim().azimuthDegrees() + side * Math.toDegrees(Math.acos(Math.clamp(cosine, -1, 1)));
     Point direction = new Aim(azimuth, Math.toDegrees(elevation)).direction();
-    Point at = talker.at().plus(direction, metres);
-    desk.session().edit(name, b -> b.with(b.room().withMicrophone(m.movedTo(at, talker.at()))));
+    Point at = talker.at().plus(direction, distanceMetres());
+    desk.session()
+        .edit("Change the angle", b -> b.with(b.room().withMicrophone(m.movedTo(at, talker.at()))));
   }
 
   private static double sideways(Talker talker, Point away) {

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class TruePeakTest {
   private static final double RATE = 48_000;
@@ -38,6 +39,23 @@ class TruePeakTest {
       x[k] = fade * amplitude * Math.sin(2 * Math.PI * k / part + Math.toRadians(degrees));
     }
     assertThat(decibels(x)).isBetween(expected - 0.4, expected + 0.2);
+  }
+
+  /**
+   * EBU Tech 3341, cases 20 to 23, by their idea (their files are not at hand): one crest of full
+   * scale, a quarter of a sample further from the sampling instants each time.
+   */
+  @ParameterizedTest
+  @ValueSource(ints = {0, 1, 2, 3})
+  @DisplayName("as 3341-20 to -23: one crest of 0 dBTP, whatever instants it is sampled at")
+  void crests(int quarters) {
+    double[] x = new double[960];
+    for (int k = 0; k < x.length; k++) {
+      double t = k - 480 - quarters / 4.0;
+      double bell = Math.exp(-t * t / 50);
+      x[k] = bell * Math.cos(2 * Math.PI * t / 6); // nothing but around 8 kHz
+    }
+    assertThat(decibels(x)).isBetween(-0.4, 0.2);
   }
 
   @Test

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Path;
+import java.util.OptionalDouble;
 import java.util.Random;
 import nullroom.core.Progress;
 import nullroom.core.measure.TakeMeter;
@@ -38,22 +39,38 @@ class LoudnessAgainstFfmpegTest {
     return new Samples(x, rate);
   }
 
+  private static void agree(Path file) {
+    TakeReport ours;
+    try (SoundFile sound = SoundFile.open(file)) {
+      ours = TakeMeter.measure(sound, Progress.NONE);
+    }
+    EburFilter theirs = EburFilter.of(file);
+    assertThat(ours.loudness().integratedLufs().orElseThrow())
+        .isCloseTo(theirs.integratedLufs(), within(0.1));
+    assertThat(ours.loudness().rangeLu().orElseThrow()).isCloseTo(theirs.rangeLu(), within(0.2));
+    assertThat(20 * Math.log10(ours.truePeak()))
+        .isCloseTo(20 * Math.log10(theirs.truePeak()), within(0.3));
+  }
+
   @Test
   @DisplayName("integrated loudness within 0.1 LU, range within 0.2 LU, true peak within 0.3 dB")
-  void agree() throws Exception {
+  void madeVoice() {
     for (double rate : new double[] {RATE, 44_100}) {
       Path file = folder.resolve("take" + (int) rate + ".wav");
       WavWriter.writeFloat(file, made(40, rate));
-      TakeReport ours;
-      try (SoundFile sound = SoundFile.open(file)) {
-        ours = TakeMeter.measure(sound, Progress.NONE);
-      }
-      EburFilter theirs = EburFilter.of(file);
-      assertThat(ours.loudness().integratedLufs().orElseThrow())
-          .isCloseTo(theirs.integratedLufs(), within(0.1));
-      assertThat(ours.loudness().rangeLu().orElseThrow()).isCloseTo(theirs.rangeLu(), within(0.2));
-      assertThat(20 * Math.log10(ours.truePeak()))
-          .isCloseTo(20 * Math.log10(theirs.truePeak()), within(0.3));
+      agree(file);
     }
+  }
+
+  /** A public-domain reading, 25 s at 16 kHz (see NOTICE). */
+  @Test
+  @DisplayName("the same of real speech, at its own rate and brought to 48 kHz")
+  void realSpeech() throws Exception {
+    Path reading = Path.of(LoudnessAgainstFfmpegTest.class.getResource("reading.flac").toURI());
+    agree(reading);
+    Path high = folder.resolve("reading.wav");
+    new TakeExport(0, Double.POSITIVE_INFINITY, 0, 24, OptionalDouble.of(RATE))
+        .write(reading, high, Progress.NONE);
+    agree(high);
   }
 }
