@@ -93,7 +93,7 @@ public final class LevelModel {
 
   /** The microphone in use, where it is one of the list. */
   public Optional<MicrophoneType> type() {
-    return MicrophoneType.ALL.stream().filter(t -> t.isIn(microphone().capture())).findFirst();
+    return MicrophoneType.in(microphone().capture());
   }
 
   /** Uses another microphone. */

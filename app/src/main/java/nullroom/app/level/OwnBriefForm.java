@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
-import java.util.function.DoubleConsumer;
 import java.util.function.Supplier;
 import javafx.scene.control.DatePicker;
 import javafx.scene.control.Label;
@@ -49,13 +48,15 @@ final class OwnBriefForm {
   OwnBriefForm(TakeModel model, Desk desk) {
     this.model = model;
     shown = model.own();
-    loudness = number("Loudness", "LUFS", -60, -5, v -> sound(v, tolerance(), peak(), floor()));
-    tolerance = number("within", "LU", 0.1, 10, v -> sound(loudness(), v, peak(), floor()));
+    loudness =
+        new NumberField("Loudness", "LUFS", -60, -5, v -> sound(v, tolerance(), peak(), floor()));
+    tolerance =
+        new NumberField("within", "LU", 0.1, 10, v -> sound(loudness(), v, peak(), floor()));
     peak =
-        number(
+        new NumberField(
             "Highest true peak", "dBTP", -30, 0, v -> sound(loudness(), tolerance(), v, floor()));
     floor =
-        number(
+        new NumberField(
             "Highest floor",
             "dBFS",
             -120,
@@ -142,11 +143,6 @@ final class OwnBriefForm {
     } catch (Trouble e) {
       trouble.setText(e.line());
     }
-  }
-
-  private NumberField number(
-      String name, String unit, double low, double high, DoubleConsumer write) {
-    return new NumberField(name, unit, low, high, write);
   }
 
   private NumberField length(String name, Consumer<OptionalDouble> write) {

@@ -82,7 +82,7 @@ public final class MicModel {
 
   /** The type in use, where it is one of the list. */
   public Optional<MicrophoneType> type() {
-    return MicrophoneType.ALL.stream().filter(t -> t.isIn(microphone().capture())).findFirst();
+    return MicrophoneType.in(microphone().capture());
   }
 
   /**

@@ -1,6 +1,7 @@
 package nullroom.core.acoustics;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A generic class of microphone with usual figures (ranges of the trade, common practice; a
@@ -47,5 +48,10 @@ public record MicrophoneType(
   /** Whether a chain has this microphone in front. */
   public boolean isIn(Capture capture) {
     return on(capture).equals(capture);
+  }
+
+  /** The type in front of a chain, where it is one of {@link #ALL}. */
+  public static Optional<MicrophoneType> in(Capture capture) {
+    return ALL.stream().filter(t -> t.isIn(capture)).findFirst();
   }
 }
