@@ -1,5 +1,6 @@
 package nullroom.core.measure;
 
+import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -43,6 +44,11 @@ final class Tones {
   private static final int HIGHEST_HARMONIC = 40;
   private static final int ALWAYS_HARMONIC = 6;
   private static final int ORDERS_APART = 4;
+
+  /** Lines of a comb are looked for in so many parts of the distance between a hum's. */
+  private static final int FINEST_PARTS = 6;
+
+  private static final int FEWEST_BETWEEN = 3;
 
   private Tones() {}
 
@@ -190,6 +196,9 @@ final class Tones {
     if (!low && members.size() < 3) { // one line at 300 Hz is of both families, or of neither
       return Optional.empty();
     }
+    if (ofFinerComb(members, tones, f0)) {
+      return Optional.empty();
+    }
     double energy = 0;
     double weighted = 0;
     double prominence = Double.NEGATIVE_INFINITY;
@@ -205,6 +214,36 @@ final class Tones {
             members.stream().map(Tone::frequencyHz).toList(),
             Decibels.dbfs(energy),
             prominence));
+  }
+
+  /**
+   * Whether the members are only every so many-th line of a comb that is stronger between them: the
+   * folded harmonics of some other sound, which meet multiples of the mains by chance.
+   */
+  private static boolean ofFinerComb(List<Tone> members, List<Tone> tones, double f0) {
+    BigInteger common = BigInteger.ZERO;
+    double energy = 0;
+    for (Tone t : members) {
+      common = common.gcd(BigInteger.valueOf(Math.round(t.frequencyHz() / f0)));
+      energy += Decibels.meanSquareOfDbfs(t.levelDbfs());
+    }
+    double top = members.getLast().frequencyHz();
+    for (int parts = 2; parts <= FINEST_PARTS; parts++) {
+      double step = common.longValue() * f0 / parts;
+      int others = 0;
+      double othersEnergy = 0;
+      for (Tone t : tones) {
+        double off = Math.abs(t.frequencyHz() - step * Math.round(t.frequencyHz() / step));
+        if (off < HARMONIC_SLACK_HZ && t.frequencyHz() < top && !members.contains(t)) {
+          others++;
+          othersEnergy += Decibels.meanSquareOfDbfs(t.levelDbfs());
+        }
+      }
+      if (others >= Math.max(FEWEST_BETWEEN, members.size()) && othersEnergy > energy) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private static double miss(Tone tone, double f0) {

@@ -105,6 +105,22 @@ class TonesAndIntrusionsTest {
     assertThat(report.intrusions()).isEmpty();
   }
 
+  @ParameterizedTest(name = "{0} Hz")
+  @DisplayName(
+      "harmonics of a square wave that fold back at half the sampling rate are no hum, but a hum beside them is")
+  @ValueSource(doubles = {440, 680, 1040, 330.5})
+  void foldedHarmonics(double hz) {
+    double[] x = noise(10, -1, 6);
+    for (int i = 0; i < x.length; i++) {
+      x[i] = 0.01 * x[i] + 0.1 * Math.signum(Math.sin(2 * Math.PI * hz * (i + 0.25) / RATE));
+    }
+    assertThat(measure(x).mains()).isEmpty();
+    for (int n = 1; n <= 3; n++) {
+      addSine(x, 50.02 * n, 0.05 / n);
+    }
+    assertThat(measure(x).mains().orElseThrow().fundamentalHz()).isCloseTo(50.02, within(0.05));
+  }
+
   @Test
   void aHumOfWeakHarmonicsIsOneFamilyAndOtherTonesAreNot() {
     double[] x = noise(10, -1, 8);
