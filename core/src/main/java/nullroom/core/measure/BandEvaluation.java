@@ -20,7 +20,7 @@ import nullroom.core.signal.Sums;
  *   <li>Times come from the response filtered backwards in time [1]. All ringing then lies before
  *       the direct sound, and after it an exponential decay comes out as exactly that exponential,
  *       whatever the filter. The curve is read from the direct sound on; its reference is the total
- *       energy, ringing included.
+ *       energy, ringing included. EDT, which begins at that reference, takes a gentler band.
  *   <li>C50, C80 and D50 cut the response first and filter the two parts after (Parseval), so
  *       nothing is smeared over the cut. A wide filter beforehand keeps the cut of strong bass from
  *       splashing into the treble.
@@ -33,6 +33,12 @@ import nullroom.core.signal.Sums;
 final class BandEvaluation {
   /** Steep, so that a ringing neighbour octave stays out; its length does no harm backwards. */
   private static final int ORDER = 6;
+
+  /**
+   * For EDT: what a steep band rings before the direct sound is energy that the curve begins
+   * without, 1.4 to 3.4 dB of a short noise-like decay, a third of EDT's range.
+   */
+  private static final int GENTLE_ORDER = 3;
 
   /** Least bandwidth times time for EDT; ISO 3382-2 asks it of filters that run forwards. */
   private static final double LEAST_BT_EDT = 16;
@@ -59,13 +65,8 @@ final class BandEvaluation {
   }
 
   DecayReport.BandDecay evaluate() {
-    double[] energy = new double[takes.getFirst().length];
-    for (double[] take : takes) {
-      Sums.addSquares(energy, backwards(take, band, rate), 0);
-    }
-    double[] after =
-        Arrays.copyOfRange(energy, lead, lead + settled(energy.length - lead, band, rate));
-    Lundeby tail = Lundeby.of(after, rate);
+    double[] energy = energy(ORDER);
+    Lundeby tail = tail(energy);
     OptionalDouble inr = OptionalDouble.of(Decibels.ofEnergy(peakMean(energy) / tail.noise()));
     if (inr.getAsDouble() < DecayAnalysis.INR_EDT_DB || tail.decayPerSample() == 0) {
       return DecayReport.BandDecay.unknown(band.nominalHz(), inr);
@@ -77,7 +78,7 @@ final class BandEvaluation {
     double[] ratios = earlyOverLate(tail, enough20);
     return new DecayReport.BandDecay(
         band.nominalHz(),
-        early(Regression.between(curve, 0, -10)),
+        early(),
         t20,
         seconds(Regression.between(curve, -5, -35), inr.getAsDouble() >= DecayAnalysis.INR_T30_DB),
         ratio(ratios[0]),
@@ -104,13 +105,31 @@ final class BandEvaluation {
     return length - (int) Math.min(length / 4.0, BUILD_UP * rate / band.widthHz());
   }
 
+  /** Energy per sample of all takes together, filtered backwards. */
+  private double[] energy(int order) {
+    double[] energy = new double[takes.getFirst().length];
+    for (double[] take : takes) {
+      Sums.addSquares(energy, backwards(take, band, rate, order), 0);
+    }
+    return energy;
+  }
+
+  private Lundeby tail(double[] energy) {
+    int until = lead + settled(energy.length - lead, band, rate);
+    return Lundeby.of(Arrays.copyOfRange(energy, lead, until), rate);
+  }
+
   /** The take filtered from its end to its start. */
   static double[] backwards(double[] take, Band band, double rate) {
+    return backwards(take, band, rate, ORDER);
+  }
+
+  private static double[] backwards(double[] take, Band band, double rate, int order) {
     double[] y = new double[take.length];
     for (int i = 0; i < y.length; i++) {
       y[i] = take[take.length - 1 - i];
     }
-    Butterworth.bandPass(band, rate, ORDER).filter(y, y, y.length);
+    Butterworth.bandPass(band, rate, order).filter(y, y, y.length);
     for (int i = 0, j = y.length - 1; i < j; i++, j--) {
       double swap = y[i];
       y[i] = y[j];
@@ -161,8 +180,13 @@ final class BandEvaluation {
   }
 
   /** The filter's own build-up shows in the first 10 dB long before it shows in the rest. */
-  private OptionalDouble early(Regression fit) {
-    OptionalDouble edt = seconds(fit, true);
+  private OptionalDouble early() {
+    double[] energy = energy(GENTLE_ORDER);
+    Lundeby tail = tail(energy);
+    if (tail.decayPerSample() == 0) {
+      return OptionalDouble.empty();
+    }
+    OptionalDouble edt = seconds(Regression.between(decayCurve(energy, tail), 0, -10), true);
     return edt.isPresent() && edt.getAsDouble() * band.widthHz() >= LEAST_BT_EDT
         ? edt
         : OptionalDouble.empty();

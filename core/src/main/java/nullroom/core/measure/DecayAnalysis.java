@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
 import nullroom.core.acoustics.Decibels;
+import nullroom.core.acoustics.Octave;
 import nullroom.core.signal.Band;
 import nullroom.core.signal.Resampler;
 import nullroom.core.signal.Samples;
@@ -33,9 +34,6 @@ public final class DecayAnalysis {
 
   /** ISO 3382-2:2008, Table 1: decays at each position for the engineering method. */
   private static final int FEWEST_INTERRUPTIONS = 3;
-
-  /** How well a sweep's length is known from its rise. */
-  private static final double SAME_LENGTH = 0.006;
 
   private DecayAnalysis() {}
 
@@ -126,8 +124,8 @@ public final class DecayAnalysis {
   private static Takes takes(
       Excitation excitation, double[] x, double rate, Optional<SweepTrace> rise, Request request) {
     return switch (excitation) {
-      case IMPULSE -> ImpulseTakes.find(x, rate);
-      case NOISE -> NoiseTakes.find(x, rate);
+      case IMPULSE -> ImpulseTakes.find(SilentEnd.cut(x, rate), rate);
+      case NOISE -> NoiseTakes.find(SilentEnd.cut(x, rate), rate);
       case SWEEP -> sweeps(x, rate, rise, request);
     };
   }
@@ -143,22 +141,20 @@ public final class DecayAnalysis {
               .orElse(Sweep.USUAL);
       return new SweepTakes(played.toArray(), sweep, rate).find(x, rise);
     }
-    Sweep sweep = request.sweep().orElseGet(() -> likeTheUsual(rise));
-    return new SweepTakes(sweep.samples(rate), sweep, rate).find(x, rise);
-  }
-
-  /** The usual sweep, or one of its range but another length in whole or half seconds. */
-  private static Sweep likeTheUsual(Optional<SweepTrace> rise) {
-    Sweep usual = Sweep.USUAL;
-    return rise.map(
-            t -> {
-              double seconds = t.secondsPerE() * Math.log(usual.toHz() / usual.fromHz());
-              double round = Math.round(2 * seconds) / 2.0;
-              return round > 0 && Math.abs(seconds / round - 1) < SAME_LENGTH
-                  ? new Sweep(usual.fromHz(), usual.toHz(), round)
-                  : usual;
-            })
-        .orElse(usual);
+    Sweep sweep = request.sweep().orElseGet(() -> SweepLaw.heard(rise, x, rate));
+    Takes takes = new SweepTakes(sweep.samples(rate), sweep, rate).find(x, rise);
+    if (takes.found() > 0 && request.sweep().isEmpty() && !SweepLaw.usualRange(sweep)) {
+      takes
+          .warnings()
+          .add(
+              String.format(
+                  Locale.ROOT,
+                  "Nobody told which sweep was played; by its sound it rose from %.0f to %.0f Hz in %.1f s.",
+                  sweep.fromHz(),
+                  sweep.toHz(),
+                  sweep.seconds()));
+    }
+    return takes;
   }
 
   private static Optional<String> clipping(Samples sound) {
@@ -197,14 +193,19 @@ public final class DecayAnalysis {
     List<ZeroPhase> spectra =
         response ? takes.responses().stream().map(t -> new ZeroPhase(t, rate)).toList() : List.of();
     Function<Band, DecayReport.BandDecay> evaluation =
-        band ->
-            response
-                ? new BandEvaluation(band, rate, takes.responses(), spectra, takes.lead())
-                    .evaluate()
-                : new NoiseEvaluation(band, rate, takes).evaluate();
+        band -> {
+          if (takes.played(band) < Takes.LEAST_PLAYED) {
+            return DecayReport.BandDecay.unknown(band.nominalHz(), OptionalDouble.empty());
+          }
+          return response
+              ? new BandEvaluation(band, rate, takes.responses(), spectra, takes.lead()).evaluate()
+              : new NoiseEvaluation(band, rate, takes).evaluate();
+        };
     List<DecayReport.BandDecay> decays = bands.stream().map(evaluation).toList();
-    warnings.addAll(DecayWords.explain(excitation, bands, decays));
+    warnings.addAll(DecayWords.explain(excitation, takes, bands, decays));
     double[] loudest = loudest(takes);
+    boolean speechPlayed =
+        Octave.ALL.stream().skip(1).allMatch(b -> takes.played(b) >= Takes.LEAST_PLAYED);
     DecayReport report =
         new DecayReport(
             Optional.of(excitation),
@@ -214,10 +215,12 @@ public final class DecayAnalysis {
             decays,
             besides.stream().map(evaluation).toList(),
             response ? directToReverberant(takes, rate) : OptionalDouble.empty(),
-            response ? Modulation.of(spectra, takes.lead(), rate) : List.of(),
+            response && speechPlayed ? Modulation.of(spectra, takes.lead(), rate) : List.of(),
             response ? Reflections.find(loudest, takes.lead(), rate) : List.of(),
             response ? FlutterEcho.find(loudest, takes.lead(), rate) : Optional.empty(),
-            LowRinging.find(spectra, takes.lead(), rate),
+            LowRinging.find(spectra, takes.lead(), rate).stream()
+                .filter(r -> takes.sweep().map(s -> r.frequencyHz() >= s.fromHz()).orElse(true))
+                .toList(),
             takes.distortionPercent(),
             warnings);
     if (!response && takes.found() < FEWEST_INTERRUPTIONS) {
@@ -241,13 +244,7 @@ public final class DecayAnalysis {
       Sums.addSquares(squared, take, lead);
     }
     int keep = (int) Math.min(squared.length, 2.5 * Lundeby.of(squared, rate).crossing() + rate);
-    return new Takes(
-        takes.responses().stream().map(t -> Arrays.copyOf(t, lead + keep)).toList(),
-        lead,
-        takes.found(),
-        takes.directSeconds(),
-        takes.distortionPercent(),
-        takes.warnings());
+    return takes.with(takes.responses().stream().map(t -> Arrays.copyOf(t, lead + keep)).toList());
   }
 
   private static double[] loudest(Takes takes) {

@@ -8,14 +8,33 @@ import nullroom.core.signal.Band;
 
 /** Why bands have no time, or a doubtful one, and how to get it. */
 final class DecayWords {
+  /** Edges of bands and sweeps need not meet exactly. */
+  private static final double NEARLY_ALL_PLAYED = 0.9;
+
   private DecayWords() {}
 
   /** A sentence for each band without a time, and one for each doubt with its bands. */
   static List<String> explain(
-      Excitation excitation, List<Band> bands, List<DecayReport.BandDecay> decays) {
+      Excitation excitation, Takes takes, List<Band> bands, List<DecayReport.BandDecay> decays) {
     List<String> sentences = new ArrayList<>();
+    together(
+        bands,
+        decays,
+        (band, d) -> takes.played(band) < Takes.LEAST_PLAYED,
+        ": the sweep did not play it; no figure.",
+        sentences);
+    together(
+        bands,
+        decays,
+        (band, d) ->
+            takes.played(band) >= Takes.LEAST_PLAYED && takes.played(band) < NEARLY_ALL_PLAYED,
+        ": the sweep covers only part of the band, and its figures stand for that part.",
+        sentences);
     for (int i = 0; i < bands.size(); i++) {
       DecayReport.BandDecay decay = decays.get(i);
+      if (takes.played(bands.get(i)) < Takes.LEAST_PLAYED) {
+        continue;
+      }
       double inr = decay.inrDb().orElse(0);
       if (decay.t20Seconds().isEmpty()) {
         sentences.add(

@@ -18,6 +18,12 @@ final class FlutterEcho {
   private static final double LEAST_CORRELATION = 0.3;
   private static final double LEAST_STRENGTH_DB = 4;
 
+  /** Steps beside its expected place in which a repetition is looked for. */
+  private static final int REPEATED_WITHIN = 1;
+
+  /** A peak between steps lies within half a step of the largest; a little is left for noise. */
+  private static final double MOST_FINER = 0.6;
+
   private FlutterEcho() {}
 
   static Optional<DecayReport.Flutter> find(double[] response, int direct, double rate) {
@@ -105,18 +111,32 @@ final class FlutterEcho {
     return sum / (x.length - lag);
   }
 
-  /** Read off a late repetition, which tells the period as many times finer. */
-  private static double exactPeriod(double[] over, int lag) {
+  /**
+   * Read off a late repetition, which tells the period as many times finer, for as long as there is
+   * one where it is expected and it does not lead away from the first.
+   *
+   * @param over level over its line
+   * @param lag steps of the first repetition, a peak of the correlation
+   * @return steps, within one of {@code lag}
+   */
+  static double exactPeriod(double[] over, int lag) {
     double period = lag;
     for (int times = 1; (times + 1) * period < 0.5 * over.length && times < 8; times++) {
       int near = (int) Math.round(times * period);
       int at = near;
-      for (int k = near - 2; k <= near + 2; k++) {
+      for (int k = near - REPEATED_WITHIN; k <= near + REPEATED_WITHIN; k++) {
         at = correlation(over, k) > correlation(over, at) ? k : at;
       }
-      double beside =
-          Peak.offset(correlation(over, at - 1), correlation(over, at), correlation(over, at + 1));
-      period = (at + beside) / times;
+      double before = correlation(over, at - 1);
+      double after = correlation(over, at + 1);
+      if (Math.max(before, after) > correlation(over, at)) {
+        break; // still rising at the edge: no repetition but something else
+      }
+      double finer = (at + Peak.offset(before, correlation(over, at), after)) / times;
+      if (Math.abs(finer - lag) > MOST_FINER) {
+        break;
+      }
+      period = finer;
     }
     return period;
   }

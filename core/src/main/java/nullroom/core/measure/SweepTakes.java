@@ -34,10 +34,20 @@ final class SweepTakes {
   private static final double LEAST_PEAK = 25;
 
   private static final double DIRECT_SHARE = 0.35;
-  private static final double DRIFT_TOLD = 2e-6;
+
+  /**
+   * A loudspeaker and the nearest surfaces delay its treble and bass by this much against each
+   * other (common practice), which over a sweep's length looks like clocks that differ.
+   */
+  private static final double DELAYS_DIFFER_SECONDS = 40e-6;
+
+  /** A drift is told, and taken out, where it is so many times as large. */
+  private static final double CERTAIN = 2.5;
 
   /** Clocks of players and recorders differ by less. */
   private static final double DRIFT_POSSIBLE = 180e-6;
+
+  private static final double DRIFT_LOOKED_FOR = 200e-6;
 
   private static final double SAME_RISE = 0.03;
   private static final int SINC_REACH = 16;
@@ -92,15 +102,17 @@ final class SweepTakes {
       return Takes.none(
           "The recording does not fit the sweep: it runs faster or slower than clocks differ. Was it this sweep, at this sampling rate?");
     }
-    if (Math.abs(drift) > DRIFT_TOLD) {
+    double uncertainty = DELAYS_DIFFER_SECONDS / sweep.seconds();
+    if (Math.abs(drift) > CERTAIN * uncertainty) {
       division.removeDrift(drift, sweep);
       response = division.response();
       starts = starts(response, recorded.length);
       warnings.add(
           String.format(
               Locale.ROOT,
-              "The recorder's clock differs from the player's by %.0f millionths; that was taken out.",
-              Math.abs(drift) * 1e6));
+              "The recorder's clock differs from the player's by %.0f millionths, give or take %.0f; that was taken out.",
+              Math.abs(drift) * 1e6,
+              uncertainty * 1e6));
     }
     return cut(response, starts, recorded.length);
   }
@@ -134,7 +146,7 @@ final class SweepTakes {
       double fade = Math.sin(Math.PI * (i + 0.5) / reach);
       around[i] = response[Math.floorMod(start - reach / 2 + i, response.length)] * fade * fade;
     }
-    return division.drift(around, sweep);
+    return division.drift(around, sweep, DRIFT_LOOKED_FOR);
   }
 
   /** Direct sounds of all repeats. */
@@ -228,6 +240,7 @@ final class SweepTakes {
         starts.size(),
         OptionalDouble.of((starts.getFirst() + first) / rate),
         distortion(response, starts),
+        Optional.of(sweep),
         warnings);
   }
 

@@ -62,13 +62,29 @@ public final class Butterworth {
    */
   public static Biquads lowPass(int order, double cornerHz, double sampleRateHz) {
     double k = Math.tan(Math.PI * cornerHz / sampleRateHz);
+    return oneSided(order, k, k * k, 2 * k * k);
+  }
+
+  /**
+   * High-pass with unit gain at half the sampling rate. It passes the first sample of a sudden
+   * sound at once, so that a start stays where it is.
+   *
+   * @param order even; the filter has half as many second-order sections
+   */
+  public static Biquads highPass(int order, double cornerHz, double sampleRateHz) {
+    return oneSided(order, Math.tan(Math.PI * cornerHz / sampleRateHz), 1, -2);
+  }
+
+  /** Sections with the zeros of {@code b0, b1, b0} and a Butterworth's poles. */
+  private static Biquads oneSided(int order, double k, double b0, double b1) {
     double[][] sections = new double[order / 2][];
     for (int i = 0; i < sections.length; i++) {
       double damping = 2 * Math.sin(Math.PI * (2 * i + 1) / (2.0 * order));
       double a0 = 1 + damping * k + k * k;
-      double b0 = k * k / a0;
       sections[i] =
-          new double[] {b0, 2 * b0, b0, 2 * (k * k - 1) / a0, (1 - damping * k + k * k) / a0};
+          new double[] {
+            b0 / a0, b1 / a0, b0 / a0, 2 * (k * k - 1) / a0, (1 - damping * k + k * k) / a0
+          };
     }
     return new Biquads(sections);
   }

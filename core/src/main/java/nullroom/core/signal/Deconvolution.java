@@ -11,6 +11,9 @@ public final class Deconvolution {
   /** Under the played sound's own spectrum, so that bands it did not play stay quiet. */
   private static final double REGULARISED_DB = -40;
 
+  /** Ever finer; the first is narrower than the peak of the sharpness over the drift. */
+  private static final double[] DRIFT_STEPS = {8e-6, 1e-6, 1e-7};
+
   private final Fft fft;
   private final double[] spectrum;
   private final double rateHz;
@@ -102,27 +105,29 @@ public final class Deconvolution {
   }
 
   /**
-   * The drift that makes the response sharpest, within 200 millionths.
+   * The drift that makes the response sharpest; 0 where none makes it sharper than it is.
    *
    * @param around the response around its direct sound, a power of two samples
+   * @param reach the largest drift looked for
    */
-  public double drift(double[] around, Sweep sweep) {
+  public double drift(double[] around, Sweep sweep, double reach) {
     Fft small = new Fft(around.length);
     double[] packed = around.clone();
     small.forward(packed);
     double none = sharpness(small, packed, 0, sweep);
     double best = 0;
     double most = none;
-    for (double step : new double[] {8e-6, 1e-6, 1e-7}) {
+    double within = reach;
+    for (double step : DRIFT_STEPS) {
       double centre = best;
-      double reach = step == 8e-6 ? 200e-6 : 10 * step;
-      for (double d = centre - reach; d <= centre + reach; d += step) {
+      for (double d = centre - within; d <= centre + within; d += step) {
         double sharp = sharpness(small, packed, d, sweep);
         if (sharp > most) {
           most = sharp;
           best = d;
         }
       }
+      within = 1.25 * step;
     }
     return most > none * 1.002 ? best : 0;
   }

@@ -2,14 +2,17 @@ package nullroom.core.signal;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 
 /**
  * How an exponential sweep in a recording rises, read from the strongest frequency of short
  * stretches.
  *
- * @param secondsPerE seconds in which the frequency grows by a factor of e, within half a percent
+ * @param secondsPerE seconds in which the frequency grows by a factor of e, within 0.3 percent
  * @param share of the loud stretches that lie on such a rise, 0 to 1
  * @param lowHz lowest frequency seen on it
  * @param highHz highest
@@ -25,6 +28,9 @@ public record SweepTrace(double secondsPerE, double share, double lowHz, double 
   private static final double LIKE_THE_REST = 0.12;
   private static final double LEAST_SHARE = 0.4;
   private static final int LEAST_STRETCHES = 12;
+
+  /** How far from a sweep's line its stretches may lie, in units of its L, ever nearer. */
+  private static final double[] LINE_WIDTHS = {0.2, 0.06, 0.03};
 
   /** The rise of a sweep, if the recording holds one. */
   public static Optional<SweepTrace> of(double[] x, double rateHz) {
@@ -85,18 +91,59 @@ public record SweepTrace(double secondsPerE, double share, double lowHz, double 
     if (median <= 0.02 || share < LEAST_SHARE) {
       return Optional.empty();
     }
-    double low = Double.POSITIVE_INFINITY;
-    double high = 0;
-    for (int i = 0; i + APART < logHz.length; i++) {
-      double slope = (logHz[i + APART] - logHz[i]) / (APART * hopSeconds);
-      if (energy[i] > LOUD * loudest
-          && energy[i + APART] > LOUD * loudest
-          && Math.abs(slope - median) < LIKE_THE_REST * median) {
-        low = Math.min(low, Math.exp(logHz[i]));
-        high = Math.max(high, Math.exp(logHz[i + APART]));
+    double mean = Arrays.stream(alike).average().orElse(median);
+    List<double[]> points = new ArrayList<>();
+    for (int i = 0; i < logHz.length; i++) {
+      if (energy[i] > LOUD * loudest) {
+        points.add(new double[] {i * hopSeconds, logHz[i]});
       }
     }
-    double mean = Arrays.stream(alike).average().orElse(median);
-    return Optional.of(new SweepTrace(1 / mean, share, low, high));
+    return Optional.of(along(points, 1 / mean, share));
+  }
+
+  /** The plainest of the repeats: the stretches that lie on one line with the most others. */
+  private static SweepTrace along(List<double[]> points, double roughSecondsPerE, double share) {
+    double l = roughSecondsPerE;
+    List<double[]> line = points;
+    for (double width : LINE_WIDTHS) {
+      double now = l;
+      line = densest(line, p -> p[0] - now * p[1], width * l);
+      l = slope(line, l);
+    }
+    DoubleSummaryStatistics span = line.stream().mapToDouble(p -> p[1]).summaryStatistics();
+    return new SweepTrace(l, share, Math.exp(span.getMin()), Math.exp(span.getMax()));
+  }
+
+  /** The most points whose {@code place} lies within a width. */
+  private static List<double[]> densest(
+      List<double[]> points, ToDoubleFunction<double[]> place, double width) {
+    List<double[]> sorted = points.stream().sorted(Comparator.comparingDouble(place)).toList();
+    int from = 0;
+    int bestFrom = 0;
+    int bestTo = 0;
+    for (int to = 1; to <= sorted.size(); to++) {
+      while (place.applyAsDouble(sorted.get(to - 1)) - place.applyAsDouble(sorted.get(from))
+          > width) {
+        from++;
+      }
+      if (to - from > bestTo - bestFrom) {
+        bestFrom = from;
+        bestTo = to;
+      }
+    }
+    return sorted.subList(bestFrom, bestTo);
+  }
+
+  /** Seconds per unit of logarithmic frequency, by least squares over time. */
+  private static double slope(List<double[]> points, double otherwise) {
+    double t = points.stream().mapToDouble(p -> p[0]).average().orElse(0);
+    double f = points.stream().mapToDouble(p -> p[1]).average().orElse(0);
+    double tt = 0;
+    double tf = 0;
+    for (double[] p : points) {
+      tt += (p[0] - t) * (p[0] - t);
+      tf += (p[0] - t) * (p[1] - f);
+    }
+    return tf > 0 ? tt / tf : otherwise;
   }
 }

@@ -38,6 +38,17 @@ final class MadeRoom {
     return h;
   }
 
+  /** What a recorder makes of sound in a room: its decay, at most 0.6, and a little hiss. */
+  static double[] inRoom(double[] dry, double t, long seed) {
+    double[] x = Arrays.copyOf(Fft.convolve(dry, decay(t, seed)), dry.length);
+    double peak = Arrays.stream(x).map(Math::abs).max().orElseThrow();
+    Random random = new Random(seed);
+    for (int i = 0; i < x.length; i++) {
+      x[i] = 0.6 * x[i] / peak + 1e-5 * random.nextGaussian();
+    }
+    return x;
+  }
+
   /**
    * A sweep played with second-order distortion through a response, heard late by another clock.
    *
@@ -97,12 +108,7 @@ final class MadeRoom {
     for (double at : new double[] {8.7, 9, 9.3}) {
       add(dry, word, (int) (at * RATE));
     }
-    double[] x = Arrays.copyOf(Fft.convolve(dry, decay(0.4, 2)), dry.length);
-    double peak = Arrays.stream(x).map(Math::abs).max().orElseThrow();
-    for (int i = 0; i < x.length; i++) {
-      x[i] = 0.7 * x[i] / peak + 1e-5 * random.nextGaussian();
-    }
-    return x;
+    return inRoom(dry, 0.4, 2);
   }
 
   static double[] clap(Random random) {
