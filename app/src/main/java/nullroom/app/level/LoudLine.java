@@ -20,6 +20,7 @@ import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.signal.SampleSource;
 import nullroom.io.book.Levels;
 import nullroom.io.device.AudioDevice;
+import nullroom.io.device.AudioStream;
 import nullroom.io.device.Recording;
 
 /** Half a minute that finds the gain: a quiet line, a normal line, the loudest line. */
@@ -117,10 +118,10 @@ public final class LoudLine {
         this::done);
   }
 
-  private Recording.Watch watch(double rate) {
+  private Recording.Watch watch(AudioStream input) {
     LoudLineWatch made =
         new LoudLineWatch(
-            rate,
+            input,
             now ->
                 Platform.runLater(() -> {
                   reading.set(Optional.of(now));

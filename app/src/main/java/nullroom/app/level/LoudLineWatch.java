@@ -8,6 +8,7 @@ import nullroom.core.measure.LiveMeter;
 import nullroom.core.measure.LoudnessMeter;
 import nullroom.core.signal.Sums;
 import nullroom.core.signal.TruePeak;
+import nullroom.io.device.AudioStream;
 import nullroom.io.device.Recording;
 
 /** The meter of the loud line, off the FX thread. */
@@ -30,13 +31,14 @@ final class LoudLineWatch implements Recording.Watch {
   /**
    * A watch.
    *
+   * @param input what is going to be heard
    * @param told receives each reading, on the hearing thread
    */
-  LoudLineWatch(double rate, Consumer<LoudLine.Reading> told) {
-    this.rate = rate;
+  LoudLineWatch(AudioStream input, Consumer<LoudLine.Reading> told) {
+    rate = input.sampleRateHz();
     this.told = told;
     loudness = new LoudnessMeter(rate, 1);
-    meter = new LiveMeter(rate, 1);
+    meter = new LiveMeter(rate, input.largestAmplitude());
   }
 
   @Override

@@ -272,7 +272,7 @@ public final class TakeModel {
           }
         }
       }
-      return new Samples(kept, rate);
+      return new Samples(kept, rate, file.largestAmplitude());
     }
   }
 

@@ -185,12 +185,14 @@ public final class NightModel {
 
     @Override
     public synchronized void hear(double[] block, int count) {
-      if (over) {
+      Optional<Live.Format> heard = desk.live().format();
+      if (over || run == null && heard.isEmpty()) {
         return;
       }
       if (run == null) {
         try {
-          run = SurveyRun.begin(plan, desk.live().sampleRateHz().orElseThrow(), 1, this);
+          Live.Format format = heard.get();
+          run = SurveyRun.begin(plan, format.sampleRateHz(), format.largestAmplitude(), this);
         } catch (Trouble e) {
           stopped(e.line());
           return;

@@ -10,6 +10,7 @@ import nullroom.core.measure.ClapWatch;
 import nullroom.core.predict.Statistics;
 import nullroom.core.room.Room;
 import nullroom.io.device.AudioDevice;
+import nullroom.io.device.AudioStream;
 import nullroom.io.device.Recording;
 
 /** Records claps while it says of each whether it will do, until enough have. */
@@ -79,8 +80,8 @@ public final class ClapGuide {
     enough = true;
   }
 
-  private Recording.Watch watch(double sampleRateHz) {
-    ClapWatch watch = new ClapWatch(sampleRateHz);
+  private Recording.Watch watch(AudioStream input) {
+    ClapWatch watch = new ClapWatch(input.sampleRateHz(), input.largestAmplitude());
     int[] known = {0};
     return (block, count) -> {
       watch.add(block, count);

@@ -9,7 +9,6 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.function.Consumer;
-import java.util.function.DoubleFunction;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import javafx.beans.property.ObjectProperty;
@@ -19,6 +18,7 @@ import nullroom.core.Trouble;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.SoundFile;
 import nullroom.io.device.AudioDevice;
+import nullroom.io.device.AudioStream;
 import nullroom.io.device.Loudspeaker;
 import nullroom.io.device.Recording;
 
@@ -119,14 +119,14 @@ public record Desk(
    * Records block by block until a watch has heard enough, then as {@link #record}.
    *
    * @param mostSeconds recorded at most
-   * @param watch made for a sampling rate; hears every block off the FX thread
+   * @param watch made for the input; hears every block off the FX thread
    */
   public <T> void watch(
       String name,
       AudioDevice.Prompt prompt,
       double mostSeconds,
       String stem,
-      DoubleFunction<Recording.Watch> watch,
+      Function<AudioStream, Recording.Watch> watch,
       Function<Kept, T> measure,
       Consumer<T> done) {
     Source source = source();

@@ -41,7 +41,15 @@ public final class Live {
    */
   public record Level(double fastDbfs, double heldDbfs) {}
 
-  private record Now(LiveMeter meter, double sampleRateHz) {}
+  /**
+   * What is heard.
+   *
+   * @param sampleRateHz samples a second
+   * @param largestAmplitude of its samples
+   */
+  public record Format(double sampleRateHz, double largestAmplitude) {}
+
+  private record Now(LiveMeter meter, Format format) {}
 
   private final List<Tap> taps = new CopyOnWriteArrayList<>();
   private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper();
@@ -107,10 +115,10 @@ public final class Live {
     taps.remove(tap);
   }
 
-  /** Samples a second of what is heard; empty while nothing is. */
-  public Optional<Double> sampleRateHz() {
+  /** Of what is heard; empty while nothing is. From any thread. */
+  public Optional<Format> format() {
     Now heard = now;
-    return heard == null || !wanted ? Optional.empty() : Optional.of(heard.sampleRateHz());
+    return heard == null || !wanted ? Optional.empty() : Optional.of(heard.format());
   }
 
   /** Begins to hear a device; does nothing while one is heard. On the FX thread. */
@@ -156,7 +164,7 @@ public final class Live {
 
   private String hear(String name, AudioStream stream) {
     LiveMeter meter = new LiveMeter(stream.sampleRateHz(), stream.largestAmplitude());
-    now = new Now(meter, stream.sampleRateHz());
+    now = new Now(meter, new Format(stream.sampleRateHz(), stream.largestAmplitude()));
     double[] block =
         new double[(int) Math.round(stream.sampleRateHz() * AudioStream.BLOCK_SECONDS)];
     while (wanted) {

@@ -1,7 +1,7 @@
 package nullroom.app.shell;
 
 import java.util.Optional;
-import java.util.function.DoubleFunction;
+import java.util.function.Function;
 import nullroom.core.Progress;
 import nullroom.core.signal.Samples;
 import nullroom.io.device.AudioDevice;
@@ -14,7 +14,7 @@ import nullroom.io.device.Recording;
  */
 record Source(String name, boolean simulated, AudioDevice device, Live live) {
   private Optional<AudioStream> heardAlready() {
-    return simulated ? Optional.empty() : live.sampleRateHz().map(r -> new TapStream(live, r));
+    return simulated ? Optional.empty() : TapStream.on(live);
   }
 
   Samples record(AudioDevice.Prompt prompt, double seconds, Progress progress) {
@@ -30,10 +30,10 @@ record Source(String name, boolean simulated, AudioDevice device, Live live) {
   Samples watch(
       AudioDevice.Prompt prompt,
       double seconds,
-      DoubleFunction<Recording.Watch> watch,
+      Function<AudioStream, Recording.Watch> watch,
       Progress progress) {
     try (AudioStream stream = heardAlready().orElseGet(() -> device.open(prompt))) {
-      return Recording.of(stream, name, seconds, watch.apply(stream.sampleRateHz()), progress);
+      return Recording.of(stream, name, seconds, watch.apply(stream), progress);
     }
   }
 }

@@ -1,22 +1,32 @@
 package nullroom.app.shell;
 
 import java.util.Arrays;
+import java.util.Optional;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
 import nullroom.io.device.AudioStream;
 
 /** What a running {@link Live} hears, as a stream for whoever records from it. */
 final class TapStream implements AudioStream, Live.Tap {
   private static final double[] END = new double[0];
 
+  /** An input that is there gives a block a hundred times a second. */
+  private static final long GONE_AFTER_SECONDS = 5;
+
   private final Live live;
-  private final double sampleRateHz;
+  private final Live.Format format;
   private final BlockingQueue<double[]> blocks = new LinkedBlockingQueue<>();
 
-  TapStream(Live live, double sampleRateHz) {
+  private TapStream(Live live, Live.Format format) {
     this.live = live;
-    this.sampleRateHz = sampleRateHz;
+    this.format = format;
     live.tap(this);
+  }
+
+  /** A tap on what is heard; empty while nothing is. */
+  static Optional<AudioStream> on(Live live) {
+    return live.format().map(format -> new TapStream(live, format));
   }
 
   @Override
@@ -31,19 +41,19 @@ final class TapStream implements AudioStream, Live.Tap {
 
   @Override
   public double sampleRateHz() {
-    return sampleRateHz;
+    return format.sampleRateHz();
   }
 
   @Override
   public double largestAmplitude() {
-    return 1;
+    return format.largestAmplitude();
   }
 
   @Override
   public int read(double[] block) {
     try {
-      double[] next = blocks.take();
-      if (next.length == 0) {
+      double[] next = blocks.poll(GONE_AFTER_SECONDS, TimeUnit.SECONDS);
+      if (next == null || next.length == 0) {
         return -1;
       }
       int count = Math.min(next.length, block.length);

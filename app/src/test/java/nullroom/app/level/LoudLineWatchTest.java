@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import nullroom.app.TestBooks;
 import nullroom.core.Progress;
@@ -20,7 +21,50 @@ class LoudLineWatchTest {
   private static final double RATE = 48_000;
   private static final int BLOCK = 480;
   private final List<LoudLine.Reading> readings = new ArrayList<>();
-  private final LoudLineWatch watch = new LoudLineWatch(RATE, readings::add);
+  private final LoudLineWatch watch = watch(1, readings);
+
+  /** A watch over an input whose samples reach no further. */
+  private static LoudLineWatch watch(double largest, List<LoudLine.Reading> readings) {
+    AudioStream input =
+        new AudioStream() {
+          @Override
+          public double sampleRateHz() {
+            return RATE;
+          }
+
+          @Override
+          public double largestAmplitude() {
+            return largest;
+          }
+
+          @Override
+          public int read(double[] block) {
+            return -1;
+          }
+
+          @Override
+          public long dropped() {
+            return 0;
+          }
+
+          @Override
+          public void close() {}
+        };
+    return new LoudLineWatch(input, readings::add);
+  }
+
+  @Test
+  void theLargestCodeOfSixteenBitsIsClipped() {
+    double[] block = new double[BLOCK];
+    Arrays.fill(block, 100, 110, 32_767 / 32_768.0);
+    LoudLineWatch sixteen = watch(32_767 / 32_768.0, readings);
+    sixteen.hear(block, BLOCK);
+    sixteen.hear(block, BLOCK);
+    assertThat(readings.getLast().live().clippedSamples()).isEqualTo(20);
+    watch.hear(block, BLOCK);
+    watch.hear(block, BLOCK);
+    assertThat(readings.getLast().live().clippedSamples()).isZero();
+  }
 
   @Test
   void aToneReadsTheSameOnEveryMeter() {

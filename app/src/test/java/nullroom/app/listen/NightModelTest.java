@@ -122,7 +122,7 @@ class NightModelTest {
     Fx.until(live.runningProperty(), false);
     assertThat(ended.await(5, TimeUnit.SECONDS)).isTrue();
     assertThat(heard).hasSizeGreaterThan(300).containsOnly(480);
-    assertThat(live.sampleRateHz()).isEmpty();
+    assertThat(live.format()).isEmpty();
     assertThat(Fx.on(() -> live.troubleProperty().get())).isEmpty();
   }
 

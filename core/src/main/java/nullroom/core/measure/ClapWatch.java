@@ -67,9 +67,8 @@ public final class ClapWatch {
   /** A frame of digital silence stands for this. */
   private static final double LEAST_ENERGY = 1e-12;
 
-  private static final double CLIPPED = 1 - 1.0 / (1 << 15);
-
   private final double rate;
+  private final double clipped;
   private final int frame;
   private final List<Clap> claps = new ArrayList<>();
   private double[] kept = new double[1 << 16];
@@ -81,9 +80,15 @@ public final class ClapWatch {
   private long onset = -1;
   private long lastOnset = Long.MIN_VALUE / 2;
 
-  /** A watch over samples of a rate. */
-  public ClapWatch(double sampleRateHz) {
+  /**
+   * A watch.
+   *
+   * @param sampleRateHz samples a second
+   * @param largestAmplitude of the input; a sample that reaches it is clipped
+   */
+  public ClapWatch(double sampleRateHz, double largestAmplitude) {
     rate = sampleRateHz;
+    clipped = largestAmplitude;
     frame = (int) (FRAME_SECONDS * rate);
   }
 
@@ -159,7 +164,7 @@ public final class ClapWatch {
   private Clap verdict(double[] x, int at) {
     double seconds = onset / rate;
     double length = (x.length - at) / rate;
-    if (Arrays.stream(x).anyMatch(v -> Math.abs(v) >= CLIPPED)) {
+    if (Arrays.stream(x).anyMatch(v -> Math.abs(v) >= clipped)) {
       return new Clap(
           seconds,
           Verdict.CLIPPED,

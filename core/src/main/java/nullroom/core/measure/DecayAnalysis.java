@@ -158,7 +158,7 @@ public final class DecayAnalysis {
   }
 
   private static Optional<String> clipping(Samples sound) {
-    ClipCounter clips = new ClipCounter(1 - 1.0 / (1 << 15));
+    ClipCounter clips = new ClipCounter(sound.largestAmplitude());
     double[] x = sound.toArray();
     clips.add(x, x.length);
     return clips.samples() == 0

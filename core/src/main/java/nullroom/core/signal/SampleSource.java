@@ -38,6 +38,11 @@ public interface SampleSource {
       }
 
       @Override
+      public double largestAmplitude() {
+        return samples.largestAmplitude();
+      }
+
+      @Override
       public int read(double[][] block) {
         int count = Math.min(block[0].length, samples.count() - at);
         if (count <= 0) {

@@ -4,17 +4,36 @@ package nullroom.core.signal;
 public final class Samples {
   private final double[] amplitudes;
   private final double sampleRateHz;
+  private final double largestAmplitude;
 
   /**
+   * Sound that came from no converter: it may reach 1.
+   *
    * @param amplitudes samples; copied
    * @param sampleRateHz samples a second
    */
   public Samples(double[] amplitudes, double sampleRateHz) {
+    this(amplitudes, sampleRateHz, 1);
+  }
+
+  /**
+   * @param amplitudes samples; copied
+   * @param sampleRateHz samples a second
+   * @param largestAmplitude the largest that what recorded it can give, see {@link
+   *     SampleSource#largestAmplitude}
+   */
+  public Samples(double[] amplitudes, double sampleRateHz, double largestAmplitude) {
     if (!(sampleRateHz > 0)) {
       throw new IllegalArgumentException("sampling rate " + sampleRateHz + " is not above 0");
     }
     this.amplitudes = amplitudes.clone();
     this.sampleRateHz = sampleRateHz;
+    this.largestAmplitude = largestAmplitude;
+  }
+
+  /** The largest amplitude it can hold; where samples stand at it, it is clipped. */
+  public double largestAmplitude() {
+    return largestAmplitude;
   }
 
   /** Samples a second. */

@@ -16,7 +16,7 @@ class ClapWatchTest {
 
   /** As an input delivers it: a hundred blocks a second. */
   private static List<ClapWatch.Clap> watched(double[] x) {
-    ClapWatch watch = new ClapWatch(RATE);
+    ClapWatch watch = new ClapWatch(RATE, 1);
     for (int at = 0; at < x.length; at += 480) {
       double[] block = Arrays.copyOfRange(x, at, at + 480);
       watch.add(block, Math.min(480, x.length - at));

@@ -125,7 +125,7 @@ public final class SoundFile implements SampleSource, AutoCloseable {
       System.arraycopy(block[channel], 0, all, count, read);
       count += read;
     }
-    return new Samples(java.util.Arrays.copyOf(all, count), sampleRateHz());
+    return new Samples(java.util.Arrays.copyOf(all, count), sampleRateHz(), largestAmplitude());
   }
 
   @Override

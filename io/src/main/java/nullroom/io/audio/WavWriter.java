@@ -9,8 +9,10 @@ import nullroom.core.Trouble;
 import nullroom.core.signal.Samples;
 import nullroom.io.SafeFile;
 
-/** Writes mono WAV files: 32-bit float for responses, 24-bit integer for recordings. */
+/** Writes mono WAV files: 32-bit float for responses, integers for recordings. */
 public final class WavWriter {
+  private static final double LARGEST_OF_16_BITS = 1 - 0x1p-15;
+
   private WavWriter() {}
 
   /** 32-bit float; amplitudes beyond full scale are kept. */
@@ -21,6 +23,14 @@ public final class WavWriter {
   /** 24-bit integer; amplitudes beyond full scale are clipped, as a converter clips them. */
   public static void write24(Path file, Samples sound) {
     write(file, sound, 1, 3);
+  }
+
+  /**
+   * What was recorded, in words as long as the input's, 16 bits or 24, so that its largest code
+   * stays the largest.
+   */
+  public static void writeRecording(Path file, Samples sound) {
+    write(file, sound, 1, sound.largestAmplitude() == LARGEST_OF_16_BITS ? 2 : 3);
   }
 
   private static void write(Path file, Samples sound, int tag, int sampleBytes) {
@@ -37,8 +47,11 @@ public final class WavWriter {
       if (tag == 3) {
         out.putFloat((float) v);
       } else {
-        int code = (int) Math.clamp(Math.rint(v * 0x1p23), -0x1p23, 0x1p23 - 1);
-        out.put((byte) code).put((byte) (code >> 8)).put((byte) (code >> 16));
+        double full = 1L << (8 * sampleBytes - 1);
+        int code = (int) Math.clamp(Math.rint(v * full), -full, full - 1);
+        for (int k = 0; k < sampleBytes; k++) {
+          out.put((byte) (code >> 8 * k));
+        }
       }
     }
     try {

@@ -134,7 +134,7 @@ public final class BookFolder {
    */
   public String keep(String stem, Samples recording) {
     String name = freeName(stem, ".wav");
-    WavWriter.write24(sound(name), recording);
+    WavWriter.writeRecording(sound(name), recording);
     return name;
   }
 

@@ -11,6 +11,9 @@ final class PacedStream implements AudioStream {
   /** As long as that of a real line. */
   private static final double BUFFER_SECONDS = AudioStream.BUFFER_SECONDS;
 
+  /** Of 24 bits. */
+  static final double LARGEST = 1 - 0x1p-23;
+
   private final double[] loop;
   private final double sampleRateHz;
   private final double goneAfterSeconds;
@@ -50,7 +53,7 @@ final class PacedStream implements AudioStream {
 
   @Override
   public double largestAmplitude() {
-    return 1 - 0x1p-23;
+    return LARGEST;
   }
 
   private double heardSamples() {

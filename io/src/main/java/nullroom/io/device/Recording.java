@@ -55,6 +55,6 @@ public final class Recording {
     if (count == 0) {
       throw new Trouble.BadSound(name, "delivered no sound; is it still plugged in?");
     }
-    return new Samples(Arrays.copyOf(samples, count), rate);
+    return new Samples(Arrays.copyOf(samples, count), rate, stream.largestAmplitude());
   }
 }

@@ -175,7 +175,7 @@ public final class SimulatedDevice implements AudioDevice {
       case VOICE -> add(pressure, voice(count));
     }
     progress.step(count, count);
-    return new Samples(convert(pressure), RATE_HZ);
+    return new Samples(convert(pressure), RATE_HZ, PacedStream.LARGEST);
   }
 
   /** A quiet line, one as usual and the loudest, of ten seconds each. */

@@ -31,6 +31,7 @@ public final class IntrusionSound {
   public record Clip(int number, Samples sound) {}
 
   private final double sampleRateHz;
+  private final double largestAmplitude;
   private final Consumer<Clip> keep;
   private final int second;
   private final Deque<double[]> past = new ArrayDeque<>();
@@ -43,8 +44,9 @@ public final class IntrusionSound {
   private int quiet;
   private int number;
 
-  IntrusionSound(double sampleRateHz, Consumer<Clip> keep) {
+  IntrusionSound(double sampleRateHz, double largestAmplitude, Consumer<Clip> keep) {
     this.sampleRateHz = sampleRateHz;
+    this.largestAmplitude = largestAmplitude;
     this.keep = keep;
     second = (int) Math.round(sampleRateHz);
     now = new double[second];
@@ -113,7 +115,8 @@ public final class IntrusionSound {
         System.arraycopy(part, 0, all, at, second);
         at += second;
       }
-      keep.accept(new Clip(which, new Samples(Arrays.copyOf(all, at), sampleRateHz)));
+      keep.accept(
+          new Clip(which, new Samples(Arrays.copyOf(all, at), sampleRateHz, largestAmplitude)));
     });
   }
 

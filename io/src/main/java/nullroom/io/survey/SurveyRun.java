@@ -86,7 +86,7 @@ public final class SurveyRun implements AutoCloseable {
     clock = plan.clock();
     startSeconds = plan.startSeconds();
     zero = clock.get().minusNanos((long) (startSeconds * 1e9));
-    sound = plan.sound().map(keep -> new IntrusionSound(sampleRateHz, keep));
+    sound = plan.sound().map(keep -> new IntrusionSound(sampleRateHz, largestAmplitude, keep));
     meter = new SecondMeter(sampleRateHz, largestAmplitude, this::second);
   }
 

@@ -8,6 +8,7 @@ import java.lang.reflect.InvocationHandler;
 import java.lang.reflect.Proxy;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CancellationException;
@@ -16,8 +17,15 @@ import javax.sound.sampled.TargetDataLine;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.measure.ChannelPair;
+import nullroom.core.measure.NoiseMeter;
+import nullroom.core.measure.TakeChannel;
+import nullroom.core.measure.TakeMeter;
+import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
+import nullroom.io.audio.SoundFile;
+import nullroom.io.audio.WavWriter;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -162,5 +170,52 @@ class StreamTest {
       }
       assertThat(stream.dropped()).isZero();
     }
+  }
+
+  @Test
+  void aSixteenBitInputDrivenTooFarIsClippedWhereverItIsLookedAt(@TempDir Path folder) {
+    AudioFormat format = new AudioFormat(48_000, 16, 1, true, false);
+    InvocationHandler acts =
+        (proxy, method, arguments) ->
+            switch (method.getName()) {
+              case "available" -> 0;
+              case "getBufferSize" -> 192_000;
+              case "isOpen" -> true;
+              case "read" -> overdriven((byte[]) arguments[0]);
+              default -> null;
+            };
+    TargetDataLine line =
+        (TargetDataLine)
+            Proxy.newProxyInstance(
+                StreamTest.class.getClassLoader(), new Class<?>[] {TargetDataLine.class}, acts);
+    Samples heard;
+    try (LineStream stream = new LineStream(line, format)) {
+      heard = Recording.of(stream, "line", 1, Progress.NONE);
+    }
+    Path file = folder.resolve("kept.wav");
+    WavWriter.writeRecording(file, heard);
+    Samples kept = SoundFile.readChannel(file, 0);
+    assertThat(kept.toArray()).isEqualTo(heard.toArray());
+    for (Samples sound : List.of(heard, kept)) {
+      TakeChannel take =
+          TakeMeter.measure(SampleSource.of(sound), Progress.NONE).channels().getFirst();
+      assertThat(take.clippedRuns()).as("100 waves").isEqualTo(100);
+      assertThat(take.flatTops()).as("cut off before the converter").isZero();
+      assertThat(NoiseMeter.measure(SampleSource.of(sound), Progress.NONE).getFirst())
+          .matches(r -> r.clippedSamples() >= 300);
+    }
+    Samples fine = new Samples(heard.toArray(), 48_000, 1); // as a float that never reaches 1
+    assertThat(TakeMeter.measure(SampleSource.of(fine), Progress.NONE).channels().getFirst())
+        .matches(t -> t.clippedRuns() == 0);
+  }
+
+  /** A hundred waves of 100 Hz whose upper halves alone stand at the largest code. */
+  private static int overdriven(byte[] bytes) {
+    ByteBuffer out = ByteBuffer.wrap(bytes).order(ByteOrder.LITTLE_ENDIAN);
+    for (int i = 0; i < bytes.length / 2; i++) {
+      double wave = 1.3 * Math.sin(2 * Math.PI * i / 480);
+      out.putShort((short) Math.clamp(Math.round(29_000 * wave), -32_000, 32_767));
+    }
+    return bytes.length;
   }
 }
