@@ -104,7 +104,7 @@ public class RoomBenchmark {
   /** A fixed number of rays over a fixed time: what each patch sends back. */
   @Benchmark
   public int fixedRays() {
-    return ReturnMap.of(room, 1).surfaces().size();
+    return ReturnMap.of(room, 1, Progress.NONE).surfaces().size();
   }
 
   /** Mirrors and rays until the late level is known well enough. */

@@ -6,6 +6,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import nullroom.app.control.BandName;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
@@ -93,7 +96,7 @@ final class PredictCommand implements Callable<Integer> {
     out.put("surfaceSquareMetres", s.surface());
     out.put("schroederHz", s.schroederHz());
     out.put("meanFreePathMetres", s.meanFreePath());
-    out.text("statistics", s.chosen().id());
+    out.text("statistics", s.chosenId());
     out.text("statisticsWhy", s.why());
     List<JsonOut> bands = new ArrayList<>();
     for (int i = 0; i < Octave.COUNT; i++) {
@@ -103,11 +106,37 @@ final class PredictCommand implements Callable<Integer> {
     out.array(
         "reflections", response.arrivals().stream().map(a -> reflection(response, a)).toList());
     out.array("modes", Mode.of(room, HIGHEST_MODE_HZ).stream().map(PredictCommand::mode).toList());
-    out.put("standardErrorDb", response.standardErrorDb());
-    margins(out.object("margins"), heard.margins());
+    out.put("standardErrorDb", only(response.hasLate(), response.standardErrorDb()));
+    Margins margins = heard.margins();
+    JsonOut three = out.object("margins");
+    three.put("quietDb", margins.quietDb());
+    three.put("clearDb", only(heard.hasLate(), margins.clearDb()));
+    three.put("safeDb", margins.safeDb());
     margins(out.object("targets"), targets);
     out.text("weakest", lower(heard.margins().weakest(targets)));
+    out.texts("warnings", warnings(room, response, heard));
+    return out;
+  }
+
+  private static List<String> warnings(Room room, RoomResponse response, Heard heard) {
     List<String> warnings = new ArrayList<>();
+    String silent =
+        IntStream.range(0, Octave.COUNT)
+            .filter(b -> !heard.hasLate(b))
+            .mapToObj(b -> BandName.of(Octave.nominalHz(b)))
+            .collect(Collectors.joining(", "));
+    if (!silent.isEmpty()) {
+      warnings.add(
+          silent
+              + ": what the room sends back after 50 ms lies 60 dB and more under the voice; there is no late level and no C50.");
+    }
+    if (response.standardErrorDb() > RoomResponse.ENOUGH_ERROR_DB) {
+      warnings.add(
+          String.format(
+              Locale.ROOT,
+              "The late level is known to %.1f dB only: this room takes more rays than can be waited for.",
+              response.standardErrorDb()));
+    }
     if (room.noiseDbSpl().isEmpty()) {
       warnings.add("No room noise is given; a quiet bedroom of about 25 dBA is assumed.");
     }
@@ -115,8 +144,7 @@ final class PredictCommand implements Callable<Integer> {
       warnings.add(
           "Something stands between the talker and the microphone: there is no direct sound, and levels of reflections refer to what it would be.");
     }
-    out.texts("warnings", warnings);
-    return out;
+    return warnings;
   }
 
   private static OptionalDouble only(boolean known, double figure) {
@@ -161,15 +189,18 @@ final class PredictCommand implements Callable<Integer> {
           formula.id() + "Seconds",
           s.seconds(formula).map(t -> OptionalDouble.of(t.get(i))).orElse(OptionalDouble.empty()));
     }
+    out.put("statisticsSeconds", s.seconds().get(i));
     out.put("t20Seconds", response.t20Seconds(i));
     out.put("edtSeconds", response.edtSeconds(i));
     out.put("criticalDistanceMetres", s.criticalDistance(room, i));
     boolean heardDirect = !response.directBlocked();
     out.put("directDbSpl", only(heardDirect, heard.directDbSpl().get(i)));
-    out.put("earlyDbSpl", heard.earlyDbSpl().get(i));
-    out.put("lateDbSpl", heard.lateDbSpl().get(i));
-    out.put("c50Db", heard.c50Db().get(i));
-    out.put("directToReverberantDb", only(heardDirect, heard.directToReverberantDb().get(i)));
+    out.put("earlyDbSpl", only(heard.hasReply(i), heard.earlyDbSpl().get(i)));
+    out.put("lateDbSpl", only(heard.hasLate(i), heard.lateDbSpl().get(i)));
+    out.put("c50Db", only(heard.hasLate(i), heard.c50Db().get(i)));
+    out.put(
+        "directToReverberantDb",
+        only(heardDirect && heard.hasReply(i), heard.directToReverberantDb().get(i)));
     out.put("roomNoiseDbSpl", heard.roomNoiseDbSpl().get(i));
     out.put("selfNoiseDbSpl", heard.selfNoiseDbSpl().get(i));
     out.put("preampNoiseDbSpl", heard.preampNoiseDbSpl().get(i));

@@ -145,7 +145,15 @@ public final class TraceModel {
   }
 
   private Traced trace(Room room, int mine) {
-    ReturnMap returns = ReturnMap.of(room, Refinement.SEED);
+    ReturnMap returns =
+        ReturnMap.of(
+            room,
+            Refinement.SEED,
+            (done, total) -> {
+              if (mine != wanted) {
+                throw new CancellationException();
+              }
+            });
     return new Traced(
         room,
         RoomResponse.of(

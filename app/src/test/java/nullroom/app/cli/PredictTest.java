@@ -51,6 +51,7 @@ class PredictTest {
             "millingtonSeconds",
             "fitzroySeconds",
             "arauPuchadesSeconds",
+            "statisticsSeconds",
             "t20Seconds",
             "edtSeconds",
             "criticalDistanceMetres",
@@ -223,6 +224,21 @@ class PredictTest {
   }
 
   @Test
+  void aRoomThatSendsNothingBackHasNullsAndASentence() {
+    JsonNode json = predict("0.2", "0.9");
+    for (JsonNode band : json.get("bands")) {
+      for (String key : new String[] {"lateDbSpl", "c50Db", "t20Seconds"}) {
+        assertThat(band.get(key).isNull()).as(key).isTrue();
+      }
+      assertThat(band.get("directDbSpl").asDouble()).isGreaterThan(20);
+    }
+    assertThat(json.get("standardErrorDb").isNull()).isTrue();
+    assertThat(json.get("margins").get("clearDb").isNull()).isTrue();
+    assertThat(json.get("weakest").asString()).isNotEqualTo("clear");
+    assertThat(Run.warns(json, "60 dB and more under the voice")).isTrue();
+  }
+
+  @Test
   void whatHidesTheTalkerTakesTheDirectSoundAway() {
     JsonNode json =
         predict(
@@ -244,6 +260,8 @@ class PredictTest {
         "\"talker\": {|\"speaker\": {|talker",
         "\"microphone\": {|\"mike\": {|microphone",
         "\"heightMetres\": 2.5|\"heightMetres\": -2|heightMetres",
+        "\"temperatureC\": 20|\"temperatureC\": 80|temperatureC",
+        "\"humidityPercent\": 50|\"humidityPercent\": 0|humidityPercent",
         "\"lengthMetres\": 4.2|\"lengthMetres\": 4200|lengthMetres",
         "\"effort\": \"normal\"|\"effort\": \"whisper\"|talker.effort",
         "\"pattern\": \"omni\"|\"pattern\": \"square\"|microphone.pattern",

@@ -1,5 +1,8 @@
 package nullroom.core.acoustics;
 
+import java.util.Locale;
+import nullroom.core.Trouble;
+
 /**
  * Air at sea level: speed of sound and attenuation.
  *
@@ -16,11 +19,16 @@ public record Air(double temperatureC, double humidityPercent) {
   public static final Air ROOM = new Air(20, 50);
 
   public Air {
-    if (!(temperatureC >= -20 && temperatureC <= 50)) {
-      throw new IllegalArgumentException("temperature " + temperatureC + " C is outside -20 to 50");
-    }
-    if (!(humidityPercent >= 1 && humidityPercent <= 100)) {
-      throw new IllegalArgumentException("humidity " + humidityPercent + " % is outside 1 to 100");
+    check("temperatureC", temperatureC, -20, 50);
+    check("humidityPercent", humidityPercent, 1, 100);
+  }
+
+  private static void check(String field, double number, double least, double most) {
+    if (!(number >= least && number <= most)) {
+      throw new Trouble.BadField(
+          field,
+          String.format(
+              Locale.ROOT, "must lie between %.0f and %.0f, not %s", least, most, number));
     }
   }
 

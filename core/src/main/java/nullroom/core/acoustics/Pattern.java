@@ -20,6 +20,8 @@ public enum Pattern {
   /** A first-order null is never perfect: real capsules keep about this much (common practice). */
   private static final double DEEPEST_NULL_DB = -30;
 
+  private static final double DEEPEST_NULL = Decibels.toEnergy(DEEPEST_NULL_DB);
+
   private final String id;
   private final String label;
   private final double omniPart;
@@ -42,8 +44,13 @@ public enum Pattern {
 
   /** Sensitivity at an angle off the axis relative to the axis, in dB. */
   public double gainDb(double angleDegrees) {
-    double d = omniPart + (1 - omniPart) * Math.cos(Math.toRadians(angleDegrees));
-    return Math.max(DEEPEST_NULL_DB, Decibels.ofAmplitude(d));
+    return Decibels.ofEnergy(energyGain(Math.cos(Math.toRadians(angleDegrees))));
+  }
+
+  /** The same as energy, from the cosine of the angle. */
+  public double energyGain(double cosine) {
+    double d = omniPart + (1 - omniPart) * cosine;
+    return Math.max(DEEPEST_NULL, d * d);
   }
 
   /** Random energy efficiency A^2 + B^2/3: diffuse sound picked up, relative to an omni. */

@@ -7,6 +7,9 @@ public final class EnergyDecay {
   /** Fewer points make no line. */
   private static final int FEWEST = 4;
 
+  /** A curve that leaps over more of the range than this with the direct sound has no line. */
+  private static final double MOST_LEAPT = 0.75;
+
   private EnergyDecay() {}
 
   /**
@@ -17,7 +20,7 @@ public final class EnergyDecay {
    * @param stepSeconds of one step
    * @param fromDb where the line begins, 0 or less
    * @param toDb where it ends
-   * @return empty where the decay does not cover that range
+   * @return empty where the decay does not cover that range, or leaps over most of it
    */
   public static OptionalDouble seconds(
       double[] energy, double stepSeconds, double fromDb, double toDb) {
@@ -31,12 +34,15 @@ public final class EnergyDecay {
       return OptionalDouble.empty();
     }
     boolean covered = false;
+    double first = 0;
     for (int i = 0; i < curve.length; i++) {
       curve[i] = 10 * Math.log10(Math.max(1e-30, curve[i] / sum));
       covered |= curve[i] < toDb;
+      first = first < fromDb || i == 0 ? first : curve[i];
     }
+    boolean leapt = first < fromDb + MOST_LEAPT * (toDb - fromDb);
     Regression line = Regression.between(curve, fromDb, toDb);
-    return covered && line.count() >= FEWEST && line.slope() < 0
+    return covered && !leapt && line.count() >= FEWEST && line.slope() < 0
         ? OptionalDouble.of(-60 / line.slope() * stepSeconds)
         : OptionalDouble.empty();
   }

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Decibels;
@@ -77,6 +78,9 @@ public record Heard(
 
   /** A sine's peak lies this much over its RMS. */
   private static final double SINE_CREST_DB = 3.0103;
+
+  /** What lies further under the voice is lost in the reckoning: no figure of it means anything. */
+  public static final double MOST_SEEN_DB = 60;
 
   /** A direct sound that something hides; its spectrum is kept. */
   private static final double BLOCKED_DB = -200;
@@ -221,9 +225,27 @@ public record Heard(
     return sum;
   }
 
-  /** Direct and early over late, per octave. */
+  /** Direct and early over late, per octave; at most {@link #MOST_SEEN_DB}. */
   public Bands c50Db() {
-    return directDbSpl.energySum(earlyDbSpl).with(lateDbSpl, (useful, late) -> useful - late);
+    return directDbSpl
+        .energySum(earlyDbSpl)
+        .with(lateDbSpl, (useful, late) -> Math.min(MOST_SEEN_DB, useful - late));
+  }
+
+  /** Whether anything to speak of comes later than 50 ms, by octave. */
+  public boolean hasLate(int octave) {
+    return c50Db().get(octave) < MOST_SEEN_DB;
+  }
+
+  /** Whether anything to speak of comes after the direct sound, by octave. */
+  public boolean hasReply(int octave) {
+    double reply = Decibels.sum(earlyDbSpl.get(octave), lateDbSpl.get(octave));
+    return directDbSpl.get(octave) - reply < MOST_SEEN_DB;
+  }
+
+  /** Whether there is any lateness for the voice to be clear of. */
+  public boolean hasLate() {
+    return IntStream.range(Octave.FIRST_VOICE, Octave.COUNT).anyMatch(this::hasLate);
   }
 
   /** Direct over early and late, per octave. */

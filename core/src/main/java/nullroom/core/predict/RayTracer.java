@@ -2,6 +2,8 @@ package nullroom.core.predict;
 
 import java.util.Arrays;
 import java.util.SplittableRandom;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.stream.IntStream;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Octave;
@@ -18,8 +20,10 @@ import nullroom.core.room.Point;
  * receiver is counted at once from every facet met ("diffuse rain": R. Heinz, Appl. Acoust. 38
  * (1993) 145; D. Schroeder, dissertation, Aachen 2011); rays that were mirrored last are counted by
  * the length of their way through a ball around the receiver over its volume (M. Vorlander, J.
- * Acoust. Soc. Am. 86 (1989) 172). Batches of rays give the standard error. Energies are squares of
- * pressure over that of the direct sound on axis at 1 m.
+ * Acoust. Soc. Am. 86 (1989) 172), as are those scattered right beside it, where a point would be
+ * no fair receiver. Of a ball that reaches through a surface only the part in the same air counts.
+ * Batches of rays give the standard error. Energies are squares of pressure over that of the direct
+ * sound on axis at 1 m.
  */
 final class RayTracer {
   /** How fine time is. */
@@ -34,11 +38,23 @@ final class RayTracer {
   private static final double LARGEST_BALL_METRES = 0.45;
   private static final double SMALLEST_BALL_METRES = 0.12;
 
-  /** Nearer than this a scattering facet is no single source. */
+  /** What scatters nearer than this goes through the ball rather than to its middle. */
+  private static final double NEAR_METRES = 0.25;
+
+  /** Nearer than this a scattering facet is no single source to a collector. */
   private static final double NEAREST_METRES = 0.1;
 
   /** Rays are drawn neither never nor always scattered, so that every octave gets its share. */
   private static final double LEAST_SHARE = 0.03;
+
+  /** Points of the ball that are looked at for whether they lie in the same air. */
+  private static final int BALL_POINTS = 4000;
+
+  /** Work of a reflection beside trying facets, in trials of a facet. */
+  private static final int TRIALS_PER_REFLECTION = 60;
+
+  /** Progress is told, and cancelling heeded, about so often: every few milliseconds. */
+  private static final long TRIALS_PER_STEP = 1_000_000;
 
   /**
    * What is looked for.
@@ -58,7 +74,7 @@ final class RayTracer {
       Point source,
       Point receiver,
       Gain sourceGain,
-      Gain receiverGain,
+      Pickup receiverGain,
       double[] lossPerMetre,
       double speedOfSound,
       int specularOrder,
@@ -73,6 +89,12 @@ final class RayTracer {
     void of(double dx, double dy, double dz, double[] gains);
   }
 
+  /** Gain of what travels in a direction, alike in all octaves. */
+  interface Pickup {
+    /** Energy over that on axis; the three make a unit vector. */
+    double of(double dx, double dy, double dz);
+  }
+
   /** Told of all that a facet could send to the receiver, were it a perfect diffuser. */
   interface Collector {
     /**
@@ -83,43 +105,118 @@ final class RayTracer {
     void sent(int facet, double x, double y, double z, double[] energy, double seconds);
   }
 
+  /**
+   * What rays gave.
+   *
+   * @param energy per batch, octave and bin, as that batch alone would give it
+   * @param rays in each batch
+   * @param trials what they cost, in trials of a facet
+   */
+  @SuppressWarnings("ArrayRecordComponent") // never compared
+  record Round(double[][][] energy, int rays, long trials) {
+    /** Both rounds as one of all their rays. */
+    Round plus(Round more) {
+      double share = (double) rays / (rays + more.rays);
+      for (int k = 0; k < energy.length; k++) {
+        for (int b = 0; b < energy[k].length; b++) {
+          for (int i = 0; i < energy[k][b].length; i++) {
+            energy[k][b][i] = share * energy[k][b][i] + (1 - share) * more.energy[k][b][i];
+          }
+        }
+      }
+      return new Round(energy, rays + more.rays, trials + more.trials);
+    }
+  }
+
   private final Shell shell;
   private final Setting set;
+  private final Loss loss;
   private final double ball;
+  private final double ballVolume;
+  private final boolean wholeBall;
 
   RayTracer(Shell shell, Setting set) {
     this.shell = shell;
     this.set = set;
-    ball =
-        Math.clamp(
-            0.95 * shell.clearance(set.receiver()), SMALLEST_BALL_METRES, LARGEST_BALL_METRES);
+    double clearance = shell.clearance(set.receiver());
+    double whole = Math.clamp(0.95 * clearance, SMALLEST_BALL_METRES, LARGEST_BALL_METRES);
+    wholeBall = whole < clearance;
+    // in a corner a ball as large would catch few rays
+    ball = wholeBall ? whole : whole / Math.cbrt(shareInAir(whole));
+    ballVolume = 4 * Math.PI / 3 * ball * ball * ball * (wholeBall ? 1 : shareInAir(ball));
+    loss = new Loss(set.lossPerMetre(), shell.longestWay());
+  }
+
+  /** Share of a ball that lies in the air around the receiver. */
+  private double shareInAir(double radius) {
+    SplittableRandom random = new SplittableRandom(BALL_POINTS);
+    Point r = set.receiver();
+    int in = 0;
+    int all = 0;
+    while (all < BALL_POINTS) {
+      double x = 2 * random.nextDouble() - 1;
+      double y = 2 * random.nextDouble() - 1;
+      double z = 2 * random.nextDouble() - 1;
+      if (x * x + y * y + z * z < 1) {
+        all++;
+        in += shell.hides(r.x() + radius * x, r.y() + radius * y, r.z() + radius * z, r) ? 0 : 1;
+      }
+    }
+    return (double) Math.max(1, in) / all;
+  }
+
+  /** About what a ray costs that is followed to its end, in trials of a facet. */
+  double trialsPerRay(double reflections) {
+    return reflections * (shell.trials() + TRIALS_PER_REFLECTION);
   }
 
   /**
    * Shoots rays.
    *
    * @param raysPerBatch in each of {@link #BATCHES}
-   * @param progress may cancel
-   * @return per batch, octave and bin the energy that batch alone would give
+   * @param progress told of trials, of how many nobody knows; may cancel
    */
-  double[][][] shoot(int raysPerBatch, long seed, Progress progress) {
+  Round shoot(int raysPerBatch, long seed, Progress progress) {
     int bins = (int) Math.ceil(set.longestSeconds() / BIN_SECONDS);
     double[][][] energy = new double[BATCHES][][];
-    java.util.concurrent.atomic.AtomicInteger done =
-        new java.util.concurrent.atomic.AtomicInteger();
+    Told told = new Told(progress);
     IntStream.range(0, BATCHES)
         .parallel()
-        .forEach(b -> {
-          energy[b] = new Batch(seed * 1_000_003 + b, bins).shoot(raysPerBatch);
-          progress.step(done.incrementAndGet(), BATCHES);
-        });
-    return energy;
+        .forEach(b ->
+            energy[b] = new Batch(seed * 1_000_003 + b, bins, NOBODY, told).shoot(raysPerBatch));
+    return new Round(energy, raysPerBatch, told.trials.get());
   }
 
+  private static final Collector NOBODY = (facet, x, y, z, energy, seconds) -> {};
+
   /** Shoots some rays for a collector alone, on this thread. */
-  void collect(int rays, long seed, Collector collector) {
+  void collect(int rays, long seed, Collector collector, Progress progress) {
     int bins = (int) Math.ceil(set.longestSeconds() / BIN_SECONDS);
-    new Batch(seed, bins, collector).shoot(rays);
+    new Batch(seed, bins, collector, new Told(progress)).shoot(rays);
+  }
+
+  /** Work done by all batches together; once one of them is told to stop, all do. */
+  private static final class Told {
+    private final Progress progress;
+    private final AtomicLong trials = new AtomicLong();
+    private volatile boolean stopped;
+
+    Told(Progress progress) {
+      this.progress = progress;
+    }
+
+    void step(long more) {
+      long all = trials.addAndGet(more);
+      if (stopped) {
+        throw new CancellationException();
+      }
+      try {
+        progress.step(all, 0);
+      } catch (CancellationException e) {
+        stopped = true;
+        throw e;
+      }
+    }
   }
 
   /** One batch's rays and what they left; on one thread. */
@@ -128,19 +225,18 @@ final class RayTracer {
     private final double[][] energy;
     private final Shell.Hit hit = new Shell.Hit();
     private final double[] ray = new double[Octave.COUNT];
-    private final double[] gain = new double[Octave.COUNT];
+    private final double[] left = new double[Octave.COUNT];
     private final double[] direction = new double[3];
-    private double perRay;
-
     private final Collector collector;
+    private final Told told;
     private final double[] sent = new double[Octave.COUNT];
+    private final long trialsPerReflection = shell.trials() + TRIALS_PER_REFLECTION;
+    private double perRay;
+    private long trials;
 
-    Batch(long seed, int bins) {
-      this(seed, bins, (facet, x, y, z, energy, seconds) -> {});
-    }
-
-    Batch(long seed, int bins, Collector collector) {
+    Batch(long seed, int bins, Collector collector, Told told) {
       this.collector = collector;
+      this.told = told;
       random = new SplittableRandom(seed);
       energy = new double[Octave.COUNT][bins];
     }
@@ -154,6 +250,7 @@ final class RayTracer {
         double flat = Math.sqrt(Math.max(0, 1 - z * z));
         follow(flat * Math.cos(angle), flat * Math.sin(angle), z);
       }
+      told.step(trials);
       return energy;
     }
 
@@ -171,10 +268,10 @@ final class RayTracer {
       double way = 0;
       double longest = set.longestSeconds() * set.speedOfSound();
       boolean scattered = false;
-      boolean mirroredLast = false;
+      boolean byBall = false;
       int order = 0;
       while (way < longest && shell.meet(x, y, z, dx, dy, dz, hit)) {
-        if (mirroredLast) {
+        if (byBall) {
           through(x, y, z, dx, dy, dz, way, scattered || order > set.specularOrder());
         }
         way += hit.distance;
@@ -182,11 +279,16 @@ final class RayTracer {
         y += hit.distance * dy;
         z += hit.distance * dz;
         order++;
-        if (!absorb(way)) {
+        trials += trialsPerReflection;
+        if (trials > TRIALS_PER_STEP) {
+          told.step(trials);
+          trials = 0;
+        }
+        if (!absorb()) {
           return;
         }
         Point normal = shell.normal(hit.facet);
-        rain(x, y, z, normal, way);
+        boolean near = rain(x, y, z, normal, way);
         double share = share();
         boolean diffuse = random.nextDouble() < share;
         for (int b = 0; b < ray.length; b++) {
@@ -204,7 +306,7 @@ final class RayTracer {
           dz -= twice * normal.z();
         }
         scattered |= diffuse;
-        mirroredLast = !diffuse;
+        byBall = near || !diffuse;
       }
     }
 
@@ -216,35 +318,45 @@ final class RayTracer {
       return mean == 0 ? 0 : Math.clamp(mean, LEAST_SHARE, 1 - LEAST_SHARE);
     }
 
-    private boolean absorb(double way) {
+    /** What the way to the facet and the facet leave; false where that is nothing. */
+    private boolean absorb() {
+      loss.over(hit.distance, left);
       double most = 0;
       for (int b = 0; b < ray.length; b++) {
-        ray[b] *= 1 - hit.absorption[b];
-        most = Math.max(most, ray[b] * Math.exp(-set.lossPerMetre()[b] * way));
+        ray[b] *= left[b] * (1 - hit.absorption[b]);
+        most = Math.max(most, ray[b]);
       }
       return most > GIVE_UP * perRay;
     }
 
-    private void rain(double x, double y, double z, Point normal, double way) {
+    /**
+     * Counts what the facet just met scatters to the receiver.
+     *
+     * @return whether it is too near for that, and the ray itself is to be counted
+     */
+    private boolean rain(double x, double y, double z, Point normal, double way) {
       double tx = set.receiver().x() - x;
       double ty = set.receiver().y() - y;
       double tz = set.receiver().z() - z;
       double distance = Math.sqrt(tx * tx + ty * ty + tz * tz);
+      boolean near = distance < NEAR_METRES;
       double cosine = (normal.x() * tx + normal.y() * ty + normal.z() * tz) / distance;
-      if (cosine <= 0 || !shell.sees(new Point(x, y, z), set.receiver())) {
-        return;
-      }
-      double near = Math.max(NEAREST_METRES, distance);
-      double shape = cosine / (Math.PI * near * near);
-      set.receiverGain().of(-tx / distance, -ty / distance, -tz / distance, gain);
       int bin = (int) ((way + distance) / set.speedOfSound() / BIN_SECONDS);
-      if (bin < energy[0].length) {
-        for (int b = 0; b < ray.length; b++) {
-          sent[b] = ray[b] * shape * gain[b] * Math.exp(-set.lossPerMetre()[b] * (way + distance));
+      if (cosine <= 0 || bin >= energy[0].length || !shell.sees(x, y, z, set.receiver())) {
+        return near;
+      }
+      double apart = Math.max(NEAREST_METRES, distance);
+      double shape = cosine / (Math.PI * apart * apart);
+      shape *= set.receiverGain().of(tx / distance, ty / distance, tz / distance);
+      loss.over(distance, left);
+      for (int b = 0; b < ray.length; b++) {
+        sent[b] = ray[b] * shape * left[b];
+        if (!near) {
           energy[b][bin] += hit.scattering[b] * sent[b];
         }
-        collector.sent(hit.facet, x, y, z, sent, (way + distance) / set.speedOfSound());
       }
+      collector.sent(hit.facet, x, y, z, sent, (way + distance) / set.speedOfSound());
+      return near;
     }
 
     /**
@@ -265,15 +377,18 @@ final class RayTracer {
       double half = Math.sqrt(ball * ball - beside);
       double from = Math.max(0, along - half);
       double to = Math.min(hit.distance, along + half);
-      int bin = (int) ((way + along) / set.speedOfSound() / BIN_SECONDS);
-      if (to <= from || bin < 0 || bin >= energy[0].length) {
+      double middle = (from + to) / 2;
+      int bin = (int) ((way + middle) / set.speedOfSound() / BIN_SECONDS);
+      if (to <= from
+          || bin >= energy[0].length
+          || !wholeBall
+              && shell.hides(x + middle * dx, y + middle * dy, z + middle * dz, set.receiver())) {
         return;
       }
-      double share = (to - from) / (4 * Math.PI / 3 * ball * ball * ball);
-      set.receiverGain().of(dx, dy, dz, gain);
+      double share = (to - from) / ballVolume * set.receiverGain().of(dx, dy, dz);
+      loss.over(middle, left);
       for (int b = 0; b < ray.length; b++) {
-        energy[b][bin] +=
-            ray[b] * share * gain[b] * Math.exp(-set.lossPerMetre()[b] * (way + along));
+        energy[b][bin] += ray[b] * share * left[b];
       }
     }
 

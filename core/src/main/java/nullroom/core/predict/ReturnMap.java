@@ -3,6 +3,7 @@ package nullroom.core.predict;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
@@ -53,9 +54,10 @@ public record ReturnMap(
    * Computes it; a part of a second.
    *
    * @param seed of the rays
+   * @param progress may cancel
    * @throws nullroom.core.Trouble.BadField if talker or microphone is missing
    */
-  public static ReturnMap of(Room room, long seed) {
+  public static ReturnMap of(Room room, long seed, Progress progress) {
     Map<String, SurfaceGrid> grids = SurfaceGrid.of(room);
     Map<String, Returns> surfaces = new LinkedHashMap<>();
     grids.forEach((surface, grid) -> surfaces.put(surface, new Returns(grid.cells())));
@@ -88,7 +90,8 @@ public record ReturnMap(
           if (grid != null && returns != null) {
             returns.of(seconds < early)[grid.at(room, new Point(x, y, z))] += sum * perCell;
           }
-        });
+        },
+        progress);
     return new ReturnMap(grids, surfaces, pieces);
   }
 

@@ -3,10 +3,12 @@ package nullroom.core.predict;
 import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.acoustics.Pattern;
 import nullroom.core.measure.EnergyDecay;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
@@ -24,7 +26,8 @@ import nullroom.core.room.Talker;
  * @param arrivals mirrored ones, in order
  * @param rays per octave, energy in bins of {@link #BIN_SECONDS} from the emission on
  * @param standardErrorDb of the rays' energy later than 50 ms after the direct sound, worst of the
- *     250 Hz to 4 kHz octaves
+ *     octaves from 250 Hz to 4 kHz in which it lies less than 30 dB under what comes before; above
+ *     {@link #ENOUGH_ERROR_DB} where the room takes more rays than can be waited for
  */
 @SuppressWarnings("ArrayRecordComponent") // large; compared by nobody
 public record RoomResponse(
@@ -40,8 +43,24 @@ public record RoomResponse(
   /** Asked of the late level. */
   public static final double ENOUGH_ERROR_DB = 0.25;
 
-  private static final int FIRST_RAYS_PER_BATCH = 250;
-  private static final int MOST_ROUNDS = 5;
+  /** Octaves whose late energy lies so far under direct and early need not be known as well. */
+  private static final double COUNTS_DB = -30;
+
+  private static final int FIRST_RAYS_PER_BATCH = 64;
+  private static final int FEWEST_RAYS_PER_BATCH = 6;
+  private static final int MOST_ROUNDS = 6;
+
+  /** The next round is made a little larger than the error asks for. */
+  private static final double SPARE = 1.15;
+
+  /**
+   * What a response may cost, in trials of a facet by a ray: about a second and a half on one core.
+   * Counted, not timed, so that the same room gives the same figures everywhere.
+   */
+  private static final double MOST_TRIALS = 400e6;
+
+  /** Of that for the first look. */
+  private static final double FIRST_SHARE = 0.2;
 
   /** Rays are followed for this share of the time that statistics predict. */
   private static final double LONGEST_SHARE = 1.2;
@@ -97,8 +116,13 @@ public record RoomResponse(
 
   /** Lets a collector hear what each facet could send back. */
   static void collect(
-      Room room, int rays, long seed, double seconds, RayTracer.Collector collector) {
-    new Tracing(room).tracer(seconds).collect(rays, seed, collector);
+      Room room,
+      int rays,
+      long seed,
+      double seconds,
+      RayTracer.Collector collector,
+      Progress progress) {
+    new Tracing(room).tracer(seconds).collect(rays, seed, collector, progress);
   }
 
   /** Computes; holds what mirrors and rays share. */
@@ -107,6 +131,8 @@ public record RoomResponse(
     private final Talker talker;
     private final PlacedMicrophone microphone;
     private final Shell shell;
+    private final Pattern pattern;
+    private final Point aim;
     private final double speed;
     private final double[] loss;
     private final double direct;
@@ -116,6 +142,8 @@ public record RoomResponse(
       talker = room.requireTalker();
       microphone = room.requireMicrophone();
       shell = new Shell(room);
+      pattern = microphone.capture().pattern();
+      aim = microphone.aim().direction();
       speed = room.air().speedOfSound();
       Bands objects = room.looseArea();
       double volume = room.volume();
@@ -168,14 +196,14 @@ public record RoomResponse(
 
     private Arrival arrival(ImageSources.Path path, Shell.Hit hit) {
       double[] energy = new double[Octave.COUNT];
-      double[] gain = new double[Octave.COUNT];
       Point first = path.points().getFirst().minus(talker.at());
       sourceGain(first.x(), first.y(), first.z(), energy);
       Point last = microphone.at().minus(path.points().getLast());
-      receiverGain(last.x(), last.y(), last.z(), gain);
+      double far = last.length();
+      double gain = receiverGain(last.x() / far, last.y() / far, last.z() / far);
       double d = path.metres();
       for (int b = 0; b < energy.length; b++) {
-        energy[b] *= gain[b] / (d * d) * Math.exp(-loss[b] * d);
+        energy[b] *= gain / (d * d) * Math.exp(-loss[b] * d);
       }
       for (int k = 0; k < path.order(); k++) {
         Point at = path.points().get(k);
@@ -199,9 +227,9 @@ public record RoomResponse(
       }
     }
 
-    private void receiverGain(double dx, double dy, double dz, double[] gains) {
-      double angle = microphone.aim().angleTo(new Point(-dx, -dy, -dz));
-      Arrays.fill(gains, Decibels.toEnergy(microphone.capture().pattern().gainDb(angle)));
+    /** Of what travels in a direction, a unit vector. */
+    private double receiverGain(double dx, double dy, double dz) {
+      return pattern.energyGain(-dx * aim.x() - dy * aim.y() - dz * aim.z());
     }
 
     private RayTracer tracer(double longestSeconds) {
@@ -220,26 +248,99 @@ public record RoomResponse(
     }
 
     RoomResponse response(long seed, Progress progress) {
-      double predicted = Arrays.stream(Statistics.of(room).seconds().toArray()).max().orElse(1);
+      RoomResponse quick = quick();
+      Statistics statistics = Statistics.of(room);
+      double predicted = Arrays.stream(statistics.seconds().toArray()).max().orElse(1);
       double longest =
           direct / speed + Math.clamp(LONGEST_SHARE * predicted, SHORTEST_SECONDS, LONGEST_SECONDS);
       RayTracer tracer = tracer(longest);
-      int late = (int) Math.ceil((direct / speed + Heard.EARLY_SECONDS) / BIN_SECONDS);
-      int rays = FIRST_RAYS_PER_BATCH;
-      double[][][] batches = tracer.shoot(rays, seed, progress);
-      double error = worst(RayTracer.standardErrorDb(batches, late));
+      double perRay =
+          RayTracer.BATCHES * tracer.trialsPerRay(longest * speed / statistics.meanFreePath());
+      Share share = new Share(progress);
+      int rays =
+          (int)
+              Math.clamp(
+                  FIRST_SHARE * MOST_TRIALS / perRay, FEWEST_RAYS_PER_BATCH, FIRST_RAYS_PER_BATCH);
+      RayTracer.Round all = tracer.shoot(rays, seed, share.next(perRay * rays, FIRST_TOLD));
+      double error = quick.errorDb(all);
       for (int round = 1; round < MOST_ROUNDS && error > ENOUGH_ERROR_DB; round++) {
-        double more = Math.pow(error / ENOUGH_ERROR_DB, 2) * 1.2;
-        rays = (int) Math.clamp(rays * more, 1.5 * rays, 8.0 * rays);
-        batches = tracer.shoot(rays, seed + 7919L * round, progress);
-        error = worst(RayTracer.standardErrorDb(batches, late));
+        double more = all.rays() * (SPARE * Math.pow(error / ENOUGH_ERROR_DB, 2) - 1);
+        double trialsPerRay = (double) all.trials() / all.rays();
+        int affordable = (int) ((MOST_TRIALS - all.trials()) / trialsPerRay);
+        rays = (int) Math.min(affordable, Math.max(more, 0.3 * all.rays()));
+        if (rays < FEWEST_RAYS_PER_BATCH) {
+          break;
+        }
+        Progress told = share.next(trialsPerRay * rays, REST_TOLD);
+        all = all.plus(tracer.shoot(rays, seed + 7919L * round, told));
+        error = quick.errorDb(all);
       }
-      return with(RayTracer.mean(batches), error);
+      return quick.with(RayTracer.mean(all.energy()), error);
+    }
+  }
+
+  /** Of the whole, what the first look is told as, and of what is left each round after it. */
+  private static final double FIRST_TOLD = 0.15;
+
+  private static final double REST_TOLD = 0.9;
+
+  /** Progress over rounds of which nobody knows how many there will be: it only goes on. */
+  private static final class Share {
+    private static final int STEPS = 1000;
+    private final Progress progress;
+    private double done;
+
+    Share(Progress progress) {
+      this.progress = progress;
     }
 
-    private static double worst(double[] errors) {
-      return Arrays.stream(errors, Octave.FIRST_VOICE, Octave.COUNT - 1).max().orElse(0);
+    /**
+     * Of the next round.
+     *
+     * @param trials that it will take, about
+     * @param part of what is left
+     */
+    Progress next(double trials, double part) {
+      double from = done;
+      double share = part * (1 - from);
+      done = from + share;
+      return (now, unknown) ->
+          progress.step(
+              (long) (STEPS * (from + share * Math.min(1, now / Math.max(1, trials)))), STEPS);
     }
+  }
+
+  /** The same with what rays add. */
+  private RoomResponse with(double[][] more, double errorDb) {
+    return new RoomResponse(directSeconds, directEnergy, directBlocked, arrivals, more, errorDb);
+  }
+
+  /** Worst standard error of the late level in the voice's octaves in which it counts. */
+  private double errorDb(RayTracer.Round round) {
+    int late = (int) Math.ceil((directSeconds + Heard.EARLY_SECONDS) / BIN_SECONDS);
+    double[] errors = RayTracer.standardErrorDb(round.energy(), late);
+    RoomResponse mean = with(RayTracer.mean(round.energy()), 0);
+    double worst = 0;
+    for (int b = Octave.FIRST_VOICE; b < Octave.COUNT - 1; b++) {
+      worst = mean.lateDb(b) > COUNTS_DB ? Math.max(worst, errors[b]) : worst;
+    }
+    return worst;
+  }
+
+  /**
+   * Whether late energy counts in any of the voice's octaves, so that its error means something.
+   */
+  public boolean hasLate() {
+    return IntStream.range(Octave.FIRST_VOICE, Octave.COUNT - 1)
+        .anyMatch(b -> lateDb(b) > COUNTS_DB);
+  }
+
+  /** Late energy over direct and early, in decibels; minus infinity where nothing comes late. */
+  double lateDb(int octave) {
+    double useful =
+        directEnergy.get(octave) + between(octave, 0, directSeconds + Heard.EARLY_SECONDS);
+    return Decibels.ofEnergy(
+        between(octave, directSeconds + Heard.EARLY_SECONDS, Double.MAX_VALUE) / useful);
   }
 
   /** The same with other times: the rays' energy falls faster or slower. */
@@ -252,8 +353,7 @@ public record RoomResponse(
         other[b][i] *= Math.exp(-faster * Math.max(0, i * BIN_SECONDS - directSeconds));
       }
     }
-    return new RoomResponse(
-        directSeconds, directEnergy, directBlocked, arrivals, other, standardErrorDb);
+    return with(other, standardErrorDb);
   }
 
   /** Energy of the direct sound that arrives. */

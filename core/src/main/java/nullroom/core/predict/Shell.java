@@ -15,6 +15,12 @@ final class Shell {
   /** A ray leaves a facet by this much before it can meet another. */
   static final double CLEAR_METRES = 1e-7;
 
+  /** What a piece of furniture costs a ray, in trials of a facet. */
+  private static final int TRIALS_PER_GROUP = 3;
+
+  /** What lies so near the end of a line of sight lies on it. */
+  private static final double END_METRES = 1e-6;
+
   private final List<Facet> facets;
   private final double[] nx;
   private final double[] ny;
@@ -27,6 +33,24 @@ final class Shell {
   private final double[][] absorption;
   private final double[][] scattering;
   private final boolean open;
+
+  /** Facets of the room itself, which come first. */
+  private final int own;
+
+  private final Group[] groups;
+
+  /** A piece of furniture: its facets, and a sphere around it that most rays miss. */
+  private record Group(int from, int to, double x, double y, double z, double radiusSquared) {
+    /** Whether a ray comes by. */
+    boolean met(double px, double py, double pz, double dx, double dy, double dz) {
+      double tx = x - px;
+      double ty = y - py;
+      double tz = z - pz;
+      double along = tx * dx + ty * dy + tz * dz;
+      double apart = tx * tx + ty * ty + tz * tz;
+      return apart - along * along <= radiusSquared && (along > 0 || apart <= radiusSquared);
+    }
+  }
 
   /** A piece that lies on a facet, uppermost first. */
   @SuppressWarnings("ArrayRecordComponent") // never compared
@@ -77,6 +101,33 @@ final class Shell {
       laid[f] = pieces.toArray(Laid[]::new);
     }
     open = room.furniture().isEmpty() && convex();
+    groups = groups(room);
+    own = groups.length == 0 ? n : groups[0].from();
+  }
+
+  private Group[] groups(Room room) {
+    Group[] made = new Group[room.furniture().size()];
+    int to = facets.size();
+    for (int k = made.length - 1; k >= 0; k--) {
+      int from = to - room.furniture().get(k).sides().size();
+      Point low = new Point(Double.MAX_VALUE, Double.MAX_VALUE, Double.MAX_VALUE);
+      Point high = new Point(-Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE);
+      for (Facet facet : facets.subList(from, to)) {
+        for (Point c : facet.corners()) {
+          low =
+              new Point(
+                  Math.min(low.x(), c.x()), Math.min(low.y(), c.y()), Math.min(low.z(), c.z()));
+          high =
+              new Point(
+                  Math.max(high.x(), c.x()), Math.max(high.y(), c.y()), Math.max(high.z(), c.z()));
+        }
+      }
+      double radius = low.distanceTo(high) / 2 + CLEAR_METRES;
+      Point middle = low.plus(high.minus(low), 0.5);
+      made[k] = new Group(from, to, middle.x(), middle.y(), middle.z(), radius * radius);
+      to = from;
+    }
+    return made;
   }
 
   /** Coefficients of objects may pass one; a face can take up no more than all. */
@@ -116,6 +167,27 @@ final class Shell {
     return facets.size();
   }
 
+  /** No way from facet to facet is longer, metres. */
+  double longestWay() {
+    double longest = 0;
+    Point from = facets.getFirst().corners().getFirst();
+    for (Facet facet : facets) {
+      for (Point corner : facet.corners()) {
+        longest = Math.max(longest, 2 * from.distanceTo(corner));
+      }
+    }
+    return longest;
+  }
+
+  /** What one reflection is tried against, the way to the receiver counted. */
+  int trials() {
+    int pieces = 0;
+    for (Laid[] on : laid) {
+      pieces += on.length;
+    }
+    return (open ? 1 : 2) * (own + TRIALS_PER_GROUP * groups.length) + pieces / own;
+  }
+
   String surface(int facet) {
     return facets.get(facet).surface();
   }
@@ -136,9 +208,7 @@ final class Shell {
 
   /** Whether a point of a facet's plane lies on the facet. */
   boolean holds(int facet, Point p) {
-    double u = dropped[facet] == 0 ? p.y() : p.x();
-    double v = dropped[facet] == 2 ? p.y() : p.z();
-    return within(us[facet], vs[facet], u, v);
+    return holds(facet, p.x(), p.y(), p.z());
   }
 
   private static boolean within(double[] us, double[] vs, double u, double v) {
@@ -174,66 +244,111 @@ final class Shell {
    * @return whether there is one
    */
   boolean meet(double x, double y, double z, double dx, double dy, double dz, Hit hit) {
-    double nearest = Double.POSITIVE_INFINITY;
-    int found = -1;
-    for (int f = 0; f < offset.length; f++) {
+    hit.facet = -1;
+    hit.distance = Double.POSITIVE_INFINITY;
+    meet(0, own, x, y, z, dx, dy, dz, hit);
+    for (Group group : groups) {
+      if (group.met(x, y, z, dx, dy, dz)) {
+        meet(group.from(), group.to(), x, y, z, dx, dy, dz, hit);
+      }
+    }
+    if (hit.facet < 0) {
+      return false;
+    }
+    double t = hit.distance;
+    finish(hit.facet, x + t * dx, y + t * dy, z + t * dz, hit);
+    return true;
+  }
+
+  private void meet(
+      int from, int to, double x, double y, double z, double dx, double dy, double dz, Hit hit) {
+    for (int f = from; f < to; f++) {
       double towards = nx[f] * dx + ny[f] * dy + nz[f] * dz;
       if (towards >= 0) {
         continue;
       }
       double t = (offset[f] - nx[f] * x - ny[f] * y - nz[f] * z) / towards;
-      if (t > CLEAR_METRES && t < nearest) {
-        double px = x + t * dx;
-        double py = y + t * dy;
-        double pz = z + t * dz;
-        double u = dropped[f] == 0 ? py : px;
-        double v = dropped[f] == 2 ? py : pz;
-        if (within(us[f], vs[f], u, v)) {
-          nearest = t;
-          found = f;
-        }
+      if (t > CLEAR_METRES && t < hit.distance && holds(f, x + t * dx, y + t * dy, z + t * dz)) {
+        hit.distance = t;
+        hit.facet = f;
       }
     }
-    if (found < 0) {
-      return false;
-    }
-    hit.facet = found;
-    hit.distance = nearest;
-    finish(found, x + nearest * dx, y + nearest * dy, z + nearest * dz, hit);
-    return true;
+  }
+
+  private boolean holds(int f, double x, double y, double z) {
+    return within(us[f], vs[f], dropped[f] == 0 ? y : x, dropped[f] == 2 ? y : z);
   }
 
   /** Whether nothing stands between two points; facets that the points lie on do not count. */
   boolean sees(Point a, Point b) {
+    return sees(a.x(), a.y(), a.z(), b);
+  }
+
+  /** The same from the coordinates of the first. */
+  boolean sees(double x, double y, double z, Point b) {
     if (open) {
       return true;
     }
-    double length = a.distanceTo(b);
+    double dx = b.x() - x;
+    double dy = b.y() - y;
+    double dz = b.z() - z;
+    double length = Math.sqrt(dx * dx + dy * dy + dz * dz);
     if (length < CLEAR_METRES) {
       return true;
     }
-    double dx = (b.x() - a.x()) / length;
-    double dy = (b.y() - a.y()) / length;
-    double dz = (b.z() - a.z()) / length;
-    double clear = 1e-6;
-    for (int f = 0; f < offset.length; f++) {
+    dx /= length;
+    dy /= length;
+    dz /= length;
+    if (between(0, own, x, y, z, dx, dy, dz, length)) {
+      return false;
+    }
+    for (Group group : groups) {
+      if (group.met(x, y, z, dx, dy, dz)
+          && between(group.from(), group.to(), x, y, z, dx, dy, dz, length)) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private boolean between(
+      int from,
+      int to,
+      double x,
+      double y,
+      double z,
+      double dx,
+      double dy,
+      double dz,
+      double length) {
+    for (int f = from; f < to; f++) {
       double towards = nx[f] * dx + ny[f] * dy + nz[f] * dz;
       if (towards == 0) {
         continue;
       }
-      double t = (offset[f] - nx[f] * a.x() - ny[f] * a.y() - nz[f] * a.z()) / towards;
-      if (t > clear && t < length - clear) {
-        double px = a.x() + t * dx;
-        double py = a.y() + t * dy;
-        double pz = a.z() + t * dz;
-        double u = dropped[f] == 0 ? py : px;
-        double v = dropped[f] == 2 ? py : pz;
-        if (within(us[f], vs[f], u, v)) {
-          return false;
-        }
+      double t = (offset[f] - nx[f] * x - ny[f] * y - nz[f] * z) / towards;
+      if (t > END_METRES
+          && t < length - END_METRES
+          && holds(f, x + t * dx, y + t * dy, z + t * dz)) {
+        return true;
       }
     }
-    return true;
+    return false;
+  }
+
+  /**
+   * Whether a point lies behind a facet of the room's boundary, or something hides it from another.
+   */
+  boolean hides(double x, double y, double z, Point from) {
+    if (!open) {
+      return !sees(x, y, z, from);
+    }
+    for (int f = 0; f < offset.length; f++) {
+      if (nx[f] * x + ny[f] * y + nz[f] * z < offset[f]) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** Distance from a point to the nearest facet's plane, as far as its foot lies on the facet. */

@@ -1,6 +1,11 @@
 package nullroom.core.predict;
 
+import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import nullroom.core.acoustics.Bands;
@@ -22,15 +27,16 @@ import nullroom.core.room.Room;
  * @param surface square metres
  * @param absorptionArea surface areas times coefficients plus objects, without air
  * @param formulaSeconds times by formula
- * @param chosen the formula this room is judged by
- * @param why a sentence for the choice
+ * @param unevenWeight per octave how far the times go from Eyring's to those of Arau-Puchades, 0 to
+ *     1 of the way in logarithms
+ * @param why a sentence for that
  */
 public record Statistics(
     double volume,
     double surface,
     Bands absorptionArea,
-    java.util.Map<Formula, Bands> formulaSeconds,
-    Formula chosen,
+    Map<Formula, Bands> formulaSeconds,
+    Bands unevenWeight,
     String why) {
 
   /** A reverberation formula. */
@@ -58,17 +64,11 @@ public record Statistics(
    */
   private static final double HIGHEST_COEFFICIENT = 0.999;
 
-  /**
-   * Between opposite pairs, a ratio of mean coefficients from which the field is not diffuse
-   * (common practice).
-   */
-  private static final double UNEVEN_RATIO = 4;
+  /** Formulas that differ by less than a tenth need no blending. */
+  private static final double EVEN = Math.log(1.1);
 
-  /**
-   * Under this mean coefficient unevenness is of little effect: sound is mixed before it is
-   * absorbed.
-   */
-  private static final double MILD_MEAN = 0.1;
+  /** So much beyond, they share by halves: a quarter longer (common practice). */
+  private static final double HALF = Math.log(1.25);
 
   /** Times without end, such as those of a room that absorbs nothing, are shown as this. */
   static final double LONGEST_SECONDS = 1000;
@@ -82,7 +82,7 @@ public record Statistics(
     Bands area = Bands.from(i -> total(faces, f -> f.absorption().get(i)) + objects.get(i));
     Bands air = room.air().energyAttenuation().map(m -> 4 * m * volume);
     double k = 24 * Math.log(10) / room.air().speedOfSound();
-    java.util.EnumMap<Formula, Bands> times = new java.util.EnumMap<>(Formula.class);
+    EnumMap<Formula, Bands> times = new EnumMap<>(Formula.class);
     times.put(Formula.SABINE, Bands.from(i -> time(k * volume, area.get(i) + air.get(i))));
     times.put(
         Formula.EYRING,
@@ -101,44 +101,52 @@ public record Statistics(
           Formula.ARAU_PUCHADES,
           Bands.from(i -> pairs(faces, objects, i, k * volume, air.get(i), true)));
     }
-    return choose(
-        room, faces, objects, new Statistics(volume, surface, area, times, Formula.EYRING, ""));
+    return choose(volume, surface, area, times);
   }
 
-  private static Statistics choose(Room room, List<Face> faces, Bands objects, Statistics all) {
-    double mean =
-        (all.absorptionArea.get(Octave.HZ_500) + all.absorptionArea.get(Octave.HZ_1000))
-            / 2
-            / all.surface;
-    double low = Double.POSITIVE_INFINITY;
-    double high = 0;
-    for (int pair = 0; pair < 3; pair++) {
-      double alpha =
-          (pairMean(faces, objects, pair, Octave.HZ_500)
-                  + pairMean(faces, objects, pair, Octave.HZ_1000))
-              / 2;
-      low = Math.min(low, alpha);
-      high = Math.max(high, alpha);
-    }
-    if (room.isBox() && mean >= MILD_MEAN && high > UNEVEN_RATIO * low) {
+  /**
+   * Where absorption is even, Eyring; the more uneven it is, the more of Arau-Puchades. Unevenness
+   * is D = ln(T_A / T_E), nought where all pairs of surfaces absorb alike, and the time is T_E
+   * e^phi(D) with phi = d^2 / (d + {@link #HALF}), d what D has over {@link #EVEN}. The slope of
+   * phi lies between 0 and 1, so that the blend is in every direction between the two formulas,
+   * both of which fall wherever absorption is added: nothing soft ever lengthens a time, in any
+   * octave.
+   */
+  private static Statistics choose(
+      double volume, double surface, Bands area, Map<Formula, Bands> times) {
+    Bands eyring = Objects.requireNonNull(times.get(Formula.EYRING));
+    Bands arau = times.get(Formula.ARAU_PUCHADES);
+    if (arau == null) {
       return new Statistics(
-          all.volume,
-          all.surface,
-          all.absorptionArea,
-          all.formulaSeconds,
-          Formula.ARAU_PUCHADES,
-          String.format(
-              java.util.Locale.ROOT,
-              "Arau-Puchades, since one pair of opposite surfaces absorbs %.0f times as much as another, so sound lives"
-                  + " on between the hard ones.",
-              high / low));
+          volume,
+          surface,
+          area,
+          times,
+          Bands.all(0),
+          "Eyring; the formulas for uneven absorption hold for boxes only.");
     }
-    String why =
-        room.isBox()
-            ? "Eyring, since absorption is spread evenly enough for sound to mix."
-            : "Eyring; the formulas for uneven absorption hold for boxes only.";
-    return new Statistics(
-        all.volume, all.surface, all.absorptionArea, all.formulaSeconds, Formula.EYRING, why);
+    Bands weight =
+        eyring.with(
+            arau,
+            (even, uneven) -> {
+              double apart = Math.log(uneven / even);
+              double over = Math.max(0, apart - EVEN);
+              return over == 0 ? 0 : over * over / (over + HALF) / apart;
+            });
+    return new Statistics(volume, surface, area, times, weight, why(weight));
+  }
+
+  private static String why(Bands weight) {
+    double most = Arrays.stream(weight.toArray()).max().orElse(0);
+    return most == 0
+        ? "Eyring, since absorption is spread evenly enough for sound to mix."
+        : String.format(
+            Locale.ROOT,
+            "Between Eyring and Arau-Puchades, since opposite pairs of surfaces absorb unequally and sound lives on between the hard ones: "
+                + "%.0f %% of the latter at 1 kHz, %.0f to %.0f %% over all octaves.",
+            100 * weight.get(Octave.HZ_1000),
+            100 * Arrays.stream(weight.toArray()).min().orElse(0),
+            100 * most);
   }
 
   private static double time(double kv, double area) {
@@ -176,9 +184,20 @@ public record Statistics(
     return geometric ? Math.exp(mean) : mean;
   }
 
-  /** Times by the chosen formula. */
+  /** Times that the room is judged by. */
   public Bands seconds() {
-    return java.util.Objects.requireNonNull(formulaSeconds.get(chosen));
+    Bands eyring = Objects.requireNonNull(formulaSeconds.get(Formula.EYRING));
+    return Bands.from(b -> {
+      double uneven = formulaSeconds.getOrDefault(Formula.ARAU_PUCHADES, eyring).get(b);
+      return eyring.get(b) * Math.pow(uneven / eyring.get(b), unevenWeight.get(b));
+    });
+  }
+
+  /** Key of what they come from: that of Eyring's formula, or "blend". */
+  public String chosenId() {
+    return Arrays.stream(unevenWeight.toArray()).allMatch(w -> w == 0)
+        ? Formula.EYRING.id()
+        : "blend";
   }
 
   /** Times by one formula; empty where it does not apply. */
@@ -186,7 +205,7 @@ public record Statistics(
     return Optional.ofNullable(formulaSeconds.get(formula));
   }
 
-  /** Mean of the 500 and 1000 Hz times by the chosen formula. */
+  /** Mean of the 500 and 1000 Hz times that the room is judged by. */
   public double midSeconds() {
     return (seconds().get(Octave.HZ_500) + seconds().get(Octave.HZ_1000)) / 2;
   }

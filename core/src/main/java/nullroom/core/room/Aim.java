@@ -29,8 +29,7 @@ public record Aim(double azimuthDegrees, double elevationDegrees) {
 
   /** Angle between this aim and a vector, 0 to 180 degrees. */
   public double angleTo(Point vector) {
-    Point d = direction();
-    double dot = d.x() * vector.x() + d.y() * vector.y() + d.z() * vector.z();
+    double dot = direction().dot(vector);
     return Math.toDegrees(Math.acos(Math.clamp(dot / Math.max(1e-12, vector.length()), -1, 1)));
   }
 }

@@ -55,7 +55,12 @@ public sealed interface Ceiling {
 
     /** Area of the slope itself. */
     double slopeArea() {
-      return Outline.signedArea(corners) * Math.sqrt(1 + slopeX * slopeX + slopeY * slopeY);
+      return Outline.signedArea(corners) * steepness();
+    }
+
+    /** Area on the slope over area in the plan. */
+    double steepness() {
+      return Math.sqrt(1 + slopeX * slopeX + slopeY * slopeY);
     }
 
     /** Volume between floor and slope; a linear height times area is exact at the centroid. */

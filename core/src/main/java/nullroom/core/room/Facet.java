@@ -38,9 +38,9 @@ public record Facet(
   public static List<Facet> of(Room room) {
     List<Facet> all = new ArrayList<>();
     List<Point> plan = room.outline().corners();
+    Hull hull = new Hull(room.outline(), room.ceiling());
     all.add(facet(room, "floor", plan, new Point(0, 0, 1)));
-    List<Ceiling.Plane> slopes = room.ceiling().planes(room.outline());
-    for (Ceiling.Plane slope : slopes) {
+    for (Ceiling.Plane slope : hull.planes()) {
       List<Point> corners =
           slope.corners().stream().map(p -> new Point(p.x(), p.y(), slope.heightAt(p))).toList();
       Point down = new Point(slope.slopeX(), slope.slopeY(), -1);
@@ -51,7 +51,7 @@ public record Facet(
       Point b = plan.get((k + 1) % plan.size());
       Point along = b.minus(a);
       Point inwards = unit(new Point(-along.y(), along.x(), 0));
-      all.add(facet(room, "wall" + (k + 1), wall(slopes, a, b), inwards));
+      all.add(facet(room, "wall" + (k + 1), hull.wall("wall" + (k + 1)), inwards));
     }
     for (Furniture piece : room.furniture()) {
       for (Furniture.Side side : piece.sides()) {
@@ -76,31 +76,6 @@ public record Facet(
                     p.corners().stream().map(c -> room.unbounded(surface, c)).toList(), p.finish()))
             .toList();
     return new Facet(surface, corners, normal, room.finishOf(surface), patches);
-  }
-
-  /** The wall under its ceiling, with a corner where two slopes meet over it. */
-  private static List<Point> wall(List<Ceiling.Plane> slopes, Point a, Point b) {
-    List<Point> corners = new ArrayList<>(List.of(a, b));
-    double[] ha = slopes.stream().mapToDouble(s -> s.heightAt(a)).toArray();
-    double[] hb = slopes.stream().mapToDouble(s -> s.heightAt(b)).toArray();
-    int lowA = lowest(ha);
-    int lowB = lowest(hb);
-    corners.add(new Point(b.x(), b.y(), hb[lowB]));
-    if (lowA != lowB) {
-      double share = (ha[lowB] - ha[lowA]) / (ha[lowB] - ha[lowA] + hb[lowA] - hb[lowB]);
-      Point ridge = a.plus(b.minus(a), share);
-      corners.add(new Point(ridge.x(), ridge.y(), slopes.get(lowA).heightAt(ridge)));
-    }
-    corners.add(new Point(a.x(), a.y(), ha[lowA]));
-    return corners;
-  }
-
-  private static int lowest(double[] heights) {
-    int low = 0;
-    for (int i = 1; i < heights.length; i++) {
-      low = heights[i] < heights[low] - 1e-12 ? i : low;
-    }
-    return low;
   }
 
   /** Newell's area of the polygon, square metres. */

@@ -16,9 +16,6 @@ import nullroom.core.Trouble;
 record Hull(Outline outline, Ceiling ceiling, List<Ceiling.Plane> planes) {
   private static final String WALL = "wall";
 
-  /** Trapezoids of a wall under a ridge: exact but for the one that holds the ridge. */
-  private static final int RIDGE_STEPS = 2000;
-
   /**
    * Closes an outline.
    *
@@ -76,26 +73,51 @@ record Hull(Outline outline, Ceiling ceiling, List<Ceiling.Plane> planes) {
     return switch (surface) {
       case "floor" -> outline.area();
       case "ceiling" -> planes.stream().mapToDouble(Ceiling.Plane::slopeArea).sum();
-      default -> wallArea(ends(surface)[0], ends(surface)[1]);
+      default -> Math.abs(Outline.signedArea(polygon(surface)));
     };
   }
 
-  /** The wall under its ceiling; in two parts where the ridge crosses it. */
-  private double wallArea(Point a, Point b) {
-    double length = a.distanceTo(b);
-    double ha = heightAt(a);
-    double hb = heightAt(b);
-    double middle = heightAt(a.plus(b.minus(a), 0.5));
-    if (planes.size() == 1 || Math.abs(middle - (ha + hb) / 2) < 1e-9) {
-      return length * (ha + hb) / 2;
+  /** Corners of a wall in space, from the floor's on, one where the ridge crosses it. */
+  List<Point> wall(String wall) {
+    Point a = ends(wall)[0];
+    Point b = ends(wall)[1];
+    List<Point> corners = new ArrayList<>(List.of(a, b));
+    double[] ha = planes.stream().mapToDouble(s -> s.heightAt(a)).toArray();
+    double[] hb = planes.stream().mapToDouble(s -> s.heightAt(b)).toArray();
+    int lowA = lowest(ha);
+    int lowB = lowest(hb);
+    corners.add(new Point(b.x(), b.y(), hb[lowB]));
+    if (lowA != lowB) {
+      double share = (ha[lowB] - ha[lowA]) / (ha[lowB] - ha[lowA] + hb[lowA] - hb[lowB]);
+      Point ridge = a.plus(b.minus(a), share);
+      corners.add(new Point(ridge.x(), ridge.y(), planes.get(lowA).heightAt(ridge)));
     }
-    double sum = 0;
-    for (int i = 0; i < RIDGE_STEPS; i++) {
-      double from = heightAt(a.plus(b.minus(a), (double) i / RIDGE_STEPS));
-      double to = heightAt(a.plus(b.minus(a), (i + 1.0) / RIDGE_STEPS));
-      sum += length / RIDGE_STEPS * (from + to) / 2;
+    corners.add(new Point(a.x(), a.y(), ha[lowA]));
+    return corners;
+  }
+
+  private static int lowest(double[] heights) {
+    int low = 0;
+    for (int i = 1; i < heights.length; i++) {
+      low = heights[i] < heights[low] - 1e-12 ? i : low;
     }
-    return sum;
+    return low;
+  }
+
+  /** Corners of a surface in its own axes. */
+  List<Point> polygon(String surface) {
+    return surface.startsWith(WALL)
+        ? wall(surface).stream().map(c -> local(outline, surface, c)).toList()
+        : outline.corners();
+  }
+
+  /** Area of a polygon on a surface, given in the surface's own axes, on the slope itself. */
+  double area(String surface, List<Point> corners) {
+    return surface.equals("ceiling")
+        ? planes.stream()
+            .mapToDouble(p -> p.steepness() * Polygons.shared(p.corners(), corners))
+            .sum()
+        : Math.abs(Outline.signedArea(corners));
   }
 
   private double wallLength(String wall) {

@@ -8,6 +8,9 @@ public record Outline(List<Point> corners) {
   /** No home room is longer; above it, millimetres were typed for metres. */
   public static final double MAX_METRES = 100;
 
+  /** Of an angle under a degree, which no two walls make. */
+  private static final double SPIKE_COSINE = Math.cos(Math.toRadians(1));
+
   public Outline {
     corners = List.copyOf(corners);
     if (corners.size() < 3) {
@@ -24,9 +27,20 @@ public record Outline(List<Point> corners) {
       if (corners.get(i).distanceTo(corners.get((i + 1) % n)) < 0.01) {
         throw new IllegalArgumentException("wall" + (i + 1) + " is shorter than a centimetre");
       }
+    }
+    for (int i = 0; i < n; i++) {
+      if (foldsBack(corners.get(i), corners.get((i + 1) % n), corners.get((i + 2) % n))) {
+        throw new IllegalArgumentException(
+            "wall" + ((i + 1) % n + 1) + " folds back on wall" + (i + 1));
+      }
+    }
+    for (int i = 0; i < n; i++) {
+      Point a = corners.get(i);
+      Point b = corners.get((i + 1) % n);
       for (int j = i + 2; j < n; j++) {
-        if ((j + 1) % n != i && cross(corners, i, j)) {
-          throw new IllegalArgumentException("wall" + (i + 1) + " crosses wall" + (j + 1));
+        if ((j + 1) % n != i && Polygons.touch(a, b, corners.get(j), corners.get((j + 1) % n))) {
+          throw new IllegalArgumentException(
+              "wall" + (i + 1) + " crosses or touches wall" + (j + 1));
         }
       }
     }
@@ -63,16 +77,11 @@ public record Outline(List<Point> corners) {
     return new Outline(corners);
   }
 
-  private static double side(Point a, Point b, Point p) {
-    return (b.x() - a.x()) * (p.y() - a.y()) - (b.y() - a.y()) * (p.x() - a.x());
-  }
-
-  private static boolean cross(List<Point> c, int i, int j) {
-    Point a = c.get(i);
-    Point b = c.get((i + 1) % c.size());
-    Point p = c.get(j);
-    Point q = c.get((j + 1) % c.size());
-    return side(a, b, p) * side(a, b, q) < 0 && side(p, q, a) * side(p, q, b) < 0;
+  /** Whether the way from b to c goes back along that from a to b: a spike, not a corner. */
+  private static boolean foldsBack(Point a, Point b, Point c) {
+    Point back = a.minus(b);
+    Point on = c.minus(b);
+    return back.dot(on) / (back.length() * on.length()) > SPIKE_COSINE;
   }
 
   static double signedArea(List<Point> corners) {

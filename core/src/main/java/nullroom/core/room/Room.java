@@ -47,7 +47,10 @@ public record Room(
 
   private static final int MOST_FURNITURE = 60;
   private static final int MOST_PATCHES = 200;
-  private static final double EDGE = 1e-6;
+
+  /** Pieces that were cut to meet may share a hair's breadth, square metres. */
+  private static final double MOST_SHARED = 0.005;
+
   private static final double REACH_STEP = 0.05;
 
   /** A room without furniture, camera or noise sources of a place of their own. */
@@ -146,19 +149,21 @@ public record Room(
             "there is no surface '" + patches.get(i).surface() + "'; there are " + names);
       }
     }
-    for (String surface : names) {
-      double covered =
-          patches.stream().filter(p -> p.surface().equals(surface)).mapToDouble(Patch::area).sum();
-      double area = hull.area(surface);
-      if (covered > area * 1.001) {
+    for (int i = 0; i < patches.size(); i++) {
+      Patch patch = patches.get(i);
+      String field = "patches[" + i + "]";
+      if (!Polygons.holds(hull.polygon(patch.surface()), patch.corners())) {
         throw new Trouble.BadField(
-            "patches",
-            String.format(
-                java.util.Locale.ROOT,
-                "the pieces on %s cover %.2f m2, but it has only %.2f m2",
-                surface,
-                covered,
-                area));
+            field + ".corners",
+            "'" + patch.name() + "' reaches beyond " + patch.surface() + ", which it lies on");
+      }
+      for (Patch below : patches.subList(0, i)) {
+        if (below.surface().equals(patch.surface())
+            && Polygons.shared(below.corners(), patch.corners()) > MOST_SHARED) {
+          throw new Trouble.BadField(
+              field,
+              "'" + patch.name() + "' and '" + below.name() + "' overlap on " + patch.surface());
+        }
       }
     }
   }
@@ -226,13 +231,21 @@ public record Room(
 
   /** Whether a piece lies within its surface; it may lie on the very edge. */
   public boolean carries(Patch patch) {
-    if (!surfaceNames().contains(patch.surface())) {
-      return false;
-    }
-    Point middle = Outline.centre(patch.corners());
-    return patch.corners().stream()
-        .map(c -> c.plus(middle.minus(c), EDGE))
-        .allMatch(c -> on(patch.surface(), c.x(), c.y()).isPresent());
+    return surfaceNames().contains(patch.surface())
+        && Polygons.holds(hull().polygon(patch.surface()), patch.corners());
+  }
+
+  /** Whether a piece lies within its surface and on no other piece. */
+  public boolean hasPlaceFor(Patch patch) {
+    return carries(patch)
+        && patches.stream()
+            .filter(p -> p.surface().equals(patch.surface()))
+            .noneMatch(p -> Polygons.shared(p.corners(), patch.corners()) > MOST_SHARED);
+  }
+
+  /** Area of a piece where it lies, on a slope that of the slope, square metres. */
+  public double areaOf(Patch patch) {
+    return hull().area(patch.surface(), patch.corners());
   }
 
   /** How far one gets from a point before the room ends, metres, in steps of 5 cm. */
@@ -268,8 +281,9 @@ public record Room(
       double left = hull.area(surface);
       for (Patch patch : patches) {
         if (patch.surface().equals(surface)) {
-          left -= patch.area();
-          faces.add(new Face(surface, patch.area(), patch.finish().absorption(), pair));
+          double area = hull.area(surface, patch.corners());
+          left -= area;
+          faces.add(new Face(surface, area, patch.finish().absorption(), pair));
         }
       }
       if (left > 1e-9) {

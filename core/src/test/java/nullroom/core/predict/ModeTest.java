@@ -64,7 +64,7 @@ class ModeTest {
             70,
             Bands.all(10),
             java.util.Map.of(Statistics.Formula.EYRING, Bands.all(0.4)),
-            Statistics.Formula.EYRING,
+            Bands.all(0),
             "");
     assertThat(statistics.leastSourceDistance(343.2)).isCloseTo(1.08, within(0.01));
   }

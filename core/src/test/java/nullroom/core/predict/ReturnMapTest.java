@@ -3,6 +3,7 @@ package nullroom.core.predict;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import nullroom.core.Progress;
 import nullroom.core.TestRooms;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.room.Finish;
@@ -18,8 +19,8 @@ class ReturnMapTest {
   @DisplayName("a soft surface sends back less, a hard one the same as before or less")
   void soft() {
     Room carpeted = room.withFinish("floor", new Finish.Stated(Bands.all(0.8), Bands.all(0.1)));
-    ReturnMap bare = ReturnMap.of(room, 1);
-    ReturnMap soft = ReturnMap.of(carpeted, 1);
+    ReturnMap bare = ReturnMap.of(room, 1, Progress.NONE);
+    ReturnMap soft = ReturnMap.of(carpeted, 1, Progress.NONE);
     assertThat(soft.total("floor", true)).isLessThan(0.35 * bare.total("floor", true));
     assertThat(soft.total("ceiling", false)).isLessThan(bare.total("ceiling", false));
     assertThat(bare.surfaces().keySet()).containsExactlyInAnyOrderElementsOf(room.surfaceNames());
@@ -33,7 +34,7 @@ class ReturnMapTest {
     Room near =
         room.withTalker(room.requireTalker().movedTo(low))
             .withMicrophone(room.requireMicrophone().movedTo(new Point(1.6, 1.5, 0.3), low));
-    ReturnMap map = ReturnMap.of(near, 2);
+    ReturnMap map = ReturnMap.of(near, 2, Progress.NONE);
     for (String other : near.surfaceNames()) {
       assertThat(map.total("floor", true)).isGreaterThanOrEqualTo(map.total(other, true));
     }
@@ -56,7 +57,7 @@ class ReturnMapTest {
     for (String surface : room.surfaceNames()) {
       diffuse = diffuse.withFinish(surface, new Finish.Stated(Bands.all(0.2), Bands.all(1)));
     }
-    ReturnMap map = ReturnMap.of(diffuse, 3);
+    ReturnMap map = ReturnMap.of(diffuse, 3, Progress.NONE);
     RoomResponse response = RoomResponse.of(diffuse, 3, nullroom.core.Progress.NONE);
     double sum = 0;
     for (String surface : diffuse.surfaceNames()) {
@@ -76,10 +77,10 @@ class ReturnMapTest {
             "box", new Point(1.8, 1.2, 0), 0.6, 0.6, 1.2, 0, Finish.of("door_solid"));
     Room one = room.withFurniture(java.util.List.of(hard));
     Room other = room.withFurniture(java.util.List.of(hard.with(Finish.of("glass_fibre_50"))));
-    double bare = ReturnMap.of(one, 1).pieces().getFirst().early()[0];
-    double soft = ReturnMap.of(other, 1).pieces().getFirst().early()[0];
+    double bare = ReturnMap.of(one, 1, Progress.NONE).pieces().getFirst().early()[0];
+    double soft = ReturnMap.of(other, 1, Progress.NONE).pieces().getFirst().early()[0];
     assertThat(bare).isGreaterThan(0.01);
     assertThat(soft).isLessThan(0.6 * bare);
-    assertThat(ReturnMap.of(room, 1).pieces()).isEmpty();
+    assertThat(ReturnMap.of(room, 1, Progress.NONE).pieces()).isEmpty();
   }
 }

@@ -144,13 +144,13 @@ class RoomResponseTest {
                 room.requireTalker().at(),
                 room.requireMicrophone().at(),
                 (x, y, z, gains) -> java.util.Arrays.fill(gains, 1),
-                (x, y, z, gains) -> java.util.Arrays.fill(gains, 1),
+                (x, y, z) -> 1,
                 new double[Octave.COUNT],
                 c,
                 0,
                 0,
                 0.4));
-    double[][] rays = RayTracer.mean(tracer.shoot(4000, 5, Progress.NONE));
+    double[][] rays = RayTracer.mean(tracer.shoot(4000, 5, Progress.NONE).energy());
     for (int window = 1; window < 8; window++) {
       double sum = java.util.Arrays.stream(rays[3], 50 * window, 50 * window + 50).sum();
       assertThat(sum)

@@ -8,7 +8,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SplittableRandom;
 import nullroom.core.ReferenceTable;
+import nullroom.core.TestRooms;
 import nullroom.core.acoustics.Air;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.room.Ceiling;
@@ -80,8 +82,10 @@ class StatisticsTest {
       }
       Finish finish = new Finish.Stated(figures, Bands.all(0.1));
       if (finishes.putIfAbsent(surface, finish) != null) {
-        double from = used.merge(surface, 0.0, Double::sum);
-        Patch strip = Patch.rectangle("part", surface, from, 0, amount, 1, "tile_marble");
+        double high = surface.startsWith("wall") ? z : y; // strips side by side, as high as it is
+        double width = amount / high;
+        double from = used.merge(surface, width, Double::sum) - width;
+        Patch strip = Patch.rectangle("part", surface, from, 0, width, high, "tile_marble");
         patches.add(new Patch("part", surface, strip.corners(), finish));
       }
     }
@@ -137,5 +141,75 @@ class StatisticsTest {
     assertThat(Mode.of(room, 100)).hasSize(9);
     assertThat(Mode.of(room, 200)).hasSize(46);
     assertThat(Mode.of(room, 100).getFirst().frequencyHz()).isCloseTo(40.86, within(0.01));
+  }
+
+  private static Room random(SplittableRandom random) {
+    Room room =
+        TestRooms.of(
+            Outline.box(1.5 + 4 * random.nextDouble(), 1.5 + 4 * random.nextDouble()),
+            new Ceiling.Flat(2 + random.nextDouble()),
+            0.1);
+    for (String surface : room.surfaceNames()) {
+      double most = random.nextInt(3) == 0 ? 0.7 : 0.15;
+      Bands finish = Bands.from(b -> 0.01 + most * random.nextDouble());
+      room = room.withFinish(surface, new Finish.Stated(finish, Bands.all(0.1)));
+    }
+    return room;
+  }
+
+  @Test
+  @DisplayName(
+      "nothing that only absorbs more lengthens a time in any octave; 600 rooms and pieces")
+  void softerIsNeverLonger() {
+    SplittableRandom random = new SplittableRandom(7);
+    for (int k = 0; k < 600; k++) {
+      Room room = random(random);
+      Room softer = room;
+      if (k % 3 == 0) {
+        Bands sabins = Bands.from(b -> 4 * random.nextDouble());
+        softer = room.withObjects(List.of(new LooseObject("coats", sabins)));
+      } else {
+        String surface = room.surfaceNames().get(random.nextInt(6));
+        Bands bare = room.finishOf(surface).absorption();
+        Bands soft = bare.map(a -> a + (1 - a) * random.nextDouble());
+        Patch patch = Patch.rectangle("piece", surface, 0, 0, 1.4, 1.4, "tile_marble");
+        softer =
+            room.plus(
+                new Patch(
+                    "piece", surface, patch.corners(), new Finish.Stated(soft, Bands.all(0.1))));
+      }
+      Bands before = Statistics.of(room).seconds();
+      Bands after = Statistics.of(softer).seconds();
+      for (int b = 0; b < 8; b++) {
+        assertThat(after.get(b)).as("room %d, octave %d", k, b).isLessThanOrEqualTo(before.get(b));
+      }
+    }
+  }
+
+  @Test
+  @DisplayName(
+      "times move without a step as a floor grows soft, from Eyring's, even, to near Arau-Puchades', uneven")
+  void gradually() {
+    Statistics last = null;
+    for (int k = 0; k <= 90; k++) {
+      double soft = 0.05 + k / 100.0;
+      Room room =
+          TestRooms.box(0.05)
+              .withFinish("floor", new Finish.Stated(Bands.all(soft), Bands.all(0.1)))
+              .withFinish("ceiling", new Finish.Stated(Bands.all(soft), Bands.all(0.1)));
+      Statistics now = Statistics.of(room);
+      if (last != null) {
+        assertThat(now.seconds().get(4) / last.seconds().get(4)).isBetween(0.8, 1.0);
+        assertThat(now.unevenWeight().get(4) - last.unevenWeight().get(4)).isBetween(-0.01, 0.06);
+      }
+      last = now;
+      assertThat(now.chosenId()).isEqualTo(now.unevenWeight().get(4) == 0 ? "eyring" : "blend");
+      assertThat(now.seconds().get(4))
+          .isBetween(
+              now.seconds(Statistics.Formula.EYRING).orElseThrow().get(4),
+              now.seconds(Statistics.Formula.ARAU_PUCHADES).orElseThrow().get(4));
+    }
+    assertThat(last.unevenWeight().get(4)).isGreaterThan(0.6);
+    assertThat(Statistics.of(TestRooms.box(0.3)).chosenId()).isEqualTo("eyring");
   }
 }

@@ -192,4 +192,84 @@ class RoomTest {
     assertThat(aim.angleTo(new Point(-d.x(), -d.y(), -d.z()))).isCloseTo(180, within(1e-4));
     assertThat(Aim.along(d).angleTo(d)).isCloseTo(0, within(1e-4));
   }
+
+  private static Outline outline(String corners) {
+    return new Outline(
+        java.util.Arrays.stream(corners.split(";"))
+            .map(c -> c.trim().split(" "))
+            .map(c -> new Point(Double.parseDouble(c[0]), Double.parseDouble(c[1]), 0))
+            .toList());
+  }
+
+  @ParameterizedTest(name = "{0}")
+  @DisplayName("outlines that touch themselves, spikes and folds are refused with both walls")
+  @CsvSource({
+    "0 0; 2 0; 4 0; 4 3; 2 0; 0 3, wall1 | wall4", // two halves that meet in a corner
+    "0 0; 4 0; 4 3; 2 0.0005; 0 3, wall1 | wall3",
+    "0 0; 4 0; 6 0; 4 0; 4 3; 0 3, wall3 | wall2", // a spike
+    "0 0; 4 0; 4 3; 2 3; 3 3; 0 3, wall4 | wall3", // a fold
+    "0 0; 4 0; 4 3; 2 3; 2 -1; 1 -1; 1 3; 0 3, wall1 | wall4"
+  })
+  void outlinesThatTouchThemselves(String corners, String walls) {
+    for (String wall : walls.split("\\|")) {
+      assertThatThrownBy(() -> outline(corners))
+          .isInstanceOf(IllegalArgumentException.class)
+          .hasMessageContaining(wall.trim());
+    }
+    assertThat(outline("0 0; 2 0; 4 0; 4 3; 2 1; 0 3").area()).as("a notch is none").isPositive();
+  }
+
+  @Test
+  @DisplayName("a piece on a slope of 63 degrees has the slope's area: 6.9 m2 in plan are 15.4")
+  void piecesOnSlopes() {
+    Room steep =
+        TestRooms.of(
+            Outline.box(4, 3), new Ceiling.LeanTo(0.5, 0.5 + 3 * Math.tan(1.1045), 1), 0.1);
+    Patch piece = Patch.rectangle("mats", "ceiling", 0.35, 0.4, 3.0, 2.3, "tile_marble");
+    double slope = 6.9 / Math.cos(1.1045);
+    assertThat(piece.area()).isCloseTo(6.9, within(1e-9));
+    assertThat(steep.areaOf(piece)).isCloseTo(slope, within(1e-6));
+    assertThat(
+            steep.plus(piece).faces().stream()
+                .filter(f -> f.surface().equals("ceiling"))
+                .mapToDouble(Face::areaSquareMetres))
+        .hasSize(2)
+        .first()
+        .satisfies(a -> assertThat(a).isCloseTo(slope, within(1e-6)));
+    Room gable = TestRooms.of(Outline.box(4, 4), new Ceiling.Gable(1, 3, true), 0.1);
+    Patch over = Patch.rectangle("cloth", "ceiling", 1, 1, 2, 2, "tile_marble"); // over the ridge
+    assertThat(gable.areaOf(over)).isCloseTo(4 * Math.sqrt(2), within(1e-6));
+  }
+
+  @Test
+  @DisplayName("pieces beyond their surface or on each other are refused, both named")
+  void piecesThatCannotLieThere() {
+    Room room = TestRooms.of(L_SHAPE, new Ceiling.Gable(1.4, 2.6, true), 0.1);
+    Patch rug = Patch.rectangle("rug", "floor", 0.2, 0.2, 1.5, 1, "tile_marble");
+    assertThat(room.plus(rug).hasPlaceFor(rug)).isFalse();
+    refusedPiece(
+        room, Patch.rectangle("mat", "floor", 1.5, 1.5, 1, 1, "tile_marble"), "mat", "floor");
+    refusedPiece(
+        room, Patch.rectangle("mat", "floor", 3, 0.5, 2, 1, "tile_marble"), "mat", "floor");
+    refusedPiece(
+        room, Patch.rectangle("cloth", "wall1", 0.5, 1, 1, 0.6, "tile_marble"), "cloth", "wall1");
+    refusedPiece(
+        room.plus(rug), Patch.rectangle("mat", "floor", 1, 1, 1, 1, "tile_marble"), "mat", "rug");
+    refusedPiece(
+        room.plus(rug),
+        Patch.rectangle("mat", "floor", 0.5, 0.5, 0.2, 0.2, "tile_marble"),
+        "mat",
+        "rug");
+    Patch beside = Patch.rectangle("mat", "floor", 1.7, 0.2, 1, 1, "tile_marble");
+    assertThat(room.plus(rug).plus(beside).patches()).hasSize(2);
+    assertThat(room.carries(Patch.rectangle("sheet", "wall2", 0, 0, 2, 1.4, "tile_marble")))
+        .isTrue();
+  }
+
+  private static void refusedPiece(Room room, Patch patch, String... named) {
+    assertThatThrownBy(() -> room.plus(patch))
+        .isInstanceOf(Trouble.BadField.class)
+        .hasMessageContainingAll(named);
+    assertThat(room.hasPlaceFor(patch)).isFalse();
+  }
 }

@@ -35,13 +35,23 @@ public final class RoomJson {
   }
 
   static Room read(Field f) {
+    try {
+      return room(f);
+    } catch (Trouble.BadField e) { // a room knows its own fields, not what holds it
+      throw e.place().startsWith(f.path())
+          ? e
+          : new Trouble.BadField(f.path() + "." + e.place(), String.valueOf(e.getMessage()));
+    }
+  }
+
+  private static Room room(Field f) {
     Outline outline = outline(f);
     Field ceiling = f.required("ceiling").object();
     return new Room(
         f.optional("name").map(Field::text).orElse("room"),
         outline,
         ceiling.checked(() -> ceiling(ceiling)),
-        f.checked(() -> new Air(f.number("temperatureC", 20), f.number("humidityPercent", 50))),
+        new Air(f.number("temperatureC", 20), f.number("humidityPercent", 50)),
         finishes(f.required("surfaces")),
         f.elements("patches").stream().map(RoomJson::patch).toList(),
         f.elements("objects").stream().map(RoomJson::object).toList(),

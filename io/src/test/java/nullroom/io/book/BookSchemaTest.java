@@ -188,7 +188,7 @@ class BookSchemaTest {
   @ValueSource(
       strings = {
         CEILING,
-        "\"ceiling\": {\"kind\": \"leanTo\", \"lowMetres\": 1.4, \"highMetres\": 2.6, \"lowWall\": \"wall3\"}",
+        "\"ceiling\": {\"kind\": \"leanTo\", \"lowMetres\": 2.2, \"highMetres\": 2.6, \"lowWall\": \"wall3\"}",
         "\"ceiling\": {\"kind\": \"gable\", \"kneeMetres\": 1.4, \"ridgeMetres\": 3, \"ridgeAlong\": \"y\"}"
       })
   void everyCeilingIsWrittenAsItIsRead(String ceiling) {
