@@ -4,11 +4,26 @@ package nullroom.core;
 public abstract sealed class Trouble extends RuntimeException {
   private static final long serialVersionUID = 1L;
 
+  /** What a line of trouble may take of a place and of a sentence, 600 characters in all. */
+  private static final int LONGEST_PLACE = 240;
+
+  private static final int LONGEST_SENTENCE = 350;
+
   private final String place;
 
   Trouble(String place, String sentence) {
-    super(sentence);
-    this.place = place;
+    super(shortened(sentence, LONGEST_SENTENCE));
+    this.place = shortened(place, LONGEST_PLACE);
+  }
+
+  /** Beginning and end of a text that is too long to be said whole. */
+  static String shortened(String text, int most) {
+    if (text.length() <= most) {
+      return text;
+    }
+    String left = " [" + text.length() + " characters] ";
+    int kept = (most - left.length()) / 2;
+    return text.substring(0, kept) + left + text.substring(text.length() - kept);
   }
 
   /** The file, field or time that the sentence is about. */

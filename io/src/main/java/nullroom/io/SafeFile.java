@@ -3,14 +3,33 @@ package nullroom.io;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
+import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 
 /** Writes files so that a crash at any moment leaves the old or the new one whole, never a half. */
 public final class SafeFile {
+  /** What files end in that are not written to their end yet; their names begin with a dot. */
+  public static final String UNFINISHED = ".new";
+
   private SafeFile() {}
+
+  /** Removes what writes that were cut off left in a folder. */
+  public static void clear(Path folder) throws IOException {
+    if (!Files.isDirectory(folder, LinkOption.NOFOLLOW_LINKS)) {
+      return;
+    }
+    try (DirectoryStream<Path> left = Files.newDirectoryStream(folder, ".*" + UNFINISHED)) {
+      for (Path file : left) {
+        if (Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
+          Files.deleteIfExists(file);
+        }
+      }
+    }
+  }
 
   /** Writes beside the file, forces it to disk, and renames it into place. */
   public static void write(Path file, byte[] content) throws IOException {
@@ -18,7 +37,7 @@ public final class SafeFile {
     if (folder == null || !Files.isDirectory(folder)) {
       throw new IOException("there is no folder " + folder);
     }
-    Path fresh = Files.createTempFile(folder, "." + file.getFileName(), ".new");
+    Path fresh = Files.createTempFile(folder, "." + file.getFileName(), UNFINISHED);
     try {
       try (FileChannel channel = FileChannel.open(fresh, StandardOpenOption.WRITE)) {
         ByteBuffer bytes = ByteBuffer.wrap(content);

@@ -18,8 +18,19 @@ public final class BandPlot extends PlotPane {
   /** How a figure was come by; decides its pattern everywhere. */
   public enum Origin {
     MEASURED,
+    SIMULATED,
     PREDICTED,
     ASSUMED;
+
+    /** Of what was recorded: in a real room, or in an acted one. */
+    public static Origin heard(boolean simulated) {
+      return simulated ? SIMULATED : MEASURED;
+    }
+
+    /** For people. */
+    public String label() {
+      return name().toLowerCase(Locale.ROOT);
+    }
 
     /** Its style class. */
     String style() {

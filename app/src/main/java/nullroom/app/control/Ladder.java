@@ -36,8 +36,8 @@ public final class Ladder extends PlotPane {
   private Optional<Heard> heard = Optional.empty();
   private Optional<Heard> before = Optional.empty();
   private Margins targets = new Margins(0, 0, 0);
-  private boolean noiseMeasured;
-  private boolean decayMeasured;
+  private Origin noiseOrigin = Origin.ASSUMED;
+  private Origin decayOrigin = Origin.PREDICTED;
 
   private double fastDbfs = Double.NEGATIVE_INFINITY;
   private double heldDbfs = Double.NEGATIVE_INFINITY;
@@ -86,16 +86,15 @@ public final class Ladder extends PlotPane {
    * @param now the current state
    * @param ghost the state before the last step
    * @param wanted targets of the margins
-   * @param measuredNoise whether the room's noise was measured
-   * @param measuredDecay whether its decay was
+   * @param noiseFrom how the room's noise is known
+   * @param decayFrom how its decay is known
    */
-  public void show(
-      Heard now, Heard ghost, Margins wanted, boolean measuredNoise, boolean measuredDecay) {
+  public void show(Heard now, Heard ghost, Margins wanted, Origin noiseFrom, Origin decayFrom) {
     heard = Optional.of(now);
     before = ghost.equals(now) ? Optional.empty() : Optional.of(ghost);
     targets = wanted;
-    noiseMeasured = measuredNoise;
-    decayMeasured = measuredDecay;
+    noiseOrigin = noiseFrom;
+    decayOrigin = decayFrom;
     setAccessibleText(spoken(now));
     redraw();
   }
@@ -160,20 +159,28 @@ public final class Ladder extends PlotPane {
         new Rung(
             "late room",
             voice(h) - h.margins().clearDb(),
-            decayMeasured ? Origin.MEASURED : Origin.PREDICTED,
+            decayOrigin,
             "room",
-            decayMeasured
-                ? "What the room sends back after 50 ms, from the decay you measured."
-                : "What the room sends back after 50 ms, predicted from its size and materials."));
+            switch (decayOrigin) {
+              case MEASURED -> "What the room sends back after 50 ms, from the decay you measured.";
+              case SIMULATED ->
+                  "What the room sends back after 50 ms, from the decay of the simulated room.";
+              case PREDICTED, ASSUMED ->
+                  "What the room sends back after 50 ms, predicted from its size and materials.";
+            }));
     rungs.add(
         new Rung(
             "room noise",
             h.dbfs(Octave.aWeightedSum(h.roomNoiseDbSpl())),
-            noiseMeasured ? Origin.MEASURED : Origin.ASSUMED,
+            noiseOrigin,
             "noise",
-            noiseMeasured
-                ? "The room's noise through the microphone's pattern, from your recording, A-weighted."
-                : "No noise measured yet; a quiet bedroom is assumed."));
+            switch (noiseOrigin) {
+              case MEASURED ->
+                  "The room's noise through the microphone's pattern, from your recording, A-weighted.";
+              case SIMULATED ->
+                  "The noise of the simulated room through the microphone's pattern, A-weighted.";
+              case PREDICTED, ASSUMED -> "No noise measured yet; a quiet bedroom is assumed.";
+            }));
     for (Heard.SourceNoise source : h.sources()) {
       rungs.add(
           new Rung(

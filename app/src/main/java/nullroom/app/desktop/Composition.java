@@ -84,8 +84,9 @@ public final class Composition {
     work = new Work(background);
     session =
         new BookSession(
-            folder, book, saver, sentence -> Platform.runLater(() -> work.say(sentence)));
-    Inputs inputs = new Inputs(() -> simulated.apply(session.book()));
+            folder, book, saver, sentence -> Platform.runLater(() -> work.warn(sentence)));
+    Supplier<AudioDevice> acted = () -> simulated.apply(session.book());
+    Inputs inputs = ownInputs ? Inputs.own(acted) : new Inputs(acted);
     live = new Live();
     if (ownInputs) {
       // once the window stands: looking for inputs loads what it could be waiting for

@@ -131,8 +131,8 @@ public final class DemoBook {
               place.keep("noise", quiet),
               new NoiseMeasurement.Taken(NOISE_TAKEN, true, "", List.of()),
               SampleSource.of(quiet),
-              bare.heard(),
-              bare.scale(),
+              bare.chain(true),
+              bare.listening().calibration(),
               Progress.NONE);
         });
     CompletableFuture<DecayMeasurement> elsewhere =

@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Capture;
 import nullroom.core.measure.EnergySubtraction;
-import nullroom.core.measure.Scale;
 import nullroom.core.predict.Heard;
 import nullroom.core.room.NoiseSource;
 import nullroom.core.room.Point;
@@ -47,7 +47,7 @@ final class DemoListening {
   private DemoListening() {}
 
   static RoomBook addTo(RoomBook book, BookFolder place) {
-    Optional<Scale> scale = book.scale();
+    Optional<Capture> chain = book.chain(true);
     Bands all = book.room().noiseDbSpl().orElseThrow();
     Listening listening = book.listening();
     Suspect.Heard on = heard(book, place, "all-on", all);
@@ -60,14 +60,16 @@ final class DemoListening {
                   .withOff(heard(book, place, source.name().replace(' ', '-') + "-off", left)));
     }
     listening = listening.withSuspect("lamp fan", lamp -> lamp.with(Optional.of(lamp(book, lamp))));
-    List<NoiseMeasurement> spots =
-        PLACES.stream().map(p -> spot(book, place, p, all, scale)).toList();
+    List<NoiseMeasurement> spots = PLACES.stream().map(p -> spot(book, place, p, all)).toList();
     String night = place.freshSurvey("survey");
     SurveyFile.write(place.survey(night), DemoNight.of(book.heard()), DemoNight.octaves());
     return book.with(
         listening
             .withSpots(spots)
-            .with(new SurveyNote(night, DemoNight.BEGIN.toString(), true, scale, true)));
+            .with(
+                new SurveyNote(
+                        night, DemoNight.BEGIN.toString(), true, chain, Optional.empty(), true)
+                    .by(book.listening().calibration())));
   }
 
   /** The lamp stands 1.2 m from the microphone; its level at 1 m follows from what was heard. */
@@ -88,18 +90,17 @@ final class DemoListening {
 
   private static Suspect.Heard heard(RoomBook book, BookFolder place, String stem, Bands noise) {
     Samples sound = record(book, noise);
-    return Suspect.Heard.of(place.keep(stem, sound), SampleSource.of(sound));
+    return Suspect.Heard.of(place.keep(stem, sound), SampleSource.of(sound), book.chain(true));
   }
 
-  private static NoiseMeasurement spot(
-      RoomBook book, BookFolder place, Place at, Bands all, Optional<Scale> scale) {
+  private static NoiseMeasurement spot(RoomBook book, BookFolder place, Place at, Bands all) {
     Samples sound = record(book, all.map(level -> level + at.overDb()));
     return NoiseMeasurement.of(
         place.keep("spot", sound),
         new NoiseMeasurement.Taken(at.taken(), true, at.name(), List.of()),
         SampleSource.of(sound),
-        book.heard(),
-        scale,
+        book.chain(true),
+        book.listening().calibration(),
         Progress.NONE);
   }
 }

@@ -32,13 +32,17 @@ final class DemoText {
         .ifPresent(nc ->
             lines.add(
                 say(
-                    "noise   %.0f dBA, NC-%d (measured)",
+                    "noise   %.0f dBA, NC-%d (heard by the simulated device)",
                     book.noise().get().laeqDbSpl().orElseThrow(), nc.rating())));
     book.decay()
         .ifPresent(d ->
             d.report()
                 .tMidSeconds()
-                .ifPresent(t -> lines.add(say("decay   %.2f s at mid frequencies (measured)", t))));
+                .ifPresent(t ->
+                    lines.add(
+                        say(
+                            "decay   %.2f s at mid frequencies (heard by the simulated device)",
+                            t))));
     lines.add(
         say(
             "voice   %.0f dBA at the microphone, %.0f cm away",

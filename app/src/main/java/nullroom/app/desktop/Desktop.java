@@ -1,5 +1,8 @@
 package nullroom.app.desktop;
 
+import java.io.Closeable;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -29,6 +32,9 @@ public final class Desktop {
   private final CountDownLatch closed = new CountDownLatch(1);
   private @Nullable Composition window;
 
+  /** Held for as long as the window has its book; ends with the program at the latest. */
+  private @Nullable Closeable lock;
+
   private Desktop() {}
 
   /** Opens the book opened last, or asks how to begin. */
@@ -36,19 +42,30 @@ public final class Desktop {
     Toolkit.needDisplay();
     Desktop desktop = new Desktop();
     Optional<Path> last = desktop.home.last();
+    String notice = "";
     if (last.isPresent()) {
-      return open(last.get(), false);
+      BookFolder place = new BookFolder(last.get());
+      try {
+        return open(place, place.lock(), false);
+      } catch (Trouble.BadFile e) {
+        notice = e.line();
+      }
     }
     Toolkit.start();
-    desktop.run(desktop::ask);
+    String said = notice;
+    desktop.run(() -> desktop.ask(said));
     return 0;
   }
 
   /** Opens a book; a folder without one becomes one, with a plain room to start from. */
   public static int open(Path folder, boolean restore) {
     Toolkit.needDisplay();
-    CompletableFuture<Void> toolkit = CompletableFuture.runAsync(Toolkit::start);
     BookFolder place = new BookFolder(folder);
+    return open(place, place.lock(), restore);
+  }
+
+  private static int open(BookFolder place, Closeable lock, boolean restore) {
+    CompletableFuture<Void> toolkit = CompletableFuture.runAsync(Toolkit::start);
     RoomBook book =
         restore ? place.restore() : place.exists() ? place.load() : newBook(FirstRoom.room());
     try {
@@ -60,6 +77,7 @@ public final class Desktop {
       throw e;
     }
     Desktop desktop = new Desktop();
+    desktop.lock = lock;
     desktop.run(() -> {
       Composition own = desktop.composeOwn(place, book);
       return Toolkit.show(title(book), own.scene(WIDTH, HEIGHT));
@@ -109,9 +127,9 @@ public final class Desktop {
     return SimulatedDevice.in(book.room(), Heard.of(book.room()), SEED);
   }
 
-  private Stage ask() {
+  private Stage ask(String notice) {
     Stage[] stage = new Stage[1];
-    Start start = new Start(choice -> begin(stage[0], choice));
+    Start start = new Start(notice, choice -> begin(stage[0], choice));
     stage[0] = Toolkit.show("Null Room", Look.scene(start.node(), WIDTH, HEIGHT));
     return stage[0];
   }
@@ -146,6 +164,7 @@ public final class Desktop {
   }
 
   private Composition openOwn(Stage stage, BookFolder folder, RoomBook book) {
+    lock = folder.lock();
     Composition own = composeOwn(folder, book);
     stage.setScene(own.scene(WIDTH, HEIGHT));
     stage.setTitle(title(book));
@@ -161,7 +180,7 @@ public final class Desktop {
     try {
       home.remember(folder.path());
     } catch (Trouble e) {
-      own.work().say(e.line());
+      own.work().warn(e.line());
     }
     return own;
   }
@@ -183,6 +202,13 @@ public final class Desktop {
     Composition last = Toolkit.onFx(() -> Optional.ofNullable(window)).orElse(null);
     if (last != null) {
       last.close();
+    }
+    try {
+      if (lock != null) {
+        lock.close();
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
   }
 }

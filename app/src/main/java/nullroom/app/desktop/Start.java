@@ -32,12 +32,20 @@ final class Start {
   private final VBox box = new VBox();
   private final double[] size = {4, 3, 2.4};
 
-  Start(Consumer<Choice> onChoice) {
+  /**
+   * The choice.
+   *
+   * @param notice why the last book is not open, in a sentence; empty on a first start
+   */
+  Start(String notice, Consumer<Choice> onChoice) {
     Label question = new Label("Where do you record?");
     question.getStyleClass().add("question");
     Label answer =
         new Label(
-            "Pick a way in. Nothing leaves this computer, and everything is saved by itself.");
+            notice.isEmpty()
+                ? "Pick a way in. Nothing leaves this computer, and everything is saved by itself."
+                : notice + ".");
+    answer.setWrapText(true);
     answer.getStyleClass().add("answer");
     HBox ways = new HBox(room(onChoice), recording(onChoice), demo(onChoice));
     ways.getStyleClass().add("ways");

@@ -90,7 +90,8 @@ public final class Tour {
     LockSupport.parkNanos(LIVE_NANOS);
     settle();
     pictures.add(picture(stage.getScene(), folder, (Station.values().length + 1) + "-lamp-off"));
-    Toolkit.onFx(() -> stage.setScene(Look.scene(new Start(choice -> {}).node(), width, height)));
+    Toolkit.onFx(
+        () -> stage.setScene(Look.scene(new Start("", choice -> {}).node(), width, height)));
     settle();
     pictures.add(picture(stage.getScene(), folder, (Station.values().length + 2) + "-start"));
     Toolkit.onFx(stage::close);

@@ -29,7 +29,7 @@ public final class LevelModel {
   /** A model on a desk. */
   public LevelModel(Desk desk) {
     this.desk = desk;
-    loudLine = new LoudLine(desk);
+    loudLine = new LoudLine(desk, this::plan);
     take = new TakeModel(desk);
     say =
         Say.of(
@@ -178,7 +178,12 @@ public final class LevelModel {
     double peak = peakDbfs(effort());
     double change = rightGainDb() - gainDb();
     String where =
-        String.format(Locale.ROOT, "The loudest peak should come to %.0f dBFS", peak)
+        String.format(
+                Locale.ROOT,
+                book().loudestDbSpl(book().room()).isPresent()
+                    ? "Your loudest line comes to %.0f dBFS, as heard"
+                    : "The loudest peak should come to %.0f dBFS",
+                peak)
             .replace('-', '−');
     if (peak > 0) {
       return where

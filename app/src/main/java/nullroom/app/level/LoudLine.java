@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -15,8 +16,10 @@ import nullroom.core.measure.LiveReading;
 import nullroom.core.measure.TakeChannel;
 import nullroom.core.measure.TakeMeter;
 import nullroom.core.measure.TakeReport;
-import nullroom.core.predict.Margins;
+import nullroom.core.plan.GainPlan;
+import nullroom.core.predict.Heard;
 import nullroom.core.room.PlacedMicrophone;
+import nullroom.core.room.Room;
 import nullroom.core.signal.SampleSource;
 import nullroom.io.book.Levels;
 import nullroom.io.device.AudioDevice;
@@ -34,6 +37,12 @@ public final class LoudLine {
 
   /** The peak may miss its target by so much. */
   private static final double GOOD_DB = 1.5;
+
+  /** A clipped peak is taken to have wanted so much more than full scale. */
+  private static final double CLIPPED_DB = 6;
+
+  private static final double LOWEST_GAIN_DB = -20;
+  private static final double HIGHEST_GAIN_DB = 100;
 
   /**
    * The meter of now.
@@ -57,14 +66,16 @@ public final class LoudLine {
    * What came of it.
    *
    * @param report of the half minute
-   * @param peakDbfs of the loudest line
-   * @param changeDb that the gain should be turned
+   * @param gainDb that it was recorded at
    * @param channels what is wrong between two channels; may be empty
    */
-  public record Result(TakeReport report, double peakDbfs, double changeDb, String channels) {
-    /** Whether the gain is right. */
-    public boolean good() {
-      return Math.abs(changeDb) <= GOOD_DB;
+  public record Result(TakeReport report, double gainDb, String channels) {
+    private TakeChannel channel() {
+      return report.channels().getFirst();
+    }
+
+    private boolean clipped() {
+      return channel().clippedRuns() > 0;
     }
   }
 
@@ -73,10 +84,12 @@ public final class LoudLine {
   private final ReadOnlyObjectWrapper<Optional<Result>> result =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final Desk desk;
+  private final Supplier<GainPlan> plan;
   private volatile Optional<LoudLineWatch> watching = Optional.empty();
 
-  LoudLine(Desk desk) {
+  LoudLine(Desk desk, Supplier<GainPlan> plan) {
     this.desk = desk;
+    this.plan = plan;
     desk.work()
         .runningProperty()
         .subscribe((was, on) -> {
@@ -114,7 +127,10 @@ public final class LoudLine {
         STEP_SECONDS * STEPS.size(),
         "loud-line",
         this::watch,
-        kept -> TakeMeter.measure(SampleSource.of(kept.samples()), Progress.NONE),
+        kept ->
+            new Spoken(
+                kept.simulated(),
+                TakeMeter.measure(SampleSource.of(kept.samples()), Progress.NONE)),
         this::done);
   }
 
@@ -131,11 +147,55 @@ public final class LoudLine {
     return made;
   }
 
-  private void done(TakeReport report) {
-    double peak = Decibels.ofAmplitude(report.channels().getFirst().peak());
-    double target = -desk.session().book().goal().targets().get(Margins.Kind.SAFE);
+  private record Spoken(boolean simulated, TakeReport report) {}
+
+  /** What was heard counts from now on wherever the loudest peak does: the gain follows it. */
+  private void done(Spoken spoken) {
     String channels = watching.map(LoudLineWatch::channelWords).orElse("");
-    result.set(Optional.of(new Result(report, peak, target - peak, channels)));
+    Room room = desk.session().book().room();
+    PlacedMicrophone microphone = room.requireMicrophone();
+    Result heard = new Result(spoken.report(), microphone.capture().gainDb(), channels);
+    if (heard.channel().peak() > 0) {
+      double peak =
+          Decibels.ofAmplitude(heard.channel().peak()) + (heard.clipped() ? CLIPPED_DB : 0);
+      Levels.LoudestLine line =
+          new Levels.LoudestLine(
+              spoken.simulated(),
+              room.requireTalker().effort(),
+              new Levels.Locked(desk.now(), room.requireTalker().at(), microphone, peak));
+      desk.session().edit("Hear the loudest line", b -> b.with(b.levels().with(line)));
+    }
+    result.set(Optional.of(heard));
+  }
+
+  /** Peak of the loudest line at the gain of now, dBFS; as heard, where it was heard. */
+  public double peakDbfs() {
+    Heard heard = desk.session().heard();
+    return heard.dbfs(heard.peakDbSpl());
+  }
+
+  /** By how much the gain should be turned. */
+  public double changeDb() {
+    return plan.get().changeDb();
+  }
+
+  /** Whether the loudest line was heard, did not clip, and the gain is right for it. */
+  public boolean good() {
+    return result.get().filter(r -> !r.clipped() || turnedSince(r)).isPresent()
+        && Math.abs(changeDb()) <= GOOD_DB;
+  }
+
+  private boolean turnedSince(Result r) {
+    return r.gainDb() != desk.session().book().room().requireMicrophone().capture().gainDb();
+  }
+
+  /** Whether the gain is still to be turned by what was heard. */
+  public boolean toTurn() {
+    return result
+            .get()
+            .filter(r -> r.channel().peak() > 0 && r.channel().flatTops() == 0)
+            .isPresent()
+        && Math.abs(changeDb()) > GOOD_DB;
   }
 
   /** What to do now. */
@@ -151,27 +211,34 @@ public final class LoudLine {
   }
 
   private String words(Result r) {
-    TakeChannel c = r.report().channels().getFirst();
+    TakeChannel c = r.channel();
     if (c.peak() == 0) {
       return "Nothing but digital silence came in: is the microphone muted?";
-    }
-    if (c.clippedRuns() > 0) {
-      return "That was clipped: turn the gain down by at least 6 dB and do it again.";
     }
     if (c.flatTops() > 0) {
       return "Peaks are cut off under full scale: something before the converter is too loud. Turn down there, and do it again.";
     }
-    if (r.good()) {
+    if (r.clipped() && !turnedSince(r)) {
       return String.format(
-              Locale.ROOT, "Good: the loudest line peaks at %.1f dBFS. Lock it.", r.peakDbfs())
+          Locale.ROOT,
+          "That was clipped: turn the gain down by %.0f dB or more, and do it again.",
+          Math.abs(changeDb()));
+    }
+    if (good()) {
+      return String.format(
+              Locale.ROOT,
+              turnedSince(r)
+                  ? "At this gain the loudest line comes to %.1f dBFS: speak it once more to be sure, or lock it."
+                  : "Good: the loudest line peaks at %.1f dBFS. Lock it.",
+              peakDbfs())
           .replace('-', '−');
     }
     return String.format(
             Locale.ROOT,
             "The loudest line peaks at %.1f dBFS: turn the gain %s %.0f dB.",
-            r.peakDbfs(),
-            r.changeDb() < 0 ? "down by" : "up by",
-            Math.abs(r.changeDb()))
+            peakDbfs(),
+            changeDb() < 0 ? "down by" : "up by",
+            Math.abs(changeDb()))
         .replace("-", "−");
   }
 
@@ -192,40 +259,39 @@ public final class LoudLine {
         .orElse("");
   }
 
-  /** Turns the gain in the model by what is missing, in whole decibels, as was done at the dial. */
+  /** Turns the gain in the model as was done at the dial; does nothing where it is right. */
   public void turned() {
-    result
-        .get()
-        .ifPresent(r ->
-            desk.session()
-                .edit(
-                    "Turn the gain",
-                    book -> {
-                      PlacedMicrophone m = book.room().requireMicrophone();
-                      double gain =
-                          Math.clamp(m.capture().gainDb() + Math.floor(r.changeDb()), -20.0, 100.0);
-                      return book.with(
-                          book.room().withMicrophone(m.with(m.capture().withGainDb(gain))));
-                    }));
+    if (!toTurn()) {
+      return;
+    }
+    double gain = Math.clamp(Math.rint(plan.get().gainDb()), LOWEST_GAIN_DB, HIGHEST_GAIN_DB);
+    desk.session()
+        .edit(
+            "Turn the gain",
+            book -> {
+              PlacedMicrophone m = book.room().requireMicrophone();
+              return book.with(book.room().withMicrophone(m.with(m.capture().withGainDb(gain))));
+            });
   }
 
-  /** Remembers the setting with the spot. */
+  /** Remembers the setting with the spot, where it is good. */
   public void lock() {
-    result
-        .get()
-        .ifPresent(r ->
-            desk.session()
-                .edit(
-                    "Lock the gain",
-                    book ->
-                        book.with(
-                            book.levels()
-                                .with(
-                                    new Levels.Locked(
-                                        desk.now(),
-                                        book.room().requireTalker().at(),
-                                        book.room().requireMicrophone(),
-                                        r.peakDbfs())))));
+    if (!good()) {
+      return;
+    }
+    double peak = peakDbfs();
+    desk.session()
+        .edit(
+            "Lock the gain",
+            book ->
+                book.with(
+                    book.levels()
+                        .with(
+                            new Levels.Locked(
+                                desk.now(),
+                                book.room().requireTalker().at(),
+                                book.room().requireMicrophone(),
+                                peak))));
   }
 
   /** Whether the chain is still as it was when the gain was locked, in a sentence. */

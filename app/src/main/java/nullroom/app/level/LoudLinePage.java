@@ -57,8 +57,8 @@ final class LoudLinePage {
     now.setText(model.now());
     besides.setText(model.besides());
     meter.show(model.readingProperty().get());
-    turn.setDisable(model.resultProperty().get().filter(r -> !r.good()).isEmpty());
-    lock.setDisable(model.resultProperty().get().filter(LoudLine.Result::good).isEmpty());
+    turn.setDisable(!model.toTurn());
+    lock.setDisable(!model.good());
     model
         .resultProperty()
         .get()

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.scene.control.DatePicker;
@@ -35,6 +36,7 @@ final class OwnBriefForm {
   private final NumberField floor;
   private final NumberField shortest;
   private final NumberField longest;
+  private final Choice<Integer> channels;
   private final Choice<Handover.Format> format;
   private final Choice<Integer> bits;
   private final Choice<Double> rate;
@@ -90,6 +92,13 @@ final class OwnBriefForm {
                     file().format(),
                     file().bits(),
                     r == 0 ? OptionalDouble.empty() : OptionalDouble.of(r)));
+    channels =
+        new Choice<>(
+            "own-channels",
+            "channels of the file",
+            List.of(0, 1),
+            c -> c == 1 ? "one channel" : "channels of the take",
+            c -> keep(shown.withChannels(c == 1 ? OptionalInt.of(1) : OptionalInt.empty())));
     due.setId("own-due");
     due.setAccessibleText("day on which it is due");
     due.setPrefWidth(130);
@@ -101,7 +110,7 @@ final class OwnBriefForm {
         new VBox(
             6,
             new FlowPane(12, 6, new Label("Name"), use, loudness, tolerance, peak, floor),
-            new FlowPane(12, 6, new Label("File"), format, bits, rate, shortest, longest),
+            new FlowPane(12, 6, new Label("File"), format, bits, rate, channels, shortest, longest),
             new FlowPane(12, 6, new Label("File name"), pattern, new Label("due on"), due),
             trouble,
             file);
@@ -174,7 +183,9 @@ final class OwnBriefForm {
   }
 
   private void sound(double lufs, double within, double truePeak, OptionalDouble noise) {
-    keep(Brief.own(shown.use(), lufs, within, truePeak, noise, file()));
+    keep(
+        Brief.own(shown.use(), lufs, within, truePeak, noise, file())
+            .withChannels(shown.channels()));
   }
 
   private void lasting(OptionalDouble least, OptionalDouble most) {
@@ -214,12 +225,13 @@ final class OwnBriefForm {
   private void keep(String name, Brief sound, Handover handover) {
     keep(
         Brief.own(
-            name,
-            sound.integratedLufs().orElseThrow(),
-            sound.toleranceLu().orElseThrow(),
-            sound.truePeakDbtp().orElseThrow(),
-            sound.floorDbfs(),
-            handover));
+                name,
+                sound.integratedLufs().orElseThrow(),
+                sound.toleranceLu().orElseThrow(),
+                sound.truePeakDbtp().orElseThrow(),
+                sound.floorDbfs(),
+                handover)
+            .withChannels(sound.channels()));
   }
 
   private void keep(Brief own) {
@@ -242,6 +254,7 @@ final class OwnBriefForm {
     format.show(file().format());
     bits.show(file().bits());
     rate.show(file().rateHz().orElse(0));
+    channels.show(shown.mono() ? 1 : 0);
     due.setValue(file().due().isEmpty() ? null : LocalDate.parse(file().due()));
     file.setText(
         (model.brief().isEmpty()

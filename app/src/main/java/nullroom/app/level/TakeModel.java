@@ -13,6 +13,7 @@ import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nullroom.app.shell.Desk;
+import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.measure.BlindDecay;
 import nullroom.core.measure.Moment;
@@ -25,7 +26,10 @@ import nullroom.core.plan.Handover;
 import nullroom.core.plan.TakeVerdicts;
 import nullroom.core.plan.Verdict;
 import nullroom.core.plan.WholeTakeVerdicts;
+import nullroom.core.plan.WrittenTake;
 import nullroom.core.predict.Margins;
+import nullroom.core.signal.Mixed;
+import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.SoundFile;
 import nullroom.io.audio.TakeExport;
@@ -44,14 +48,24 @@ public final class TakeModel {
 
   private static final double HEAR_STEP_SECONDS = 0.05;
 
+  /** Clipping that goes on after less than this is the same. */
+  private static final double SAME_CLIPPING_SECONDS = 2;
+
   /**
    * A take.
    *
    * @param sound its name in the book
    * @param report of it
+   * @param mono of one channel made of all of its own; its own report where it has one only
    * @param decay the room's, guessed from the ends of words; empty where there are too few
    */
-  public record Checked(String sound, TakeReport report, Optional<BlindDecay> decay) {}
+  public record Checked(
+      String sound, TakeReport report, TakeReport mono, Optional<BlindDecay> decay) {
+    /** What is measured of the file that a brief asks for. */
+    TakeReport of(Brief brief) {
+      return brief.mono() ? mono : report;
+    }
+  }
 
   /**
    * Something that was found at a time.
@@ -77,16 +91,41 @@ public final class TakeModel {
 
   /** Checks a sound file; a copy of it stays in the book. */
   public void open(Path file) {
-    desk.stream(
-        "Checking " + file.getFileName(),
-        file,
-        "take",
-        (kept, sound, progress) -> {
-          TakeReport report = TakeMeter.measure(sound, progress);
-          Samples part = part(kept, 0, Math.min(report.seconds(), DECAY_SECONDS));
-          return new Checked(kept, report, BlindDecay.of(part));
-        },
-        checked -> take.set(Optional.of(checked)));
+    desk.stream("Checking " + file.getFileName(), file, "take", this::checked, this::keep);
+  }
+
+  private void keep(Checked checked) {
+    take.set(Optional.of(checked));
+    desk.session().edit("Check a take", b -> b.with(b.levels().withTake(checked.sound())));
+  }
+
+  /** Checks the take of last time again, where its copy is still in the book. */
+  public void recall() {
+    String sound = desk.session().book().levels().take();
+    if (take.get().isPresent() || sound.isEmpty() || desk.work().runningProperty().get()) {
+      return;
+    }
+    desk.work()
+        .start(
+            "Checking " + sound + " again",
+            progress -> {
+              try (SoundFile file = SoundFile.open(desk.session().folder().sound(sound))) {
+                return checked(sound, file, progress);
+              }
+            },
+            again -> take.set(Optional.of(again)));
+  }
+
+  private Checked checked(String kept, SoundFile sound, Progress progress) {
+    TakeReport report = TakeMeter.measure(sound, progress);
+    Samples part = part(kept, 0, Math.min(report.seconds(), DECAY_SECONDS));
+    TakeReport mono = report;
+    if (report.channels().size() > 1) {
+      try (SoundFile again = SoundFile.open(desk.session().folder().sound(kept))) {
+        mono = TakeMeter.measure(new Mixed(again, report.monoShares()), progress);
+      }
+    }
+    return new Checked(kept, report, mono, BlindDecay.of(part));
   }
 
   /** Records twenty seconds of voice and checks them. */
@@ -96,14 +135,11 @@ public final class TakeModel {
         AudioDevice.Prompt.VOICE,
         TAKE_SECONDS,
         "take",
-        kept ->
-            new Checked(
-                kept.name(),
-                TakeMeter.measure(
-                    nullroom.core.signal.SampleSource.of(kept.samples()),
-                    nullroom.core.Progress.NONE),
-                BlindDecay.of(kept.samples())),
-        checked -> take.set(Optional.of(checked)));
+        kept -> {
+          TakeReport report = TakeMeter.measure(SampleSource.of(kept.samples()), Progress.NONE);
+          return new Checked(kept.name(), report, report, BlindDecay.of(kept.samples()));
+        },
+        this::keep);
   }
 
   /** What the recording is handed over as; empty where nobody said. */
@@ -203,7 +239,7 @@ public final class TakeModel {
     take.get()
         .ifPresent(t -> {
           TakeChannel c = first(t);
-          c.clips().forEach(m -> all.add(finding("clipped", m)));
+          all.addAll(clips(c.clips()));
           c.dropouts().forEach(m -> all.add(finding("drop-out", m)));
           List<Moment> gusts = c.gusts();
           c.thumps().forEach(m -> all.add(finding(gusts.contains(m) ? "wind" : "plosive", m)));
@@ -223,13 +259,35 @@ public final class TakeModel {
     return new Finding(kind, moment, kind + " at " + clock(moment.startSeconds()));
   }
 
+  /** Places that clip close to each other are one finding. */
+  static List<Finding> clips(List<Moment> clips) {
+    List<Finding> all = new ArrayList<>();
+    int from = 0;
+    for (int i = 1; i <= clips.size(); i++) {
+      Moment last = clips.get(i - 1);
+      double end = last.startSeconds() + last.durationSeconds();
+      if (i < clips.size() && clips.get(i).startSeconds() - end < SAME_CLIPPING_SECONDS) {
+        continue;
+      }
+      double start = clips.get(from).startSeconds();
+      String places = i - from == 1 ? "" : " in " + (i - from) + " places";
+      all.add(
+          new Finding(
+              "clipped",
+              new Moment(start, end - start),
+              "clipped" + places + " from " + clock(start)));
+      from = i;
+    }
+    return all;
+  }
+
   static String clock(double seconds) {
     return String.format(Locale.ROOT, "%d:%04.1f", (int) (seconds / 60), seconds % 60);
   }
 
   /** The gain that brings it to its brief; empty without a take or a brief. */
   public Optional<Delivery> delivery() {
-    return take.get().flatMap(t -> brief().flatMap(b -> Delivery.of(t.report(), b)));
+    return take.get().flatMap(t -> brief().flatMap(b -> Delivery.of(t.of(b), b)));
   }
 
   /** Plays what was found with a little before and after it. */
@@ -286,24 +344,48 @@ public final class TakeModel {
    */
   public void export(Path target, double from, double to) {
     Checked checked = take.get().orElseThrow(() -> new Trouble.BadField("take", "check one first"));
-    double gain = delivery().map(Delivery::gainDb).orElse(0.0);
+    Optional<Delivery> delivery = delivery();
+    boolean mixed = brief().filter(Brief::mono).isPresent() && checked.report() != checked.mono();
     TakeExport export =
         new TakeExport(
             from,
             to > from ? to : Double.POSITIVE_INFINITY,
-            gain,
+            delivery.map(Delivery::gainDb).orElse(0.0),
             handover().bits(),
-            handover().rateHz());
+            handover().rateHz(),
+            mixed ? checked.report().monoShares() : List.of());
+    boolean whole = from == 0 && !(to > from);
     desk.work()
         .start(
             "Writing " + target.getFileName(),
-            progress ->
-                export.write(desk.session().folder().sound(checked.sound()), target, progress),
-            cut ->
-                desk.work()
-                    .say(
-                        cut == 0
-                            ? "Written: " + target.getFileName() + "."
-                            : "Written, but " + cut + " samples passed full scale and were cut."));
+            progress -> {
+              long cut =
+                  export.write(desk.session().folder().sound(checked.sound()), target, progress);
+              try (SoundFile written = SoundFile.open(target)) {
+                return new Written(cut, TakeMeter.measure(written, progress));
+              }
+            },
+            written -> said(target, written, whole ? delivery : Optional.empty()));
+  }
+
+  private record Written(long cut, TakeReport readBack) {}
+
+  private void said(Path target, Written written, Optional<Delivery> delivery) {
+    String words =
+        String.format(
+            Locale.ROOT,
+            "Written: %s, in %s. Read back: %s.",
+            target.getFileName(),
+            target.toAbsolutePath().getParent(),
+            WrittenTake.words(written.readBack()));
+    Optional<String> fault =
+        brief().flatMap(b -> WrittenTake.fault(written.readBack(), b, delivery));
+    if (written.cut() > 0) {
+      desk.work().warn(words + " " + written.cut() + " samples passed full scale and were cut.");
+    } else if (fault.isPresent()) {
+      desk.work().warn(words + " But " + fault.get() + ".");
+    } else {
+      desk.work().say(words);
+    }
   }
 }

@@ -63,6 +63,7 @@ final class TakePage {
   TakePage(LevelModel level, Desk desk) {
     model = level.take();
     this.desk = desk;
+    model.recall();
     plot.setMinHeight(PLOT_HEIGHT);
     plot.setOnFlag(
         index -> desk.work().attempt(() -> model.hear(model.findings().get(index)), () -> {}));

@@ -31,17 +31,22 @@ public final class CalibrationModel {
     return desk.session().book().listening().calibration();
   }
 
-  /** What a full scale means now. */
+  /** What a full scale means now; empty where nobody said that the chain described is in use. */
   public Optional<Scale> scale() {
-    return desk.session().book().scale();
+    boolean simulated = desk.inputs().chosenProperty().get().simulated();
+    return desk.session().book().chain(simulated).flatMap(calibration()::scale);
   }
 
-  /** By the data of microphone and input, or not at all. */
+  /**
+   * By the data of microphone and input, or not at all. Whoever sets a scale says that the chain
+   * described is the one in use.
+   */
   public void set(Calibration calibration) {
+    boolean known = calibration.method() != Calibration.Method.NONE;
     desk.session()
         .edit(
             "Set the scale " + calibration.method().label(),
-            b -> b.with(b.listening().withCalibration(calibration)));
+            b -> b.with(b.listening().withCalibration(calibration).withChainKnown(known)));
   }
 
   /** By a known full scale. */

@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 import nullroom.app.control.BandName;
 import nullroom.app.shell.Desk;
 import nullroom.core.Trouble;
+import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.Culprits;
 import nullroom.core.measure.Scale;
@@ -17,7 +18,6 @@ import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.signal.SampleSource;
 import nullroom.io.book.Listening;
-import nullroom.io.book.NoiseMeasurement;
 import nullroom.io.book.RoomBook;
 import nullroom.io.book.Suspect;
 import nullroom.io.device.AudioDevice;
@@ -58,13 +58,26 @@ public final class CulpritModel {
 
   /** The board, where at least one was heard on and off. */
   public Optional<Culprits> board() {
-    List<Culprits.Suspect> pairs = suspects().stream().flatMap(s -> s.pair().stream()).toList();
+    Optional<Capture> chain = chain();
+    List<Culprits.Suspect> pairs =
+        suspects().stream().flatMap(s -> s.pairAt(chain).stream()).toList();
     return pairs.isEmpty() ? Optional.empty() : Optional.of(Culprits.of(pairs));
   }
 
-  /** What the board's digital levels mean in the air. */
+  /** The chain whose full scale the board's levels are said by: that of the first recording. */
+  private Optional<Capture> chain() {
+    List<Suspect> heard = suspects().stream().filter(s -> s.pair().isPresent()).toList();
+    return heard.isEmpty() || heard.stream().anyMatch(s -> s.chain().isEmpty())
+        ? Optional.empty()
+        : heard.getFirst().chain();
+  }
+
+  /**
+   * What the board's digital levels mean in the air; empty where one of its recordings was made
+   * with a chain that nobody knows.
+   */
   public Optional<Scale> scale() {
-    return book().noise().flatMap(NoiseMeasurement::scale).or(() -> book().scale());
+    return chain().flatMap(book().listening().calibration()::scale);
   }
 
   /** Puts a suspect on the board. */
@@ -103,7 +116,8 @@ public final class CulpritModel {
   }
 
   private Suspect.Heard heard(Desk.Kept sound) {
-    return Suspect.Heard.of(sound.name(), SampleSource.of(sound.samples()));
+    return Suspect.Heard.of(
+        sound.name(), SampleSource.of(sound.samples()), book().chain(sound.simulated()));
   }
 
   private void keep(String name, boolean on, Suspect.Heard heard) {
@@ -143,7 +157,7 @@ public final class CulpritModel {
   private NoiseSource source(Suspect suspect, NearMicrophone place) {
     Culprits.Suspect pair =
         suspect
-            .pair()
+            .pairAt(chain())
             .orElseThrow(() ->
                 new Trouble.BadField("place", "hear the " + suspect.name() + " on and off first"));
     Scale scale =
@@ -187,6 +201,10 @@ public final class CulpritModel {
     List<Culprits.Culprit> order = board.get().order();
     Culprits.Culprit worst = order.getFirst();
     List<String> said = new ArrayList<>();
+    if (!Double.isFinite(worst.own().levelDbA())) {
+      return "On and off sound alike with every suspect so far: none of them makes a difference that could be heard here."
+          + stillOff();
+    }
     said.add(
         worst.uncertain()
             ? "The "
@@ -200,13 +218,15 @@ public final class CulpritModel {
               "With all %d off it is %.1f dB quieter.",
               order.size(), order.getLast().togetherDb()));
     }
-    if (!owed().isEmpty()) {
-      said.add(
-          "Still off: "
-              + String.join(", ", owed().stream().map(Suspect::name).toList())
-              + ". Food spoils and pipes freeze: tick it when it is on again.");
-    }
-    return String.join(" ", said);
+    return String.join(" ", said) + stillOff();
+  }
+
+  private String stillOff() {
+    return owed().isEmpty()
+        ? ""
+        : " Still off: "
+            + String.join(", ", owed().stream().map(Suspect::name).toList())
+            + ". Food spoils and pipes freeze: tick it when it is on again.";
   }
 
   /** The A-weighted level of a culprit in words. */

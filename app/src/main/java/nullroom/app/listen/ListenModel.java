@@ -10,13 +10,16 @@ import java.util.concurrent.Executor;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.control.BandName;
+import nullroom.app.control.BandPlot;
 import nullroom.app.shell.Desk;
-import nullroom.app.shell.Inputs;
 import nullroom.app.shell.Say;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Capture;
+import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.measure.Intrusion;
 import nullroom.core.measure.NoiseReport;
+import nullroom.core.measure.Scale;
 import nullroom.core.measure.Tone;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
@@ -65,7 +68,7 @@ public final class ListenModel {
         .troubleProperty()
         .subscribe(sentence -> {
           if (!sentence.isEmpty()) {
-            desk.work().say(sentence);
+            desk.work().warn(sentence);
           }
         });
   }
@@ -134,6 +137,11 @@ public final class ListenModel {
     return n.simulated() ? "Simulated" : "Measured";
   }
 
+  /** How its bars are drawn. */
+  BandPlot.Origin plotted() {
+    return inAir().map(n -> BandPlot.Origin.heard(n.simulated())).orElse(BandPlot.Origin.ASSUMED);
+  }
+
   /** Whether it was measured. */
   public boolean measured() {
     return inAir().isPresent();
@@ -161,12 +169,20 @@ public final class ListenModel {
     }
     Margins margins = desk.session().heard().margins();
     double over = margins.over(book().goal().targets(), Margins.Kind.QUIET);
+    double uncertainty =
+        inAir().flatMap(NoiseMeasurement::scale).map(Scale::uncertaintyDb).orElse(0.0);
+    boolean cannotTell = Math.abs(over) < uncertainty;
     String verdict =
-        over >= 0
-            ? "Yes, with " + Words.decibels(over) + " to spare"
-            : "Not yet: " + Words.decibels(-over) + " too loud";
+        cannotTell
+            ? "Nobody can tell: "
+                + Words.decibels(Math.abs(over))
+                + (over >= 0 ? " to spare" : " too loud")
+            : over >= 0
+                ? "Yes, with " + Words.decibels(over) + " to spare"
+                : "Not yet: " + Words.decibels(-over) + " too loud";
     return verdict
         + inAir().map(n -> Words.giveOrTake(n.scale())).orElse("")
+        + (cannotTell ? ", which a calibrator or a borrowed meter would settle," : "")
         + String.format(
             Locale.ROOT,
             " for “%s” with this microphone here.",
@@ -278,8 +294,10 @@ public final class ListenModel {
     if (desk.live().runningProperty().get()) {
       desk.live().stop();
     } else {
-      Inputs.Input input = desk.inputs().chosenProperty().get();
-      desk.live().start(input.device().get());
+      desk.work()
+          .attempt(
+              () -> desk.live().start(desk.inputs().chosenProperty().get().device().get()),
+              () -> {});
     }
   }
 
@@ -300,28 +318,95 @@ public final class ListenModel {
         "Measuring " + file.getFileName(),
         file,
         "noise",
-        (kept, sound, progress) -> measure(kept, false, sound, progress),
+        (kept, sound, progress) -> measure(kept, false, Optional.empty(), sound, progress),
         this::keep);
   }
 
   private NoiseMeasurement measure(Desk.Kept sound) {
     return measure(
-        sound.name(), sound.simulated(), SampleSource.of(sound.samples()), Progress.NONE);
+        sound.name(),
+        sound.simulated(),
+        book().chain(sound.simulated()),
+        SampleSource.of(sound.samples()),
+        Progress.NONE);
   }
 
   private NoiseMeasurement measure(
-      String name, boolean simulated, SampleSource sound, Progress progress) {
+      String name,
+      boolean simulated,
+      Optional<Capture> chain,
+      SampleSource sound,
+      Progress progress) {
     RoomBook book = book();
     return NoiseMeasurement.of(
         name,
         new NoiseMeasurement.Taken(desk.now(), simulated, "", SpotModel.off(book)),
         sound,
-        book.heard(),
-        book.scale(),
+        chain,
+        book.listening().calibration(),
         progress);
   }
 
   private void keep(NoiseMeasurement measured) {
     desk.session().edit("Measure the noise", book -> book.with(measured));
+    if (!book().noise().equals(Optional.of(measured))) {
+      desk.work()
+          .say(
+              "That was the simulated room: your own measurement stays the one that counts. The sound is kept as "
+                  + measured.sound()
+                  + ".");
+    } else if (measured.chain().isEmpty()) {
+      desk.work()
+          .say(
+              "Nobody said yet which microphone and gain this was made with: its levels are relative.");
+    }
+  }
+
+  /** The chain that the measurement of now was made with, in words. */
+  public String chainWords() {
+    return measurement()
+        .map(n ->
+            n.chain()
+                .map(c ->
+                    Words.say("made with %s, %.0f dB of gain", MicrophoneType.nameOf(c), c.gainDb())
+                        + (n.simulated() ? " (simulated)" : ""))
+                .orElse("made with an unknown microphone or gain"))
+        .orElse("");
+  }
+
+  /** Whether it could be said to have been made with the microphone described now. */
+  public boolean canTakeDescribedChain() {
+    return measurement()
+        .filter(n -> !n.simulated())
+        .filter(n -> !n.chain().equals(Optional.of(described())))
+        .isPresent();
+  }
+
+  private Capture described() {
+    return book().room().requireMicrophone().capture();
+  }
+
+  /** The microphone and gain described now, in words. */
+  public String described(boolean shortly) {
+    return Words.say(
+        shortly ? "%s, %.0f dB" : "the %s at %.0f dB of gain",
+        MicrophoneType.nameOf(described()),
+        described().gainDb());
+  }
+
+  /** Says that the measurement of now was made with the microphone described now. */
+  public void madeWithDescribed() {
+    desk.session()
+        .edit(
+            "Say what the noise was recorded with",
+            b -> b.with(b.listening().withChain(Optional.of(described()))));
+  }
+
+  /** Says that nobody knows what it was made with. */
+  public void madeWithUnknown() {
+    desk.session()
+        .edit(
+            "Say that nobody knows what the noise was recorded with",
+            b -> b.with(b.listening().withChain(Optional.empty())));
   }
 }

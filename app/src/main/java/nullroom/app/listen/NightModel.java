@@ -26,6 +26,7 @@ import nullroom.core.measure.Scale;
 import nullroom.core.measure.SecondLevels;
 import nullroom.io.book.RoomBook;
 import nullroom.io.book.SurveyNote;
+import nullroom.io.device.AudioDevice;
 import nullroom.io.survey.IntrusionSound;
 import nullroom.io.survey.SurveyFile;
 import nullroom.io.survey.SurveyRun;
@@ -45,6 +46,11 @@ public final class NightModel {
   private final List<SurveyFile.Line> lines = new ArrayList<>();
   private volatile @Nullable Watch watch;
   private int judgedAt;
+
+  /** Judgements asked for, and the newest that is shown; on the FX thread. */
+  private int asked;
+
+  private int shown;
 
   NightModel(Desk desk, Executor executor) {
     this.desk = desk;
@@ -90,11 +96,13 @@ public final class NightModel {
     Inputs.Input input = desk.inputs().chosenProperty().get();
     SurveyNote note =
         new SurveyNote(
-            desk.session().folder().freshSurvey("survey"),
-            now().truncatedTo(ChronoUnit.SECONDS).toString(),
-            input.simulated(),
-            book().scale(),
-            false);
+                desk.session().folder().freshSurvey("survey"),
+                now().truncatedTo(ChronoUnit.SECONDS).toString(),
+                input.simulated(),
+                book().chain(input.simulated()),
+                Optional.empty(),
+                false)
+            .by(book().listening().calibration());
     run(note, 0);
   }
 
@@ -123,6 +131,7 @@ public final class NightModel {
     if (running.get()) {
       return;
     }
+    AudioDevice device = desk.inputs().chosenProperty().get().device().get();
     running.set(true);
     lines.clear();
     judgedAt = 0;
@@ -132,7 +141,7 @@ public final class NightModel {
         keepSound.get() ? Optional.of(clip -> keep(note, clip)) : Optional.empty();
     watch = new Watch(note, new SurveyRun.Plan(csv, startSeconds, this::now, sound));
     desk.live().tap(watch);
-    desk.live().start(desk.inputs().chosenProperty().get().device().get());
+    desk.live().start(device);
   }
 
   private void keep(SurveyNote note, IntrusionSound.Clip clip) {
@@ -164,7 +173,7 @@ public final class NightModel {
   }
 
   private void say(String sentence) {
-    Platform.runLater(() -> desk.work().say(sentence));
+    Platform.runLater(() -> desk.work().warn(sentence));
   }
 
   private void edit(String name, SurveyNote note) {
@@ -256,7 +265,8 @@ public final class NightModel {
     judgedAt = lines.size();
     SurveyFile.Content content = new SurveyFile.Content(lines, 0);
     double limit = limitDbfs(note.scale());
-    executor.execute(() -> publish(Night.of(content, note.scale(), limit)));
+    int mine = ++asked;
+    executor.execute(() -> publish(Night.of(content, note.scale(), limit), mine));
   }
 
   private void show(SurveyNote note) {
@@ -265,20 +275,31 @@ public final class NightModel {
       return; // it never got as far as its first second
     }
     double limit = limitDbfs(note.scale());
+    int mine = ++asked;
     executor.execute(() -> {
       try {
         SurveyFile.Content content = SurveyFile.read(csv);
-        Platform.runLater(() -> lines.addAll(content.lines()));
-        publish(Night.of(content, note.scale(), limit));
+        Platform.runLater(() -> {
+          if (mine == asked) {
+            lines.addAll(content.lines());
+          }
+        });
+        publish(Night.of(content, note.scale(), limit), mine);
       } catch (Trouble e) {
         say(e.line());
       }
     });
   }
 
-  private void publish(Night judged) {
+  /** Shows a judgement unless a newer one is shown already. */
+  private void publish(Night judged, int which) {
     if (!judged.survey().rows().isEmpty()) {
-      Platform.runLater(() -> night.set(Optional.of(judged)));
+      Platform.runLater(() -> {
+        if (which > shown) {
+          shown = which;
+          night.set(Optional.of(judged));
+        }
+      });
     }
   }
 

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
@@ -60,10 +61,7 @@ final class ReportView {
     octaves.show(
         List.of(
             new BandPlot.Series(
-                "room, " + model.origin(),
-                model.measured() ? BandPlot.Origin.MEASURED : BandPlot.Origin.ASSUMED,
-                model.noise().toArray(),
-                "noise-bar")),
+                "room, " + model.origin(), model.plotted(), model.noise().toArray(), "noise-bar")),
         model
             .quietLine()
             .map(q -> new BandPlot.Reference("quiet line", q.toArray(), Optional.empty())));
@@ -86,7 +84,7 @@ final class ReportView {
     }
     thirds.setAxis(n.scale().isPresent() ? 0 : -120, n.scale().isPresent() ? 60 : 0, 20);
     thirds.show(
-        List.of(new BandPlot.Series("", BandPlot.Origin.MEASURED, levels, "noise-bar")),
+        List.of(new BandPlot.Series("", BandPlot.Origin.heard(n.simulated()), levels, "noise-bar")),
         Optional.empty());
     row(n.scale().isPresent() ? "at the mic, dB SPL" : "at the mic, dBFS", "");
     row("LAeq", level(r.laeqDbfs(), lift));
@@ -140,7 +138,38 @@ final class ReportView {
     hint.getStyleClass().add("soft");
     HBox row = new HBox(listen, FilePick.button(model::open), hint);
     row.getStyleClass().add("row");
-    return new VBox(6, row, humTest(desk));
+    return new VBox(6, row, chain(desk), humTest(desk));
+  }
+
+  /** What the measurement was made with, to be corrected. */
+  private HBox chain(Desk desk) {
+    Label made = new Label();
+    made.getStyleClass().add("soft");
+    Button described = new Button();
+    described.setId("chain-described");
+    described.setOnAction(e -> model.madeWithDescribed());
+    Button unknown = new Button("Nobody knows: relative only");
+    unknown.setId("chain-unknown");
+    unknown.setOnAction(e -> model.madeWithUnknown());
+    HBox row = new HBox(made, described, unknown);
+    row.getStyleClass().add("row");
+    Runnable show =
+        () -> {
+          Optional<NoiseMeasurement> noise = model.measurement();
+          made.setText(noise.map(n -> "This recording was " + model.chainWords() + ".").orElse(""));
+          described.setText("It was " + model.described(true));
+          shown(row, noise.isPresent());
+          shown(described, model.canTakeDescribedChain());
+          shown(unknown, noise.filter(n -> !n.simulated() && n.chain().isPresent()).isPresent());
+        };
+    desk.session().bookProperty().subscribe(show);
+    show.run();
+    return row;
+  }
+
+  private static void shown(Node node, boolean yes) {
+    node.setVisible(yes);
+    node.setManaged(yes);
   }
 
   private HBox humTest(Desk desk) {
@@ -157,8 +186,7 @@ final class ReportView {
     row.getStyleClass().add("row");
     Runnable show =
         () -> {
-          row.setVisible(model.hum().hum().isPresent());
-          row.setManaged(row.isVisible());
+          shown(row, model.hum().hum().isPresent());
         };
     desk.session().bookProperty().subscribe(show);
     show.run();

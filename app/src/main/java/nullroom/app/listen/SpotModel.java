@@ -37,6 +37,11 @@ public final class SpotModel {
     return spot.spot() + (time < 0 ? "" : ", " + spot.taken().substring(time + 1));
   }
 
+  /** Whether a candidate was heard in an acted room. */
+  public boolean simulated(String name) {
+    return heard().stream().anyMatch(s -> name(s).equals(name) && s.simulated());
+  }
+
   /** Best first, with reasons. */
   public List<Spots.Ranked> ranked() {
     return Spots.rank(
@@ -72,8 +77,8 @@ public final class SpotModel {
         sound.name(),
         new NoiseMeasurement.Taken(desk.now(), sound.simulated(), place, off(book())),
         SampleSource.of(sound.samples()),
-        book().heard(),
-        book().scale(),
+        book().chain(sound.simulated()),
+        book().listening().calibration(),
         Progress.NONE);
   }
 

@@ -89,7 +89,7 @@ final class SpotView {
                 series.add(
                     new BandPlot.Series(
                         (best ? "best, " : "worst, ") + r.candidate().name(),
-                        BandPlot.Origin.MEASURED,
+                        BandPlot.Origin.heard(model.simulated(r.candidate().name())),
                         levels.toArray(),
                         best ? "now-bar" : "before-bar")));
       }

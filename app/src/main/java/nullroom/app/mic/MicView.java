@@ -66,7 +66,7 @@ public final class MicView {
       edit.run();
       desk.work().say("");
     } catch (nullroom.core.Trouble e) {
-      desk.work().say("There the microphone would stand outside the room.");
+      desk.work().warn("There the microphone would stand outside the room.");
     }
   }
 

@@ -33,7 +33,7 @@ final class DecayPage {
           times.show(
               List.of(
                   new BandPlot.Series(
-                      "measured", BandPlot.Origin.MEASURED, model.measuredSeconds(), "now-bar"),
+                      model.origin().label(), model.origin(), model.measuredSeconds(), "now-bar"),
                   new BandPlot.Series(
                       "predicted",
                       BandPlot.Origin.PREDICTED,

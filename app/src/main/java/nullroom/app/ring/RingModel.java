@@ -10,6 +10,7 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import nullroom.app.control.BandPlot;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.Say;
 import nullroom.core.Trouble;
@@ -57,7 +58,7 @@ public final class RingModel {
   }
 
   /** What a recording changes in the book. */
-  record Found(String edit, UnaryOperator<Decays> change, String remark) {}
+  record Found(String edit, UnaryOperator<Decays> change, String remark, boolean simulated) {}
 
   private final ObjectProperty<RingPage> page = new SimpleObjectProperty<>(RingPage.DECAY);
   private final ObjectProperty<Optional<Arrival>> chosen =
@@ -135,6 +136,11 @@ public final class RingModel {
               .orElse(Double.NaN);
     }
     return seconds;
+  }
+
+  /** Whether the times are of a real room or of an acted one. */
+  public BandPlot.Origin origin() {
+    return BandPlot.Origin.heard(book().decay().filter(DecayMeasurement::simulated).isPresent());
   }
 
   /** Times predicted for the room as described now. */
@@ -253,21 +259,28 @@ public final class RingModel {
       try {
         DecayMeasurement measured =
             DecayMeasurement.of(sound.name(), desk.now(), at, sound.samples(), book().room());
-        return new Found("Measure the decay", decays -> decays.with(measured), "");
+        return new Found(
+            "Measure the decay", decays -> decays.with(measured), "", sound.simulated());
       } catch (Trouble.BadSound nothing) {
         BlindDecay guess = BlindDecay.of(sound.samples()).orElseThrow(() -> nothing);
         DecayEstimate estimate = new DecayEstimate(sound.name(), desk.now(), guess);
         return new Found(
             "Estimate the decay",
             decays -> decays.with(estimate),
-            RingWords.offered(guess, book().decay().isPresent()));
+            RingWords.offered(guess, book().decay().isPresent()),
+            sound.simulated());
       }
     };
   }
 
   void keep(Found found) {
     desk.session().edit(found.edit(), book -> book.with(found.change().apply(book.decays())));
-    desk.work().say(found.remark());
+    boolean aside = found.simulated() && book().decay().filter(d -> !d.simulated()).isPresent();
+    desk.work()
+        .say(
+            aside
+                ? "That was the simulated room: what you measured yourself stays what counts."
+                : found.remark());
     if (page.get() == RingPage.CLAPS) {
       page.set(RingPage.DECAY);
     }

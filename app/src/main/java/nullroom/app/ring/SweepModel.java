@@ -40,7 +40,8 @@ public final class SweepModel {
     loudness.set(wanted);
     if (wanted.ordinal() > most.ordinal()) {
       loudness.set(most);
-      desk.work().say("One step at a time: play it “" + most.label() + "” first and listen to it.");
+      desk.work()
+          .warn("One step at a time: play it “" + most.label() + "” first and listen to it.");
     }
   }
 

@@ -48,7 +48,7 @@ public final class FurnitureModel {
         Optional<Room> with = with(kind.at(x, y));
         if (with.isPresent()) {
           Room furnished = with.get();
-          desk.session().edit("Put up a " + kind.label(), book -> book.with(furnished));
+          desk.session().describe("Put up a " + kind.label(), now -> furnished);
           return;
         }
       }
@@ -94,8 +94,7 @@ public final class FurnitureModel {
     String name = all().get(index).name();
     List<Furniture> fewer = new ArrayList<>(all());
     fewer.remove(index);
-    desk.session()
-        .edit("Take out the " + name, book -> book.with(book.room().withFurniture(fewer)));
+    desk.session().describe("Take out the " + name, now -> now.withFurniture(fewer));
   }
 
   /**
@@ -106,8 +105,7 @@ public final class FurnitureModel {
   public void change(int index, Furniture other) {
     List<Furniture> changed = new ArrayList<>(all());
     changed.set(index, other);
-    desk.session()
-        .edit("Change the " + other.name(), book -> book.with(book.room().withFurniture(changed)));
+    desk.session().describe("Change the " + other.name(), now -> now.withFurniture(changed));
   }
 
   /** Changes one figure of a piece: 0, 1 place; 2 lift; 3, 4, 5 sizes; 6 turn in degrees. */
@@ -166,7 +164,7 @@ public final class FurnitureModel {
     try {
       List<LooseObject> more = new ArrayList<>(loose());
       more.add(new LooseObject(name.strip(), squareMetres));
-      desk.session().edit("Put in the " + name, book -> book.with(book.room().withObjects(more)));
+      desk.session().describe("Put in the " + name, now -> now.withObjects(more));
     } catch (IllegalArgumentException e) {
       throw new Trouble.BadField(name, String.valueOf(e.getMessage()));
     }
@@ -176,7 +174,6 @@ public final class FurnitureModel {
   public void removeLoose(int index) {
     List<LooseObject> fewer = new ArrayList<>(loose());
     LooseObject gone = fewer.remove(index);
-    desk.session()
-        .edit("Take out the " + gone.name(), book -> book.with(book.room().withObjects(fewer)));
+    desk.session().describe("Take out the " + gone.name(), now -> now.withObjects(fewer));
   }
 }

@@ -164,9 +164,9 @@ final class FurniturePage {
         model.change(index, figure, typed);
         desk.work().say("");
       } catch (NumberFormatException wrong) {
-        desk.work().say("“" + field.getText() + "” is no number.");
+        desk.work().warn("“" + field.getText() + "” is no number.");
       } catch (Trouble wrong) {
-        desk.work().say(wrong.line());
+        desk.work().warn(wrong.line());
       }
     });
     return field;

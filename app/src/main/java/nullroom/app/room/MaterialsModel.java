@@ -155,12 +155,12 @@ public final class MaterialsModel {
             String.format(Locale.ROOT, "%.1f m² hung free", squareMetres),
             layer.absorptionHungFree().map(a -> FACES * a * squareMetres));
     desk.session()
-        .edit(
+        .describe(
             "Hang a layer free",
-            book -> {
-              List<LooseObject> more = new ArrayList<>(book.room().objects());
+            now -> {
+              List<LooseObject> more = new ArrayList<>(now.objects());
               more.add(cloth);
-              return book.with(book.room().withObjects(more));
+              return now.withObjects(more);
             });
   }
 
@@ -198,13 +198,10 @@ public final class MaterialsModel {
   /** Clads a whole surface with a layer. */
   public void clad(String surface, PorousLayer layer) {
     desk.session()
-        .edit(
+        .describe(
             "Clad " + surface,
-            book ->
-                book.with(
-                    book.room()
-                        .withFinish(
-                            surface,
-                            new Finish.Porous(layer, Bands.all(Finish.DEFAULT_SCATTERING)))));
+            now ->
+                now.withFinish(
+                    surface, new Finish.Porous(layer, Bands.all(Finish.DEFAULT_SCATTERING))));
   }
 }

@@ -17,6 +17,7 @@ import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Desk;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.predict.Tuning;
+import nullroom.io.book.DecayMeasurement;
 
 /** Predicted, traced and measured times in one chart, and the description tuned to them. */
 final class ModelPage {
@@ -67,7 +68,10 @@ final class ModelPage {
     words.setText(model.words());
     List<BandPlot.Series> series = new ArrayList<>();
     double[] measured = model.measured().stream().mapToDouble(t -> t.orElse(Double.NaN)).toArray();
-    series.add(new BandPlot.Series("measured", BandPlot.Origin.MEASURED, measured, "now-bar"));
+    BandPlot.Origin origin =
+        BandPlot.Origin.heard(
+            desk.session().book().decay().filter(DecayMeasurement::simulated).isPresent());
+    series.add(new BandPlot.Series(origin.label(), origin, measured, "now-bar"));
     series.add(
         new BandPlot.Series(
             "statistics", BandPlot.Origin.PREDICTED, model.predictedSeconds(), "before-bar"));

@@ -7,6 +7,7 @@ import java.util.Optional;
 import nullroom.core.Trouble;
 import nullroom.core.room.Alternative;
 import nullroom.core.room.Finish;
+import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
@@ -47,20 +48,35 @@ public enum Opening {
             : Optional.of(new Alternative(now, then, Finish.of(otherMaterial)));
   }
 
+  /** A piece is moved on in such steps until it lies on no other. */
+  private static final double ASIDE_METRES = 0.05;
+
   /** Name for people. */
   public String label() {
     return label;
   }
 
-  /** A room with one of it more. */
+  /**
+   * A room with one of it more: where it is asked for, or beside what is there already.
+   *
+   * @throws Trouble.BadField where it fits nowhere
+   */
   Room in(Room room, String surface, double along) {
     boolean wall = surface.startsWith("wall");
     List<Point> corners =
         Patch.rectangle(label, surface, along, wall ? up : along, width, height, material)
             .corners();
-    Patch patch = new Patch(label, surface, corners, Finish.of(material), otherwise);
-    check(room, patch);
-    return room.plus(patch);
+    Patch asked = new Patch(label, surface, corners, Finish.of(material), otherwise);
+    check(room, asked);
+    for (double aside = 0; aside < Outline.MAX_METRES; aside += ASIDE_METRES) {
+      for (double by : new double[] {aside, -aside}) {
+        Patch there = asked.movedBy(by, 0);
+        if (room.hasPlaceFor(there)) {
+          return room.plus(there);
+        }
+      }
+    }
+    throw new Trouble.BadField(label, "finds no free place on " + surface);
   }
 
   /** The room with a piece on a surface as wide and high as told. */

@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.concurrent.Executor;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ObjectProperty;
@@ -11,6 +12,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.control.Hands;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.Say;
+import nullroom.core.measure.PositionAverage;
 import nullroom.core.predict.Statistics;
 import nullroom.core.room.Camera;
 import nullroom.core.room.Finish;
@@ -18,6 +20,7 @@ import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.Thing;
 import nullroom.io.book.BookFolder;
+import nullroom.io.book.DecayMeasurement;
 
 /** What the room station knows and can do. */
 public final class RoomModel {
@@ -106,7 +109,7 @@ public final class RoomModel {
     Room other = BookFolder.readRoom(file);
     other.requireTalker();
     other.requireMicrophone();
-    desk.session().edit("Open the room " + other.name(), book -> book.with(other));
+    desk.session().describe("Open the room " + other.name(), now -> other);
   }
 
   /**
@@ -126,12 +129,30 @@ public final class RoomModel {
 
   private String sayAnswer() {
     Statistics s = Statistics.of(room());
+    OptionalDouble measured =
+        desk.session()
+            .book()
+            .decays()
+            .average()
+            .map(PositionAverage::tMidSeconds)
+            .orElse(OptionalDouble.empty());
+    if (measured.isEmpty()) {
+      return String.format(
+          Locale.ROOT,
+          "%.1f m³ that would ring for %.2f s at mid frequencies. %s",
+          s.volume(),
+          s.midSeconds(),
+          s.why());
+    }
+    boolean simulated =
+        desk.session().book().decay().filter(DecayMeasurement::simulated).isPresent();
     return String.format(
         Locale.ROOT,
-        "%.1f m³ that would ring for %.2f s at mid frequencies. %s",
+        "%.1f m³ that ring for %.2f s at mid frequencies, %s. By its description alone it would be %.2f s.",
         s.volume(),
-        s.midSeconds(),
-        s.why());
+        measured.getAsDouble(),
+        simulated ? "as the simulated device heard them" : "as measured",
+        s.midSeconds());
   }
 
   private String sayMeaning() {
@@ -147,8 +168,7 @@ public final class RoomModel {
   /** Makes a surface of another material. */
   public void setMaterial(String surface, Finish finish) {
     desk.session()
-        .edit(
-            "Change the material of " + surface, b -> b.with(b.room().withFinish(surface, finish)));
+        .describe("Change the material of " + surface, now -> now.withFinish(surface, finish));
   }
 
   /**
@@ -159,7 +179,7 @@ public final class RoomModel {
    */
   public void setSize(int axis, double metres) {
     String name = List.of("length", "width", "height").get(axis);
-    desk.session().edit("Change the " + name, b -> b.with(resized(b.room(), axis, metres)));
+    desk.session().describe("Change the " + name, now -> resized(now, axis, metres));
   }
 
   private static Room resized(Room room, int axis, double metres) {
@@ -176,34 +196,42 @@ public final class RoomModel {
     return new Hands() {
       @Override
       public void move(Thing thing, Point to) {
-        edit("Move the ", thing, room -> thing.moved(room, to));
+        describe("Move the ", thing, room -> thing.moved(room, to));
       }
 
       @Override
       public void turn(Thing thing, double azimuthDegrees) {
-        edit("Turn the ", thing, room -> thing.turned(room, azimuthDegrees));
+        describe("Turn the ", thing, room -> thing.turned(room, azimuthDegrees));
       }
 
       @Override
       public void remove(Thing thing) {
-        edit("Take out the ", thing, thing::without);
+        describe("Take out the ", thing, thing::without);
       }
 
       @Override
       public void turnOver(Thing thing) {
         if (thing.switches(room())) {
-          edit("Open or shut the ", thing, thing::switched);
+          attempt(() ->
+              desk.session()
+                  .edit(
+                      "Open or shut the " + thing.name(room()),
+                      b -> b.with(thing.switched(b.room()))));
         }
       }
     };
   }
 
-  private void edit(String verb, Thing thing, UnaryOperator<Room> change) {
+  private void describe(String verb, Thing thing, UnaryOperator<Room> change) {
     String name = verb + thing.name(room());
+    attempt(() -> desk.session().describe(name, change));
+  }
+
+  private void attempt(Runnable change) {
     desk.work()
         .attempt(
             () -> {
-              desk.session().edit(name, b -> b.with(change.apply(b.room())));
+              change.run();
               desk.work().say("");
             },
             () -> {});

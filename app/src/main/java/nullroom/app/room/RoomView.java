@@ -2,6 +2,7 @@ package nullroom.app.room;
 
 import java.io.File;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -9,10 +10,14 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import nullroom.app.control.Choice;
 import nullroom.app.control.PictureFile;
 import nullroom.app.control.PlotPane;
+import nullroom.app.shell.BookSession;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.PageParts;
 import nullroom.app.shell.Pages;
@@ -28,7 +33,45 @@ public final class RoomView {
     Pages<RoomPage> pages =
         new Pages<>(RoomPage.class, model.pageProperty(), page -> parts(page, model, desk));
     node =
-        StationFrame.of(Station.ROOM, model.say(), pages.picture(), pages.controls(), desk.work());
+        StationFrame.of(
+            Station.ROOM,
+            model.say(),
+            new VBox(wasItThere(desk.session()), pages.picture()),
+            pages.controls(),
+            desk.work());
+    VBox.setVgrow(pages.picture(), Priority.ALWAYS);
+  }
+
+  /** The question of what stood in the room when it was measured, where it arises. */
+  private static Node wasItThere(BookSession session) {
+    Label question = new Label();
+    question.setWrapText(true);
+    HBox.setHgrow(question, Priority.ALWAYS);
+    Button there = new Button("Yes, it was so");
+    there.setId("was-there");
+    there.setOnAction(e -> session.wasThere());
+    Button since = new Button("No, that is new since");
+    since.setId("is-new");
+    since.setOnAction(e -> session.isNew());
+    for (Button button : List.of(there, since)) {
+      button.setMinWidth(Region.USE_PREF_SIZE);
+    }
+    HBox row = new HBox(question, there, since);
+    row.getStyleClass().addAll("row", "asked");
+    session
+        .describedProperty()
+        .subscribe(asked -> {
+          row.setVisible(asked.isPresent());
+          row.setManaged(asked.isPresent());
+          question.setText(
+              asked
+                  .map(d ->
+                      "The room was measured before this: "
+                          + String.join(", ", d.names()).toLowerCase(Locale.ROOT)
+                          + ". Was it so when you measured? Then the measurement stands, and only the model moves.")
+                  .orElse(""));
+        });
+    return row;
   }
 
   private static PageParts parts(RoomPage page, RoomModel model, Desk desk) {

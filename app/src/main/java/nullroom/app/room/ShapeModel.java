@@ -178,7 +178,7 @@ public final class ShapeModel {
   private void apply(Outline outline, Ceiling ceiling, String words) {
     Room before = room();
     Room shaped = before.reshaped(outline, ceiling);
-    desk.session().edit("Change the room’s shape", book -> book.with(shaped));
+    desk.session().describe("Change the room’s shape", now -> shaped);
     int gone = things(before) - things(shaped);
     desk.work()
         .say(
@@ -253,7 +253,7 @@ public final class ShapeModel {
    */
   public void add(Opening kind, String surface, double along) {
     Room with = kind.in(room(), surface, along);
-    desk.session().edit("Add a " + kind.label(), book -> book.with(with));
+    desk.session().describe("Add a " + kind.label(), now -> with);
   }
 
   /** Turns a piece into what else it can be: opens a door, draws a curtain. */
@@ -272,16 +272,15 @@ public final class ShapeModel {
    */
   public void resize(int index, double width, double height) {
     desk.session()
-        .edit(
+        .describe(
             "Resize the " + pieces().get(index).name(),
-            book -> book.with(Opening.resized(book.room(), index, width, height)));
+            now -> Opening.resized(now, index, width, height));
   }
 
   /** Takes a piece off. */
   public void remove(int index) {
     List<Patch> fewer = new ArrayList<>(pieces());
     Patch gone = fewer.remove(index);
-    desk.session()
-        .edit("Take off the " + gone.name(), book -> book.with(book.room().withPatches(fewer)));
+    desk.session().describe("Take off the " + gone.name(), now -> now.withPatches(fewer));
   }
 }

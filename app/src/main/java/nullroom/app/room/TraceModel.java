@@ -264,9 +264,6 @@ public final class TraceModel {
   /** Takes the tuned coefficients over into the description; pieces on surfaces keep theirs. */
   public void takeOver() {
     Tuning tuning = tuning().orElseThrow();
-    desk.session()
-        .edit(
-            "Tune the materials to the measurement",
-            book -> book.with(tuning.applied(book.room())));
+    desk.session().describe("Tune the materials to the measurement", tuning::applied);
   }
 }

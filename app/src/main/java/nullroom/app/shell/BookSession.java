@@ -1,23 +1,28 @@
 package nullroom.app.shell;
 
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Deque;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
 import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
+import nullroom.core.acoustics.Octave;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Refinement;
 import nullroom.core.room.Room;
 import nullroom.io.book.BookFolder;
+import nullroom.io.book.Decays;
 import nullroom.io.book.RoomBook;
 
 /**
@@ -30,6 +35,9 @@ public final class BookSession {
 
   /** Drags of one thing within this time are one step of undo. */
   private static final long MERGE_NANOS = 1_000_000_000L;
+
+  /** A change of a predicted time that is worth a question. */
+  private static final double NOTABLE_SHARE = 0.01;
 
   /** A change that is worth a word. */
   private static final double NOTABLE_DB = 0.5;
@@ -44,6 +52,8 @@ public final class BookSession {
   private final ReadOnlyStringWrapper redoName = new ReadOnlyStringWrapper("");
   private final Deque<Step> undo = new ArrayDeque<>();
   private final Deque<Step> redo = new ArrayDeque<>();
+  private final ReadOnlyObjectWrapper<Optional<Described>> described =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
   private Optional<Refinement> refinement = Optional.empty();
   private final ReadOnlyLongWrapper revision = new ReadOnlyLongWrapper();
   private final ReadOnlyStringWrapper refined = new ReadOnlyStringWrapper("");
@@ -178,6 +188,9 @@ public final class BookSession {
     if (to.equals(from)) {
       return;
     }
+    if (to.decays().measured().size() != from.decays().measured().size()) {
+      described.set(Optional.empty()); // measured anew, of the room as it is described now
+    }
     long now = System.nanoTime();
     Step last = undo.peek();
     boolean joins = last != null && last.name().equals(name) && now - lastEdit < MERGE_NANOS;
@@ -190,8 +203,70 @@ public final class BookSession {
     show(to, undo.getFirst().before());
   }
 
+  /**
+   * What was described anew after the room had been measured: it is taken to have been so when it
+   * was measured, until somebody says otherwise.
+   *
+   * @param names of the edits
+   * @param measured the decays with what was described of the room before
+   */
+  public record Described(List<String> names, Decays measured) {
+    public Described {
+      names = List.copyOf(names);
+    }
+  }
+
+  /** What was described anew and is still to be asked about. */
+  public ReadOnlyObjectProperty<Optional<Described>> describedProperty() {
+    return described.getReadOnlyProperty();
+  }
+
+  /**
+   * Changes what the room is described as. What was measured stays as it is: the model moves, not
+   * the room.
+   *
+   * @param name for people
+   * @param change from room to room; what it throws leaves the book as it was
+   */
+  public void describe(String name, UnaryOperator<Room> change) {
+    Decays before = book().decays();
+    Optional<Described> asked = described.get();
+    edit(name, b -> b.describedAs(change.apply(b.room())));
+    if (predictsOtherTimes(before, book().decays())) {
+      List<String> names = new ArrayList<>(asked.map(Described::names).orElse(List.of()));
+      names.remove(name);
+      names.add(name);
+      described.set(
+          Optional.of(new Described(names, asked.map(Described::measured).orElse(before))));
+    }
+  }
+
+  private static boolean predictsOtherTimes(Decays before, Decays now) {
+    return before.last().isPresent()
+        && IntStream.range(0, Octave.COUNT)
+            .anyMatch(b -> {
+              double then = before.last().get().predictedSeconds().get(b);
+              double anew = now.last().orElseThrow().predictedSeconds().get(b);
+              return Math.abs(anew / then - 1) > NOTABLE_SHARE;
+            });
+  }
+
+  /** It was so when the room was measured: the description was wrong before. */
+  public void wasThere() {
+    described.set(Optional.empty());
+  }
+
+  /** It came after the measurement: the room itself has changed. */
+  public void isNew() {
+    described
+        .get()
+        .ifPresent(d -> edit("Say that it came after the measurement", b -> b.with(d.measured())));
+    described.set(Optional.empty());
+  }
+
   /** Takes back the last step. */
   public void undo() {
+    described.set(Optional.empty());
     if (!undo.isEmpty()) {
       Step step = undo.pop();
       redo.push(step);
@@ -201,6 +276,7 @@ public final class BookSession {
 
   /** Repeats the step taken back last. */
   public void redo() {
+    described.set(Optional.empty());
     if (!redo.isEmpty()) {
       Step step = redo.pop();
       undo.push(step);
@@ -223,7 +299,7 @@ public final class BookSession {
   private void save(RoomBook now) {
     saver.execute(() -> {
       try {
-        folder.save(now);
+        folder.save(now).ifPresent(onTrouble);
       } catch (nullroom.core.Trouble e) {
         onTrouble.accept(e.line());
       }

@@ -17,10 +17,12 @@ import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.SoundFile;
+import nullroom.io.book.DecayMeasurement;
 import nullroom.io.device.AudioDevice;
 import nullroom.io.device.AudioStream;
 import nullroom.io.device.Loudspeaker;
 import nullroom.io.device.Recording;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What every station works with.
@@ -45,14 +47,12 @@ public record Desk(
     this(session, work, inputs, live, clock, new SimpleObjectProperty<>(Units.METRES));
   }
 
-  private static final String SIMULATED = "simulated-";
-
   /** Less than this missing at the end of a recording is no loss. */
   private static final double LOST_SECONDS = 0.05;
 
   /** "Measured" or, where a simulated input made the sound, "Simulated". */
   public static String howKnown(String sound) {
-    return sound.startsWith(SIMULATED) ? "Simulated" : "Measured";
+    return sound.startsWith(DecayMeasurement.SIMULATED) ? "Simulated" : "Measured";
   }
 
   /**
@@ -98,6 +98,9 @@ public record Desk(
       Function<Kept, T> measure,
       Consumer<T> done) {
     Source source = source();
+    if (source == null) {
+      return;
+    }
     recordAnd(
         name,
         source,
@@ -130,6 +133,9 @@ public record Desk(
       Function<Kept, T> measure,
       Consumer<T> done) {
     Source source = source();
+    if (source == null) {
+      return;
+    }
     recordAnd(
         name,
         source,
@@ -153,7 +159,9 @@ public record Desk(
         progress -> {
           Samples recording = recorder.apply(progress);
           String kept =
-              session.folder().keep(source.simulated() ? SIMULATED + stem : stem, recording);
+              session
+                  .folder()
+                  .keep(source.simulated() ? DecayMeasurement.SIMULATED + stem : stem, recording);
           return new Measured<>(
               measure.apply(new Kept(kept, recording, source.simulated())),
               missing.applyAsDouble(recording));
@@ -161,7 +169,7 @@ public record Desk(
         measured -> {
           done.accept(measured.result());
           if (measured.missingSeconds() > LOST_SECONDS) {
-            work.say(
+            work.warn(
                 String.format(
                     Locale.ROOT,
                     "%s went away %.1f s early; what was heard until then is kept and measured.",
@@ -171,9 +179,15 @@ public record Desk(
         });
   }
 
-  private Source source() {
+  /** What records now; where nothing does, that is said. */
+  private @Nullable Source source() {
     Inputs.Input chosen = inputs.chosenProperty().get();
-    return new Source(chosen.name(), chosen.simulated(), chosen.device().get(), live);
+    try {
+      return new Source(chosen.name(), chosen.simulated(), chosen.device().get(), live);
+    } catch (Trouble e) {
+      work.warn(e.line());
+      return null;
+    }
   }
 
   /** Keeps an unchanged copy of a sound file and measures it whole, off the FX thread. */

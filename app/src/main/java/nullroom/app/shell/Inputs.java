@@ -1,14 +1,15 @@
 package nullroom.app.shell;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Executor;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
+import nullroom.core.Trouble;
 import nullroom.io.device.AudioDevice;
 
 /** What can record, and which of it does. Lives on the FX thread. */
@@ -23,13 +24,40 @@ public final class Inputs {
   public record Input(String name, boolean simulated, Supplier<AudioDevice> device) {}
 
   private final ObservableList<Input> all = FXCollections.observableArrayList();
-  private final ObjectProperty<Input> chosen;
 
-  /** The simulated room alone. */
+  /** What stands in where no input of this computer is there. */
+  private final Input fallback;
+
+  private final List<Input> fixed;
+  private final ObjectProperty<Input> chosen;
+  private boolean foundBefore;
+
+  /** The simulated room, and inputs of this computer as they are found. */
   public Inputs(Supplier<AudioDevice> simulated) {
-    Input room = new Input("simulated room", true, simulated);
-    all.add(room);
-    chosen = new SimpleObjectProperty<>(room);
+    this(new Input("simulated room", true, simulated), List.of());
+  }
+
+  private Inputs(Input simulated, List<Input> besides) {
+    fallback = besides.isEmpty() ? simulated : besides.getFirst();
+    fixed = Stream.concat(Stream.of(simulated), besides.stream()).toList();
+    all.setAll(fixed);
+    chosen = new SimpleObjectProperty<>(fallback);
+  }
+
+  /**
+   * Of a book about a room of one's own: where no microphone is found nothing records, for the
+   * simulated room gets into such a book only where it is chosen.
+   */
+  public static Inputs own(Supplier<AudioDevice> simulated) {
+    return new Inputs(
+        new Input("simulated room", true, simulated),
+        List.of(new Input("no microphone found", false, Inputs::none)));
+  }
+
+  private static AudioDevice none() {
+    throw new Trouble.BadSound(
+        "",
+        "No microphone was found on this computer: plug one in, drop a recording, or choose the simulated room at the bottom to practise.");
   }
 
   /** Everything there is, the simulated room first. */
@@ -44,7 +72,7 @@ public final class Inputs {
 
   /**
    * Looks for inputs of this computer. The first one ever found is chosen; one that is chosen and
-   * gone gives way to the simulated room.
+   * gone gives way to what stands in.
    *
    * @param look may take its time; not on the FX thread
    */
@@ -57,19 +85,21 @@ public final class Inputs {
 
   private void show(List<AudioDevice> found) {
     List<String> names = found.stream().map(AudioDevice::name).toList();
-    boolean first = all.size() == 1;
-    if (all.stream().skip(1).map(Input::name).toList().equals(names)) {
+    if (all.stream().skip(fixed.size()).map(Input::name).toList().equals(names)) {
       return;
     }
     Input before = chosen.get();
-    List<Input> now = new ArrayList<>(List.of(all.getFirst()));
-    found.forEach(device -> now.add(new Input(device.name(), false, () -> device)));
-    all.setAll(now);
+    boolean waiting = !foundBefore || !fallback.simulated() && before.equals(fallback);
+    foundBefore |= !found.isEmpty();
+    List<Input> real =
+        found.stream().map(device -> new Input(device.name(), false, () -> device)).toList();
+    all.setAll(Stream.concat(fixed.stream(), real.stream()).toList());
     chosen.set(
-        now.stream()
-            .filter(input -> input.name().equals(before.name()))
-            .findFirst()
-            .filter(input -> !(first && input.simulated()))
-            .orElse(first ? now.get(1) : now.getFirst()));
+        waiting && !real.isEmpty() && before.equals(fallback)
+            ? real.getFirst()
+            : all.stream()
+                .filter(input -> input.name().equals(before.name()))
+                .findFirst()
+                .orElse(fallback));
   }
 }

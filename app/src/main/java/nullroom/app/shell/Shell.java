@@ -28,6 +28,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
+import nullroom.app.control.BandPlot;
 import nullroom.app.control.Choice;
 import nullroom.app.control.Ladder;
 import nullroom.app.control.Wrapped;
@@ -95,8 +96,13 @@ public final class Shell {
               desk.session().heardProperty().get(),
               desk.session().beforeProperty().get(),
               book.goal().targets(),
-              book.noise().flatMap(n -> n.roomDbSpl()).isPresent(),
-              book.decay().isPresent());
+              book.noise()
+                  .filter(n -> n.roomDbSpl().isPresent())
+                  .map(n -> BandPlot.Origin.heard(n.simulated()))
+                  .orElse(BandPlot.Origin.ASSUMED),
+              book.decay()
+                  .map(d -> BandPlot.Origin.heard(d.simulated()))
+                  .orElse(BandPlot.Origin.PREDICTED));
         };
     desk.session().revisionProperty().subscribe(refresh);
     desk.live()
@@ -108,7 +114,7 @@ public final class Shell {
     refresh.run();
     Label title = new Label("The ladder");
     title.getStyleClass().add("heading");
-    Label key = new Wrapped("— measured  ╌ predicted  ┈ assumed  ▬ now");
+    Label key = new Wrapped("— measured  –· simulated  ╌ predicted  ┈ assumed  ▬ now");
     key.getStyleClass().addAll("soft", "key");
     Label refined = new Wrapped("");
     refined.setId("refined");

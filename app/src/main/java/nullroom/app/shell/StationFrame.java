@@ -32,13 +32,27 @@ public final class StationFrame {
     Label said = wrapped("answer", say.answer());
     said.setId("answer");
     Label means = wrapped("meaning", say.meaning());
-    Label trouble = wrapped("trouble", work.troubleProperty());
-    trouble.setId("trouble");
-    trouble.visibleProperty().bind(work.troubleProperty().isNotEmpty());
-    trouble.managedProperty().bind(trouble.visibleProperty());
+    Node trouble = message(work);
     VBox box = new VBox(question, said, picture, means, controls, progress(work), trouble);
     VBox.setVgrow(picture, Priority.ALWAYS);
     box.getStyleClass().add("station");
+    return box;
+  }
+
+  /** What went wrong or was done: told apart by mark and colour. */
+  private static Node message(Work work) {
+    Label words = wrapped("message", work.troubleProperty());
+    words.setId("trouble");
+    HBox.setHgrow(words, Priority.ALWAYS);
+    Region mark = new Region();
+    mark.getStyleClass().add("message-mark");
+    HBox box = new HBox(mark, words);
+    work.faultProperty()
+        .subscribe(wrong -> {
+          box.getStyleClass().setAll("message-row", wrong ? "trouble" : "news");
+        });
+    box.visibleProperty().bind(work.troubleProperty().isNotEmpty());
+    box.managedProperty().bind(box.visibleProperty());
     return box;
   }
 

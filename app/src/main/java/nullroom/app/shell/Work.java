@@ -24,6 +24,7 @@ public final class Work {
   private final ReadOnlyDoubleWrapper fraction = new ReadOnlyDoubleWrapper();
   private final ReadOnlyStringWrapper what = new ReadOnlyStringWrapper("");
   private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
+  private final ReadOnlyBooleanWrapper fault = new ReadOnlyBooleanWrapper();
   private volatile boolean cancelled;
 
   /** Work done on an executor. */
@@ -46,13 +47,25 @@ public final class Work {
     return what.getReadOnlyProperty();
   }
 
-  /** What went wrong last, as one sentence; empty after a success. */
+  /** What went wrong or was done last, as one sentence; empty after a success. */
   public ReadOnlyStringProperty troubleProperty() {
     return trouble.getReadOnlyProperty();
   }
 
-  /** Says a sentence where trouble is said. */
+  /** Whether the last sentence is of a fault; else it is news. */
+  public ReadOnlyBooleanProperty faultProperty() {
+    return fault.getReadOnlyProperty();
+  }
+
+  /** Says what has happened. */
   public void say(String sentence) {
+    fault.set(false);
+    trouble.set(sentence);
+  }
+
+  /** Says what went wrong. */
+  public void warn(String sentence) {
+    fault.set(true);
     trouble.set(sentence);
   }
 
@@ -65,7 +78,7 @@ public final class Work {
     try {
       action.run();
     } catch (Trouble e) {
-      trouble.set(e.line());
+      warn(e.line());
       otherwise.run();
     }
   }
@@ -76,7 +89,7 @@ public final class Work {
   }
 
   /**
-   * Starts work; does nothing while other work is under way. Call on the FX thread.
+   * Starts work; says so and does nothing while other work is under way. Call on the FX thread.
    *
    * @param name for people
    * @param work runs off the FX thread; may throw {@link Trouble}
@@ -84,6 +97,7 @@ public final class Work {
    */
   public <T> void start(String name, Function<Progress, T> work, Consumer<T> done) {
     if (running.get()) {
+      warn("Not yet: “" + what.get() + "” is still under way. Wait until it is done, or stop it.");
       return;
     }
     cancelled = false;
@@ -102,22 +116,23 @@ public final class Work {
         try {
           done.accept(result);
         } catch (Trouble e) {
-          trouble.set(e.line());
+          warn(e.line());
         }
       });
     } catch (CancellationException e) {
-      end("Stopped; nothing was changed.");
+      end("Stopped; nothing was changed.", false);
     } catch (Trouble e) {
-      end(e.line());
-    } catch (RuntimeException e) {
-      end("Something unexpected went wrong: " + e);
+      end(e.line(), true);
+    } catch (Throwable e) { // an Error, too, must not leave the window busy for ever
+      end("Something unexpected went wrong: " + e, true);
       throw e;
     }
   }
 
-  private void end(String sentence) {
+  private void end(String sentence, boolean wrong) {
     Platform.runLater(() -> {
       running.set(false);
+      fault.set(wrong);
       trouble.set(sentence);
     });
   }

@@ -1,6 +1,7 @@
 package nullroom.app.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import java.awt.image.BufferedImage;
 import java.io.IOException;
@@ -43,6 +44,26 @@ class CheckTest {
     Run.of("check", book).isRefusedWith("book.json", "line 1");
     Files.delete(json);
     Run.of("check", book).isRefusedWith("book");
+  }
+
+  @Test
+  void whatIsNoPlainFileInABookIsNamedAndNotOpened() throws IOException, InterruptedException {
+    Path book = folder.resolve("b");
+    DemoBook.create(book);
+    Path sound = book.resolve("sound").resolve("noise-1.wav");
+    Path elsewhere = Files.move(sound, folder.resolve("elsewhere.wav"));
+    Files.createSymbolicLink(sound, elsewhere);
+    Run.of("check", book).isRefusedWith("noise-1.wav", "no plain file");
+    Files.delete(sound);
+    assumeTrue(new ProcessBuilder("mkfifo", sound.toString()).start().waitFor() == 0);
+    Run.of("check", book).isRefusedWith("noise-1.wav", "no plain file"); // and does not wait for it
+    Path json = book.resolve("book.json");
+    Files.delete(json);
+    assumeTrue(new ProcessBuilder("mkfifo", json.toString()).start().waitFor() == 0);
+    for (String command : new String[] {"check", "predict", "gain"}) {
+      Run.of(command, book).isRefusedWith("book.json", "no plain file");
+    }
+    Run.of("check", json).isRefusedWith("book.json");
   }
 
   @Test

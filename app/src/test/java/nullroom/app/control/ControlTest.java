@@ -51,7 +51,13 @@ class ControlTest {
     Heard heard = TestBooks.bedroom().heard();
     Ladder ladder = Fx.on(Ladder::new);
     Scene scene = Fx.show(ladder, 280, 560);
-    Fx.run(() -> ladder.show(heard, heard, Goal.SPOKEN_ON_CAMERA.targets(), false, false));
+    Fx.run(() ->
+        ladder.show(
+            heard,
+            heard,
+            Goal.SPOKEN_ON_CAMERA.targets(),
+            BandPlot.Origin.ASSUMED,
+            BandPlot.Origin.PREDICTED));
     Fx.run(() -> scene.getRoot().layout());
     assertThat(texts(scene))
         .contains(
@@ -69,7 +75,13 @@ class ControlTest {
     Heard heard = TestBooks.bedroom().heard();
     Ladder ladder = Fx.on(Ladder::new);
     Scene scene = Fx.show(ladder, 280, 560);
-    Fx.run(() -> ladder.show(heard, heard, Goal.SPOKEN_CLOSE.targets(), true, true));
+    Fx.run(() ->
+        ladder.show(
+            heard,
+            heard,
+            Goal.SPOKEN_CLOSE.targets(),
+            BandPlot.Origin.MEASURED,
+            BandPlot.Origin.MEASURED));
     Fx.run(() -> scene.getRoot().layout());
     Rectangle fast = (Rectangle) Fx.on(() -> scene.getRoot().lookup(".live-fast"));
     Rectangle held = (Rectangle) Fx.on(() -> scene.getRoot().lookup(".live-held"));
@@ -88,7 +100,13 @@ class ControlTest {
     Heard heard = TestBooks.bedroom().heard();
     Ladder ladder = Fx.on(Ladder::new);
     Scene scene = Fx.show(ladder, 280, 560);
-    Fx.run(() -> ladder.show(heard, heard, Goal.SPOKEN_CLOSE.targets(), true, true));
+    Fx.run(() ->
+        ladder.show(
+            heard,
+            heard,
+            Goal.SPOKEN_CLOSE.targets(),
+            BandPlot.Origin.MEASURED,
+            BandPlot.Origin.MEASURED));
     List<Text> labels =
         Fx.on(() ->
             scene.getRoot().lookupAll(".plot-text").stream()

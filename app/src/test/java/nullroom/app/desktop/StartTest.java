@@ -33,7 +33,7 @@ class StartTest {
   }
 
   private Scene scene() {
-    return Fx.on(() -> Look.scene(new Start(chosen::add).node(), 1280, 800));
+    return Fx.on(() -> Look.scene(new Start("", chosen::add).node(), 1280, 800));
   }
 
   private static void type(Scene scene, String field, String text) {
@@ -124,8 +124,8 @@ class StartTest {
     List<String> lines = DemoText.of(demo);
     assertThat(lines.getFirst()).isEqualTo("The loft over the bakery, spoken, on camera");
     assertThat(lines)
-        .anyMatch(l -> l.startsWith("noise") && l.contains("NC-") && l.contains("measured"))
-        .anyMatch(l -> l.matches("decay +\\d\\.\\d\\d s .*measured.*"))
+        .anyMatch(l -> l.startsWith("noise") && l.contains("NC-") && l.contains("simulated"))
+        .anyMatch(l -> l.matches("decay +\\d\\.\\d\\d s .*simulated.*"))
         .anyMatch(l -> l.matches("clear +-?\\d+\\.\\d dB, target 10: (met|close|short)"))
         .contains("next moves:");
     assertThat(lines.subList(lines.indexOf("next moves:") + 1, lines.size()))

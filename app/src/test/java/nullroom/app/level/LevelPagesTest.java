@@ -180,16 +180,24 @@ class LevelPagesTest extends DeskTest {
     LoudLine line = model.loudLine();
     assertThat(Fx.on(line::now)).contains("ten seconds each");
     after(line::start);
-    LoudLine.Result first = Fx.on(() -> line.resultProperty().get()).orElseThrow();
-    assertThat(Fx.on(line::now)).contains("turn the gain");
-    assertThat(first.changeDb()).isGreaterThan(3);
+    assertThat(Fx.on(line::now)).contains("turn the gain up by");
+    double change = Fx.on(line::changeDb);
+    assertThat(change).isGreaterThan(3);
     assertThat(Fx.on(() -> line.readingProperty().get()).orElseThrow().heldDbfs())
-        .isCloseTo(first.peakDbfs(), within(0.5));
+        .isCloseTo(Fx.on(line::peakDbfs), within(0.5));
     double gain = model.gainDb();
+    assertThat(words(model.say().answer())) // one answer on both faces of the station
+        .contains("Your loudest line", "Set the gain to %.0f dB".formatted(gain + change));
+    assertThat(Fx.on(line::good)).isFalse();
+    Fx.run(line::lock);
+    assertThat(line.locked()).as("not locked while it is wrong").isEmpty();
     Fx.run(line::turned);
-    assertThat(model.gainDb()).isEqualTo(gain + Math.floor(first.changeDb()));
+    assertThat(model.gainDb()).isEqualTo(gain + change);
+    Fx.run(line::turned);
+    assertThat(model.gainDb()).as("turned once, however often it is said").isEqualTo(gain + change);
+    assertThat(words(model.say().answer())).contains("where it belongs");
     after(line::start);
-    assertThat(Fx.on(() -> line.resultProperty().get()).orElseThrow().good()).isTrue();
+    assertThat(Fx.on(line::good)).isTrue();
     assertThat(Fx.on(line::now)).contains("Good").contains("Lock it");
     assertThat(line.locked()).isEmpty();
     Fx.run(line::lock);

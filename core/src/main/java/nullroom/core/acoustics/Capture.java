@@ -22,12 +22,20 @@ public record Capture(
     double fullScaleDbu,
     int bits) {
 
+  /** Gains that there are. */
+  public static final double LEAST_GAIN_DB = -20;
+
+  public static final double MOST_GAIN_DB = 100;
+
+  /** Under a difference of 3 dB energy subtraction gives a bound only (common practice). */
+  static final double MOST_TAKEN_OFF_DB = 3;
+
   public Capture {
     within("selfNoiseDbA", selfNoiseDbA, -10, 60);
     within("maxDbSpl", maxDbSpl, 60, 180);
     within("sensitivityDbvPerPascal", sensitivityDbvPerPascal, -90, 20);
     within("preampEinDbu", preampEinDbu, -140, -40);
-    within("gainDb", gainDb, -20, 100);
+    within("gainDb", gainDb, LEAST_GAIN_DB, MOST_GAIN_DB);
     within("fullScaleDbu", fullScaleDbu, -20, 40);
     within("bits", bits, 8, 64);
   }
@@ -73,6 +81,29 @@ public record Capture(
   /** Preamp noise in octaves, spread as white noise. */
   public Bands preampNoiseDbSpl() {
     return Octave.whiteNoise(preampNoiseDbA());
+  }
+
+  /** All noise of the chain itself as sound level at the capsule, in octaves. */
+  public Bands ownNoiseDbSpl() {
+    return selfNoiseDbSpl().energySum(preampNoiseDbSpl()).energySum(converterNoiseDbSpl());
+  }
+
+  /**
+   * Diffuse room noise that explains what was recorded through this chain: its own noise is taken
+   * off as energy, and the pattern's rejection is given back. Where own noise is most of what was
+   * recorded only a bound is left: no band is lowered by more than {@link #MOST_TAKEN_OFF_DB}.
+   *
+   * @param recordedDbSpl octave levels of the recording
+   */
+  public Bands roomNoiseBehind(Bands recordedDbSpl) {
+    double pickup = pattern.diffuseGainDb();
+    return recordedDbSpl.with(
+        ownNoiseDbSpl(),
+        (recorded, noise) -> {
+          double rest = Decibels.toEnergy(recorded) - Decibels.toEnergy(noise);
+          double least = Decibels.toEnergy(recorded - MOST_TAKEN_OFF_DB);
+          return Decibels.ofEnergy(Math.max(rest, least)) - pickup;
+        });
   }
 
   /** The same chain at another gain. */

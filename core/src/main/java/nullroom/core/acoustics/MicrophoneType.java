@@ -1,6 +1,7 @@
 package nullroom.core.acoustics;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -48,6 +49,13 @@ public record MicrophoneType(
   /** Whether a chain has this microphone in front. */
   public boolean isIn(Capture capture) {
     return on(capture).equals(capture);
+  }
+
+  /** What stands in front of a chain, in words. */
+  public static String nameOf(Capture capture) {
+    return in(capture)
+        .map(type -> type.label().toLowerCase(Locale.ROOT))
+        .orElse("microphone of your own");
   }
 
   /** The type in front of a chain, where it is one of {@link #ALL}. */

@@ -11,11 +11,11 @@ final class DecayRanges {
   /** A decay is left alone for so much longer than until it meets the noise. */
   private static final double OVER_CROSSING = 1.15;
 
-  /** Ten more than T30 asks for; a decay seen so far need not be seen to its end. */
-  private static final double ENOUGH_DB = 55;
+  /** What T30 asks for (ISO 3382-2, 7.3); a decay seen so far need not be seen to its end. */
+  private static final double ENOUGH_DB = 45;
 
-  /** Where none comes down that far, those do that are nearly as long as the longest. */
-  private static final double OF_LONGEST = 0.7;
+  /** Where none comes down that far, those do that are half as long as the longest. */
+  private static final double OF_LONGEST = 0.5;
 
   private DecayRanges() {}
 

@@ -102,8 +102,8 @@ final class ImpulseTakes {
     }
     if (claps.size() > ranges.size()) {
       warnings.add(
-          count(claps.size() - ranges.size(), "clap", "claps")
-              + " came too close to the next sound and were left out.");
+          count(claps.size() - ranges.size(), "clap was", "claps were")
+              + " left out: the next sound came too soon.");
     }
     int lead = (int) (LEAD_SECONDS * rate);
     int common = ranges.stream().mapToInt(r -> r[1] - r[0]).min().orElse(0);

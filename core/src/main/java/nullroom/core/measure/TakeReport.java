@@ -60,6 +60,21 @@ public record TakeReport(
   }
 
   /**
+   * What each channel gives to one made of all: those with sound alike; the first alone where they
+   * would cancel each other.
+   */
+  public List<Double> monoShares() {
+    List<Integer> dead = deadChannels();
+    int live = channels.size() - dead.size();
+    List<Double> shares = new ArrayList<>();
+    for (int c = 0; c < channels.size(); c++) {
+      boolean counts = opposite() ? c == 0 : !dead.contains(c);
+      shares.add(counts ? opposite() ? 1.0 : 1.0 / live : 0.0);
+    }
+    return shares;
+  }
+
+  /**
    * A change of loudness from one passage to the next.
    *
    * @param seconds where the new passage begins

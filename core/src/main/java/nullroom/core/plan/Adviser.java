@@ -222,7 +222,8 @@ public final class Adviser {
       double y =
           surface.startsWith("wall") ? extent[3] - h - 0.05 : extent[1] + (extent[3] - h) / 2;
       String name = label.substring(0, label.indexOf(' ')).toLowerCase(java.util.Locale.ROOT);
-      return java.util.Optional.of(Patch.rectangle(name, surface, x, y, w, h, materialId));
+      return java.util.Optional.of(Patch.rectangle(name, surface, x, y, w, h, materialId))
+          .filter(room::hasPlaceFor);
     }
 
     /** Least x, least y, width and height that a piece can use in a surface's own axes. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import nullroom.core.Table;
 import nullroom.core.Trouble;
 import org.apache.commons.csv.CSVRecord;
@@ -21,6 +22,7 @@ import org.apache.commons.csv.CSVRecord;
  * @param rmsLowDbfs lowest RMS, a full-scale sine 0 dBFS
  * @param rmsHighDbfs highest RMS
  * @param floorDbfs highest noise floor
+ * @param channels how many the file is to have; empty where as many as the take has will do
  * @param source of the figures
  * @param handover the file that is asked for
  */
@@ -34,6 +36,7 @@ public record Brief(
     OptionalDouble rmsLowDbfs,
     OptionalDouble rmsHighDbfs,
     OptionalDouble floorDbfs,
+    OptionalInt channels,
     String source,
     Handover handover) {
   /** Key of the user's own. */
@@ -53,8 +56,35 @@ public record Brief(
         Table.optional(row, "rms_low_dbfs"),
         Table.optional(row, "rms_high_dbfs"),
         Table.optional(row, "floor_dbfs"),
+        channels(Table.optional(row, "channels")),
         row.get("source"),
         Handover.USUAL);
+  }
+
+  private static OptionalInt channels(OptionalDouble count) {
+    return count.isPresent() ? OptionalInt.of((int) count.getAsDouble()) : OptionalInt.empty();
+  }
+
+  /** The same for a file of so many channels. */
+  public Brief withChannels(OptionalInt other) {
+    return new Brief(
+        id,
+        use,
+        integratedLufs,
+        toleranceLu,
+        truePeakDbtp,
+        samplePeakDbfs,
+        rmsLowDbfs,
+        rmsHighDbfs,
+        floorDbfs,
+        other,
+        source,
+        handover);
+  }
+
+  /** Whether a take of several channels is to be made into one. */
+  public boolean mono() {
+    return channels.isPresent() && channels.getAsInt() == 1;
   }
 
   /** Those that ship with the program. */
@@ -93,6 +123,7 @@ public record Brief(
         OptionalDouble.empty(),
         OptionalDouble.empty(),
         floorDbfs,
+        OptionalInt.empty(),
         "your own",
         handover);
   }
@@ -109,12 +140,13 @@ public record Brief(
   /** One of the user's own that begins with the figures of this one. */
   public Brief asOwn(String otherUse) {
     return own(
-        otherUse,
-        integratedLufs.orElse(-16),
-        toleranceLu.orElse(1),
-        truePeakDbtp.orElse(-1),
-        floorDbfs,
-        handover);
+            otherUse,
+            integratedLufs.orElse(-16),
+            toleranceLu.orElse(1),
+            truePeakDbtp.orElse(-1),
+            floorDbfs,
+            handover)
+        .withChannels(channels);
   }
 
   /** What it asks for, in a few words. */
@@ -128,6 +160,7 @@ public record Brief(
     truePeakDbtp.ifPresent(p -> asked.add(say("true peak to %s dBTP", trimmed(p))));
     samplePeakDbfs.ifPresent(p -> asked.add(say("peak to %s dBFS", trimmed(p))));
     floorDbfs.ifPresent(f -> asked.add(say("floor under %.0f dBFS", f)));
+    channels.ifPresent(c -> asked.add(c == 1 ? "one channel" : c + " channels"));
     return String.join(", ", asked).replace('-', '−');
   }
 

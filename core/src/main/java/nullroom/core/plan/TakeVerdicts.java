@@ -17,6 +17,9 @@ public final class TakeVerdicts {
   private static final double PEAK_SLACK_DB = 3;
 
   /** A peak this far under its target asks for gain before the next take. */
+  /** Raised by more than this the preamp's hiss is heard (common practice). */
+  private static final double FAR_TOO_LOW_DB = 18;
+
   private static final double LOW_PEAK_DB = 12;
 
   private static final double GOOD_SPEECH_TO_NOISE_DB = 40;
@@ -77,7 +80,7 @@ public final class TakeVerdicts {
     double peak = Decibels.ofAmplitude(take.peak());
     double change = target - peak;
     Mark mark =
-        change < -PEAK_SLACK_DB
+        change < -PEAK_SLACK_DB || change > FAR_TOO_LOW_DB
             ? Mark.FAIL
             : change < 0 || change > LOW_PEAK_DB ? Mark.CLOSE : Mark.PASS;
     String advice =

@@ -67,9 +67,6 @@ public record Heard(
   /** Nearer than this a mouth is no point and the level stops rising (near field limit). */
   public static final double NEAREST_METRES = 0.03;
 
-  /** Under a difference of 3 dB energy subtraction gives a bound only (common practice). */
-  static final double MOST_TAKEN_OFF_DB = 3;
-
   /** Far under any hearing: the level of a source in a band where nothing was heard of it. */
   private static final double UNHEARD_DB_SPL = -60;
 
@@ -206,6 +203,23 @@ public record Heard(
         name, at, heardDbSpl.with(gain, (level, g) -> Math.max(level - g, UNHEARD_DB_SPL)));
   }
 
+  /** The same voice with another loudest peak, as it was heard. */
+  public Heard withPeakDbSpl(double peak) {
+    return new Heard(
+        directDbSpl,
+        earlyDbSpl,
+        lateDbSpl,
+        roomNoiseDbSpl,
+        sources,
+        selfNoiseDbSpl,
+        preampNoiseDbSpl,
+        converterNoiseDbSpl,
+        decaySeconds,
+        capture,
+        distanceMetres,
+        peak);
+  }
+
   /** Active speech level of the useful sound (direct and early), unweighted, dB SPL. */
   public double voiceDbSpl() {
     return Decibels.sum(directDbSpl.energySum(), earlyDbSpl.energySum());
@@ -311,26 +325,6 @@ public record Heard(
 
   private Bands ownNoiseDbSpl() {
     return selfNoiseDbSpl.energySum(preampNoiseDbSpl).energySum(converterNoiseDbSpl);
-  }
-
-  /**
-   * Diffuse room noise that explains what was measured here: the capsule's and the input's own
-   * noise is taken off as energy, and the pattern's rejection is given back. Where own noise is
-   * most of what was measured only a bound is left: no band is lowered by more than {@link
-   * #MOST_TAKEN_OFF_DB}.
-   *
-   * @param measuredDbSpl octave levels of a recording through this microphone
-   */
-  public Bands roomNoiseBehind(Bands measuredDbSpl) {
-    double pickup = capture.pattern().diffuseGainDb();
-    Bands own = ownNoiseDbSpl();
-    return measuredDbSpl.with(
-        own,
-        (measured, noise) -> {
-          double rest = Decibels.toEnergy(measured) - Decibels.toEnergy(noise);
-          double least = Decibels.toEnergy(measured - MOST_TAKEN_OFF_DB);
-          return Decibels.ofEnergy(Math.max(rest, least)) - pickup;
-        });
   }
 
   /**

@@ -70,13 +70,20 @@ public record Tuning(
     Bands objects = room.objectArea();
     Bands air = room.air().energyAttenuation();
     double k = 24 * Math.log(10) / room.air().speedOfSound() * room.volume();
+    Statistics statistics = Statistics.of(room);
+    // what is judged by lies over Eyring's times by this where absorption is uneven
+    Bands overEyring =
+        statistics
+            .seconds()
+            .with(statistics.seconds(Statistics.Formula.EYRING).orElseThrow(), (t, e) -> t / e);
     List<double[]> each = new ArrayList<>(areas.values());
     for (int b = 0; b < Octave.COUNT; b++) {
       factors[b] = new double[each.size()];
       java.util.Arrays.fill(factors[b], 1);
       if (measured.get(b).isPresent()) {
         double exponent =
-            (k / measured.get(b).getAsDouble() - 4 * air.get(b) * room.volume()) / surface;
+            (k * overEyring.get(b) / measured.get(b).getAsDouble() - 4 * air.get(b) * room.volume())
+                / surface;
         double wanted = surface * (1 - Math.exp(-Math.max(0, exponent))) - objects.get(b);
         untuned[b] = wanted - described(each, b);
         factors[b] = shared(each, b, wanted);
@@ -97,10 +104,16 @@ public record Tuning(
         Bands.from(b -> {
           double mean = (tuned(each, b, factors[b]) + objects.get(b)) / surface;
           double taken = -Math.log(1 - Math.min(0.999, mean));
-          return k / Math.max(1e-9, surface * taken + 4 * air.get(b) * room.volume());
+          return overEyring.get(b)
+              * k
+              / Math.max(1e-9, surface * taken + 4 * air.get(b) * room.volume());
         });
     return new Tuning(
-        absorption, change, Bands.of(missing), times, blame(each, measured, untuned, missing));
+        absorption,
+        change,
+        Bands.of(missing),
+        times,
+        blame(each, measured, untuned, missing, statistics.seconds()));
   }
 
   /** By how much a surface's coefficients are changed. */
@@ -159,7 +172,11 @@ public record Tuning(
 
   /** What could be in the room, or not be in it, from how the error lies over the octaves. */
   private static Optional<String> blame(
-      List<double[]> surfaces, List<OptionalDouble> measured, double[] off, double[] missing) {
+      List<double[]> surfaces,
+      List<OptionalDouble> measured,
+      double[] off,
+      double[] missing,
+      Bands describedSeconds) {
     int worst = -1;
     for (int b = 1; b < Octave.COUNT; b++) {
       if (measured.get(b).isPresent()
@@ -177,29 +194,34 @@ public record Tuning(
         || ratio < NOTABLE_RATIO && ratio > 1 / NOTABLE_RATIO) {
       return Optional.empty();
     }
-    String band = String.format(Locale.ROOT, "%.0f Hz", Octave.nominalHz(at));
+    String times =
+        String.format(
+            Locale.ROOT,
+            "At %.0f Hz the room as described would ring for %.2f s, and %.2f s were measured",
+            Octave.nominalHz(at),
+            describedSeconds.get(at),
+            measured.get(at).orElseThrow());
     return Optional.of(
         off[at] > 0
             ? String.format(
                 Locale.ROOT,
-                "A room as described would ring %.1f times as long at %s; %.1f m² of absorption are missing: %s",
-                ratio,
-                band,
+                "%s: %.1f m² of absorption are missing: %s",
+                times,
                 off[at],
                 more(measured, off))
             : String.format(
                 Locale.ROOT,
-                "A room as described would ring only %.1f times as long at %s; it holds %.1f m² of absorption too much: %s",
-                ratio,
-                band,
+                "%s: it holds %.1f m² of absorption too much: %s",
+                times,
                 -off[at],
                 "is something soft in the description that is not in the room, or thinner than it says?"));
   }
 
   private static int largest(List<OptionalDouble> measured, double[] off) {
-    int at = 1;
-    for (int b = 2; b < off.length; b++) {
-      at = measured.get(b).isPresent() && Math.abs(off[b]) > Math.abs(off[at]) ? b : at;
+    int at = -1;
+    for (int b = 1; b < off.length; b++) {
+      boolean larger = at < 0 || Math.abs(off[b]) > Math.abs(off[at]);
+      at = measured.get(b).isPresent() && larger ? b : at;
     }
     return at;
   }

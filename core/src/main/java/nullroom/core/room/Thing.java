@@ -125,11 +125,15 @@ public record Thing(Kind kind, int index) {
       case FURNITURE -> furniture(room, f -> f.movedTo(to));
       case PATCH -> {
         Point shift = to.minus(at(room));
-        Room there = patches(room, p -> p.movedBy(shift.x(), shift.y()));
-        if (!there.carries(there.patches().get(index))) {
+        Patch moved = room.patches().get(index).movedBy(shift.x(), shift.y());
+        if (!room.carries(moved)) {
           throw new Trouble.BadField(name(room), "does not lie on " + surface(room) + " there");
         }
-        yield there;
+        try {
+          yield patches(room, p -> moved);
+        } catch (Trouble.BadField e) { // on another piece
+          throw new Trouble.BadField(name(room), String.valueOf(e.getMessage()));
+        }
       }
     };
   }

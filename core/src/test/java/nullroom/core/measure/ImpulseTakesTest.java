@@ -129,7 +129,7 @@ class ImpulseTakesTest {
     }
     Takes takes = ImpulseTakes.find(MadeRoom.inRoom(dry, 1.2, 5), RATE);
     assertThat(takes.found()).isEqualTo(2);
-    assertThat(takes.warnings()).singleElement().asString().startsWith("1 clap came too close");
+    assertThat(takes.warnings()).singleElement().asString().startsWith("1 clap was left out");
     double[] noise = TonesAndIntrusionsTest.noise(4, 0, 9);
     assertThat(ImpulseTakes.find(noise, RATE).found()).isZero();
     assertThat(ImpulseTakes.find(Fft.convolve(noise, new double[] {1, -1}), RATE).found()).isZero();

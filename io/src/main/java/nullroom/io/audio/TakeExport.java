@@ -3,11 +3,14 @@ package nullroom.io.audio;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Decibels;
+import nullroom.core.signal.Mixed;
+import nullroom.core.signal.SampleSource;
 
 /**
  * A take trimmed, brought to a level and written as a new file; the original is never touched.
@@ -17,9 +20,15 @@ import nullroom.core.acoustics.Decibels;
  * @param gainDb on all channels; at 0 dB and the same word length every sample stays what it was
  * @param bits 16, 24 or 32 for float
  * @param rateHz sampling rate; empty for the take's own
+ * @param mix what each channel gives to the one that is written; empty for all as they are
  */
 public record TakeExport(
-    double fromSeconds, double toSeconds, double gainDb, int bits, OptionalDouble rateHz) {
+    double fromSeconds,
+    double toSeconds,
+    double gainDb,
+    int bits,
+    OptionalDouble rateHz,
+    List<Double> mix) {
   private static final int BLOCK = 1 << 14;
   private static final double MOST_GAIN_DB = 60;
 
@@ -31,7 +40,14 @@ public record TakeExport(
     this(fromSeconds, toSeconds, gainDb, bits, OptionalDouble.empty());
   }
 
+  /** With all channels as they are. */
+  public TakeExport(
+      double fromSeconds, double toSeconds, double gainDb, int bits, OptionalDouble rateHz) {
+    this(fromSeconds, toSeconds, gainDb, bits, rateHz, List.of());
+  }
+
   public TakeExport {
+    mix = List.copyOf(mix);
     if (!(fromSeconds >= 0 && toSeconds > fromSeconds)) {
       throw new Trouble.BadField("trim", "the end must lie after the beginning");
     }
@@ -51,14 +67,15 @@ public record TakeExport(
    */
   public long write(Path source, Path target, Progress progress) {
     refuseItself(source, target);
-    try (SoundFile sound = SoundFile.open(source)) {
+    try (SoundFile file = SoundFile.open(source)) {
+      SampleSource sound = mix.isEmpty() ? file : new Mixed(file, mix);
       double rate = sound.sampleRateHz();
       double asked = rateHz.orElse(rate);
       boolean same =
           gainDb == 0
               && asked == rate
-              && (bits == 32
-                  || sound.bitDepth().isPresent() && sound.bitDepth().getAsInt() <= bits);
+              && (bits == 32 || file.bitDepth().isPresent() && file.bitDepth().getAsInt() <= bits)
+              && mix.isEmpty();
       try (SoundSink out = sink(target, asked, sound.channels(), new Codes(bits, !same, SEED))) {
         long cut = copy(sound, asked, out, progress);
         out.finish();
@@ -80,7 +97,7 @@ public record TakeExport(
     }
   }
 
-  private long copy(SoundFile sound, double askedHz, SoundSink out, Progress progress) {
+  private long copy(SampleSource sound, double askedHz, SoundSink out, Progress progress) {
     double rate = sound.sampleRateHz();
     if (askedHz == rate) {
       return copy(sound, block -> block, out, progress);
@@ -107,7 +124,7 @@ public record TakeExport(
     Block of(Block block);
   }
 
-  private long copy(SoundFile sound, Step step, SoundSink out, Progress progress) {
+  private long copy(SampleSource sound, Step step, SoundSink out, Progress progress) {
     double rate = sound.sampleRateHz();
     long from = Math.round(fromSeconds * rate);
     long to =

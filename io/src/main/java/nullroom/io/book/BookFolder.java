@@ -1,8 +1,15 @@
 package nullroom.io.book;
 
+import java.io.Closeable;
 import java.io.IOException;
+import java.nio.channels.FileChannel;
+import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.util.List;
+import java.util.Optional;
 import nullroom.core.Trouble;
 import nullroom.core.room.Room;
 import nullroom.core.signal.Samples;
@@ -18,8 +25,17 @@ import tools.jackson.databind.json.JsonMapper;
 public final class BookFolder {
   private static final String BOOK = "book.json";
   private static final String PREVIOUS = "book.previous.json";
+  private static final String LOCK = ".lock";
+  private static final String SOUND = "sound";
+  private static final String SURVEY = "survey";
+
+  /** No book comes near this; what is larger would only use up the memory. */
+  private static final long LARGEST_BOOK_BYTES = 64L << 20;
 
   private final Path folder;
+
+  /** Whether a book was there when it was looked at last. */
+  private boolean known;
 
   /** The book in a folder, which need not exist yet. */
   public BookFolder(Path folder) {
@@ -56,7 +72,9 @@ public final class BookFolder {
   public RoomBook load() {
     Path file = folder.resolve(BOOK);
     try {
-      return read(file);
+      RoomBook book = read(file);
+      known = true;
+      return book;
     } catch (Trouble.BadFile e) {
       if (Files.exists(file) && hasReadablePrevious()) {
         throw new Trouble.BadFile(
@@ -90,8 +108,8 @@ public final class BookFolder {
     }
   }
 
-  private static RoomBook read(Path file) {
-    JsonNode node = json(file);
+  private RoomBook read(Path file) {
+    JsonNode node = json(plain(file));
     try {
       return BookJson.read(node);
     } catch (Trouble.BadField e) {
@@ -99,8 +117,51 @@ public final class BookFolder {
     }
   }
 
-  private static JsonNode json(Path file) {
+  /**
+   * Takes a book for one window alone, until it is given back or the program ends, and clears away
+   * what saves that were cut off left lying about.
+   *
+   * @throws Trouble.BadFile if another window has it
+   */
+  public Closeable lock() {
     try {
+      Files.createDirectories(folder);
+      FileChannel channel =
+          FileChannel.open(
+              folder.resolve(LOCK),
+              StandardOpenOption.CREATE,
+              StandardOpenOption.WRITE,
+              LinkOption.NOFOLLOW_LINKS);
+      if (!locked(channel)) {
+        channel.close();
+        throw new Trouble.BadFile(
+            folder.toString(), "is open in another window; close it there, or go on there");
+      }
+      for (Path place : List.of(folder, folder.resolve(SOUND), folder.resolve(SURVEY))) {
+        SafeFile.clear(place);
+      }
+      return channel;
+    } catch (IOException e) {
+      throw new Trouble.BadFile(folder.toString(), "cannot be locked: " + e.getMessage());
+    }
+  }
+
+  private static boolean locked(FileChannel channel) throws IOException {
+    try {
+      return channel.tryLock() != null;
+    } catch (OverlappingFileLockException e) { // by this very program
+      return false;
+    }
+  }
+
+  private static JsonNode json(Path file) {
+    if (Files.exists(file, LinkOption.NOFOLLOW_LINKS) && !Files.isRegularFile(file)) {
+      throw new Trouble.BadFile(file.toString(), NO_PLAIN_FILE);
+    }
+    try {
+      if (Files.size(file) > LARGEST_BOOK_BYTES) {
+        throw new Trouble.BadFile(file.toString(), "is larger than any book: over 64 MB");
+      }
       return BookJson.parse(Files.readAllBytes(file), s -> new Trouble.BadFile(file.toString(), s));
     } catch (java.nio.file.NoSuchFileException e) {
       throw new Trouble.BadFile(file.toString(), "does not exist");
@@ -109,11 +170,16 @@ public final class BookFolder {
     }
   }
 
-  /** Saves the book; the save before it is kept. Does nothing where nothing changed. */
-  public synchronized void save(RoomBook book) {
+  /**
+   * Saves the book; the save before it is kept. Does nothing where nothing changed.
+   *
+   * @return a sentence where the book had gone from its folder meanwhile
+   */
+  public synchronized Optional<String> save(RoomBook book) {
     Path file = folder.resolve(BOOK);
+    boolean gone = known && !exists();
     try {
-      Files.createDirectories(folder.resolve("sound"));
+      Files.createDirectories(inside(SOUND));
       byte[] text =
           JsonMapper.shared()
               .writerWithDefaultPrettyPrinter()
@@ -121,6 +187,12 @@ public final class BookFolder {
       if (!Files.exists(file) || !java.util.Arrays.equals(Files.readAllBytes(file), text)) {
         SafeFile.writeKeeping(file, folder.resolve(PREVIOUS), text);
       }
+      known = true;
+      return gone
+          ? Optional.of(
+              folder
+                  + " was gone: it was moved or deleted while it was open. The book is saved there anew, without its recordings.")
+          : Optional.empty();
     } catch (IOException e) {
       throw new Trouble.BadFile(file.toString(), "cannot be saved: " + e.getMessage());
     }
@@ -148,7 +220,7 @@ public final class BookFolder {
     int dot = original.lastIndexOf('.');
     String name =
         freeName(stem, dot < 0 || original.length() - dot > 5 ? ".wav" : original.substring(dot));
-    Path partial = sound("." + name + ".new");
+    Path partial = sound("." + name + SafeFile.UNFINISHED);
     try {
       Files.copy(file, partial, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
       Files.move(partial, sound(name), java.nio.file.StandardCopyOption.ATOMIC_MOVE);
@@ -170,7 +242,7 @@ public final class BookFolder {
 
   private String freeName(String stem, String ending) {
     try {
-      Files.createDirectories(folder.resolve("sound"));
+      Files.createDirectories(inside(SOUND));
     } catch (IOException e) {
       throw new Trouble.BadFile(folder.toString(), "cannot be written: " + e.getMessage());
     }
@@ -181,15 +253,19 @@ public final class BookFolder {
     return stem + "-" + number + ending;
   }
 
-  /** Path of a survey's seconds; its folder is there. */
+  /**
+   * Path of a survey's seconds; its folder is there.
+   *
+   * @throws Trouble.BadFile where that leads out of the book, or is no plain file
+   */
   public Path survey(String name) {
-    Path surveys = folder.resolve("survey");
+    Path surveys = inside(SURVEY);
     try {
       Files.createDirectories(surveys);
     } catch (IOException e) {
       throw new Trouble.BadFile(surveys.toString(), "cannot be written: " + e.getMessage());
     }
-    return surveys.resolve(name);
+    return plain(surveys.resolve(name));
   }
 
   /** A survey file name that is not taken yet. */
@@ -201,10 +277,39 @@ public final class BookFolder {
     return stem + "-" + number + ".csv";
   }
 
-  /** Path of a kept recording. */
+  /**
+   * Path of a kept recording.
+   *
+   * @throws Trouble.BadFile where that leads out of the book, or is no plain file
+   */
   public Path sound(String name) {
-    return folder.resolve("sound").resolve(name);
+    return plain(inside(SOUND).resolve(name));
   }
+
+  /** A folder of the book, which must not lead out of it. */
+  private Path inside(String name) {
+    Path within = folder.resolve(name);
+    if (Files.exists(within, LinkOption.NOFOLLOW_LINKS)
+        && !Files.isDirectory(within, LinkOption.NOFOLLOW_LINKS)) {
+      throw new Trouble.BadFile(
+          within.toString(), "is no folder of the book (a link?), and nothing in it is opened");
+    }
+    return within;
+  }
+
+  /** A file of the book, which need not be there, but must not lead out of it. */
+  private Path plain(Path file) {
+    boolean named = folder.resolve(file).normalize().equals(file);
+    if (!named
+        || Files.exists(file, LinkOption.NOFOLLOW_LINKS)
+            && !Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
+      throw new Trouble.BadFile(file.toString(), NO_PLAIN_FILE);
+    }
+    return file;
+  }
+
+  private static final String NO_PLAIN_FILE =
+      "is no plain file of the book (a link, a pipe, a device or a folder), and is not opened";
 
   /**
    * Writes a room as a file of its own.

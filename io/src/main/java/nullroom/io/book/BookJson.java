@@ -5,6 +5,9 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 import nullroom.core.Trouble;
 import nullroom.core.predict.Goal;
+import nullroom.core.room.Room;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.json.JsonFactory;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -13,16 +16,20 @@ import tools.jackson.databind.node.ObjectNode;
 /** The room book as JSON, documented in docs/book-format.md. */
 final class BookJson {
   /** Raised with every change that an older program could not read. */
-  static final int SCHEMA_VERSION = 2;
+  static final int SCHEMA_VERSION = 3;
 
-  private static final JsonMapper JSON = JsonMapper.shared();
+  /** Of two members of one name only one could be read: that is a fault, not a choice. */
+  private static final JsonMapper JSON =
+      JsonMapper.builder(
+              JsonFactory.builder().enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build())
+          .build();
 
   private BookJson() {}
 
   static RoomBook read(JsonNode node) {
     Field f = new Field("", node).object();
     double version = f.required("schemaVersion").number();
-    if (version != SCHEMA_VERSION && version != 1) {
+    if (version != SCHEMA_VERSION && version != 1 && version != 2) {
       throw new Trouble.BadField(
           "schemaVersion",
           "is "
@@ -32,11 +39,13 @@ final class BookJson {
               + ". Use a newer one");
     }
     String goals = String.join(", ", List.of(Goal.values()).stream().map(Goal::id).toList());
+    Room room = RoomJson.read(f.required("room").object());
+    Listening listening = ListeningJson.read(f, (int) version);
     return new RoomBook(
         f.required("name").text(),
         f.required("goal").oneOf(Goal::find, goals),
-        RoomJson.read(f.required("room").object()),
-        ListeningJson.read(f, (int) version),
+        room,
+        version < SCHEMA_VERSION ? Chains.added(listening, room) : listening,
         decays(f),
         f.elements("recordingSpots").stream().map(BookJson::spot).toList(),
         f.elements("materials").stream().map(FinishJson::own).toList(),
@@ -112,7 +121,11 @@ final class BookJson {
       var at = e.getLocation();
       String where =
           at == null ? "" : " at line " + at.getLineNr() + ", column " + at.getColumnNr();
-      throw place.apply("is damaged" + where + ": it is no complete JSON");
+      String what = e.getOriginalMessage();
+      throw place.apply(
+          "is damaged"
+              + where
+              + (what.startsWith("Duplicate") ? ": " + what : ": it is no complete JSON"));
     }
   }
 }

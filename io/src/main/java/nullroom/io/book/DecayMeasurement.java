@@ -26,6 +26,25 @@ public record DecayMeasurement(
   private static final List<Band> THIRDS =
       Band.THIRDS.stream().filter(b -> b.nominalHz() >= 50 && b.nominalHz() <= 10_000).toList();
 
+  /** How names of sounds begin that a simulated input made. */
+  public static final String SIMULATED = "simulated-";
+
+  /** Whether an acted room was heard. */
+  public boolean simulated() {
+    return sound.startsWith(SIMULATED);
+  }
+
+  /**
+   * The same after the room's description was changed to what had been there all along.
+   *
+   * @param change of the predicted times, as a factor
+   * @param where with what is said now to have been present
+   */
+  DecayMeasurement describedAnew(Bands change, MeasuredAt where) {
+    return new DecayMeasurement(
+        sound, taken, where, report, predictedSeconds.with(change, (t, by) -> t * by));
+  }
+
   /**
    * Measures claps, a usual sweep or switched-off noise recorded in a room.
    *

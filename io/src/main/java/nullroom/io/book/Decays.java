@@ -6,8 +6,11 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import nullroom.core.acoustics.Bands;
 import nullroom.core.measure.DecayChange;
 import nullroom.core.measure.PositionAverage;
+import nullroom.core.predict.Statistics;
+import nullroom.core.room.Room;
 
 /**
  * All that is known about the room's decay.
@@ -26,9 +29,29 @@ public record Decays(List<DecayMeasurement> measured, Optional<DecayEstimate> es
     measured = List.copyOf(measured);
   }
 
-  /** The one measured last. */
+  /** Those that count: a simulated one never stands in the way of a real one. */
+  private List<DecayMeasurement> counting() {
+    List<DecayMeasurement> real = measured.stream().filter(d -> !d.simulated()).toList();
+    return real.isEmpty() ? measured : real;
+  }
+
+  /** The one measured last, a real one where there is any. */
   public Optional<DecayMeasurement> last() {
-    return measured.stream().findFirst();
+    return counting().stream().findFirst();
+  }
+
+  /** After the room's description was changed to what had been there all along. */
+  Decays describedAnew(Room before, Room now) {
+    if (measured.isEmpty()) {
+      return this;
+    }
+    Bands change =
+        Statistics.of(now).seconds().with(Statistics.of(before).seconds(), (n, b) -> n / b);
+    return new Decays(
+        measured.stream()
+            .map(d -> d.describedAnew(change, d.at().describedAnew(before, now)))
+            .toList(),
+        estimate);
   }
 
   /** With a new one. */
@@ -49,12 +72,12 @@ public record Decays(List<DecayMeasurement> measured, Optional<DecayEstimate> es
 
   /** Those of the room as it is now: from the newest on, each pair of places once. */
   public List<DecayMeasurement> now() {
-    return sameState(measured);
+    return sameState(counting());
   }
 
   /** Those of the state before, or older ones of the same places. */
   public List<DecayMeasurement> before() {
-    List<DecayMeasurement> older = new ArrayList<>(measured);
+    List<DecayMeasurement> older = new ArrayList<>(counting());
     older.removeAll(now());
     return sameState(older);
   }

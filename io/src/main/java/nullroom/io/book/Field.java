@@ -13,8 +13,21 @@ import tools.jackson.databind.JsonNode;
 
 /** A place in a JSON document that knows its path, so that whatever is wrong there can be named. */
 record Field(String path, JsonNode node) {
+  /** What is quoted of a document is no longer than this. */
+  private static final int LONGEST_QUOTE = 60;
+
   private Trouble.BadField bad(String sentence) {
     return new Trouble.BadField(path, sentence);
+  }
+
+  private static String quoted(Object text) {
+    String whole = String.valueOf(text);
+    return whole.length() <= LONGEST_QUOTE
+        ? whole
+        : whole.substring(0, LONGEST_QUOTE)
+            + " (and "
+            + (whole.length() - LONGEST_QUOTE)
+            + " more)";
   }
 
   private Field child(String name, JsonNode child) {
@@ -41,7 +54,7 @@ record Field(String path, JsonNode node) {
 
   double number() {
     if (!node.isNumber() || !Double.isFinite(node.doubleValue())) {
-      throw bad("must be a number, not " + node);
+      throw bad("must be a number, not " + quoted(node));
     }
     return node.doubleValue();
   }
@@ -52,14 +65,14 @@ record Field(String path, JsonNode node) {
 
   String text() {
     if (!node.isString()) {
-      throw bad("must be a text in quotes, not " + node);
+      throw bad("must be a text in quotes, not " + quoted(node));
     }
     return node.stringValue();
   }
 
   boolean flag() {
     if (!node.isBoolean()) {
-      throw bad("must be true or false, not " + node);
+      throw bad("must be true or false, not " + quoted(node));
     }
     return node.booleanValue();
   }
@@ -122,7 +135,7 @@ record Field(String path, JsonNode node) {
   /** One of a closed set of keys. */
   <T> T oneOf(Function<String, Optional<T>> find, String choices) {
     String key = text();
-    return find.apply(key).orElseThrow(() -> bad("'" + key + "' is none of " + choices));
+    return find.apply(key).orElseThrow(() -> bad("'" + quoted(key) + "' is none of " + choices));
   }
 
   /** Builds a value whose own checks are about this place. */

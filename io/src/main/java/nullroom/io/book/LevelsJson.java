@@ -4,8 +4,10 @@ import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.Arrays;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.function.Supplier;
 import nullroom.core.Trouble;
+import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.plan.Brief;
 import nullroom.core.plan.Handover;
 import nullroom.core.plan.Staging;
@@ -20,10 +22,17 @@ final class LevelsJson {
         .map(l ->
             new Levels(
                 l.object().optional("locked").map(LevelsJson::locked),
-                l.optional("brief").map(Field::text).orElse(""),
+                l.optional("brief").map(LevelsJson::key).orElse(""),
                 l.optional("ownBrief").map(LevelsJson::brief),
-                l.optional("staging").map(LevelsJson::staging).orElse(Staging.USUAL)))
+                l.optional("staging").map(LevelsJson::staging).orElse(Staging.USUAL),
+                l.optional("loudest").map(LevelsJson::loudest),
+                l.optional("take").map(Field::soundName).orElse("")))
         .orElse(Levels.NOTHING);
+  }
+
+  /** The key of a brief, some of which were once called otherwise. */
+  private static String key(Field f) {
+    return f.isText("audition") ? "casting" : f.text();
   }
 
   private static Levels.Locked locked(Field f) {
@@ -32,6 +41,19 @@ final class LevelsJson {
         RoomJson.point(f.required("talkerAt")),
         PlacedJson.microphone(f.required("microphone")),
         f.required("peakDbfs").number());
+  }
+
+  private static Levels.LoudestLine loudest(Field f) {
+    return new Levels.LoudestLine(
+        f.object().optional("simulated").map(Field::flag).orElse(false),
+        f.required("effort").oneOf(VocalEffort::find, "the efforts of a talker"),
+        locked(f));
+  }
+
+  private static void write(Levels.Locked locked, ObjectNode l) {
+    l.put("taken", locked.taken()).put("peakDbfs", locked.peakDbfs());
+    l.set("talkerAt", RoomJson.numbers(locked.talkerAt()));
+    PlacedJson.write(locked.microphone(), l.putObject("microphone"));
   }
 
   private static Staging staging(Field f) {
@@ -53,19 +75,25 @@ final class LevelsJson {
         f,
         () ->
             Brief.own(
-                f.object().required("use").text(),
-                f.required("integratedLufs").number(),
-                f.required("toleranceLu").number(),
-                f.required("truePeakDbtp").number(),
-                maybe(f, "floorDbfs"),
-                new Handover(
-                    format(f.required("format")),
-                    (int) f.required("bits").number(),
-                    maybe(f, "rateHz"),
-                    maybe(f, "shortestSeconds"),
-                    maybe(f, "longestSeconds"),
-                    f.required("namePattern").text(),
-                    f.optional("due").map(LevelsJson::day).orElse(""))));
+                    f.object().required("use").text(),
+                    f.required("integratedLufs").number(),
+                    f.required("toleranceLu").number(),
+                    f.required("truePeakDbtp").number(),
+                    maybe(f, "floorDbfs"),
+                    new Handover(
+                        format(f.required("format")),
+                        (int) f.required("bits").number(),
+                        maybe(f, "rateHz"),
+                        maybe(f, "shortestSeconds"),
+                        maybe(f, "longestSeconds"),
+                        f.required("namePattern").text(),
+                        f.optional("due").map(LevelsJson::day).orElse("")))
+                .withChannels(channels(f)));
+  }
+
+  private static OptionalInt channels(Field f) {
+    OptionalDouble count = f.figure("channels");
+    return count.isPresent() ? OptionalInt.of((int) count.getAsDouble()) : OptionalInt.empty();
   }
 
   /** Reads a part; what cannot be in it is said with the place in the book. */
@@ -114,14 +142,17 @@ final class LevelsJson {
           .put("allowanceDb", levels.staging().allowanceDb())
           .put("highestGainDb", levels.staging().highestGainDb());
     }
+    levels.locked().ifPresent(locked -> write(locked, node.putObject("locked")));
     levels
-        .locked()
-        .ifPresent(locked -> {
-          ObjectNode l = node.putObject("locked");
-          l.put("taken", locked.taken()).put("peakDbfs", locked.peakDbfs());
-          l.set("talkerAt", RoomJson.numbers(locked.talkerAt()));
-          PlacedJson.write(locked.microphone(), l.putObject("microphone"));
+        .loudest()
+        .ifPresent(line -> {
+          ObjectNode l = node.putObject("loudest");
+          l.put("simulated", line.simulated()).put("effort", line.effort().id());
+          write(line.heard(), l);
         });
+    if (!levels.take().isEmpty()) {
+      node.put("take", levels.take());
+    }
   }
 
   private static void write(Brief own, ObjectNode out) {
@@ -130,6 +161,7 @@ final class LevelsJson {
     put(out, "toleranceLu", own.toleranceLu());
     put(out, "truePeakDbtp", own.truePeakDbtp());
     put(out, "floorDbfs", own.floorDbfs());
+    own.channels().ifPresent(count -> out.put("channels", count));
     Handover file = own.handover();
     out.put("format", file.format().id()).put("bits", file.bits());
     put(out, "rateHz", file.rateHz());

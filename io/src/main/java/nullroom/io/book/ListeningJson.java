@@ -9,6 +9,9 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** What is known about the noise as JSON: members of the book. */
 final class ListeningJson {
+  /** Before, whatever was recorded counted as made with the microphone described. */
+  private static final int CHAINS_SINCE = 3;
+
   private ListeningJson() {}
 
   static Listening read(Field f, int version) {
@@ -18,7 +21,8 @@ final class ListeningJson {
         f.elements("suspects").stream().map(ListeningJson::suspect).toList(),
         f.elements("spots").stream().map(NoiseJson::read).toList(),
         f.elements("surveys").stream().map(ListeningJson::survey).toList(),
-        f.optional("humTest").map(ListeningJson::humTest));
+        f.optional("humTest").map(ListeningJson::humTest),
+        f.optional("chainKnown").map(Field::flag).orElse(version < CHAINS_SINCE));
   }
 
   private static Calibration calibration(Field f) {
@@ -43,7 +47,10 @@ final class ListeningJson {
   }
 
   private static Suspect.Heard heard(Field f) {
-    return new Suspect.Heard(f.required("sound").soundName(), f.required("octaveDbfs").bands());
+    return new Suspect.Heard(
+        f.required("sound").soundName(),
+        f.required("octaveDbfs").bands(),
+        f.optional("chain").map(PlacedJson::capture));
   }
 
   private static SurveyNote survey(Field f) {
@@ -51,6 +58,7 @@ final class ListeningJson {
         f.required("file").soundName(),
         f.required("started").text(),
         f.optional("simulated").map(Field::flag).orElse(false),
+        f.optional("chain").map(PlacedJson::capture),
         f.optional("scale").map(NoiseJson::scale),
         f.optional("ended").map(Field::flag).orElse(true));
   }
@@ -95,6 +103,7 @@ final class ListeningJson {
     ArrayNode surveys = out.putArray("surveys");
     listening.surveys().forEach(s -> write(s, surveys.addObject()));
     listening.humTest().ifPresent(t -> write(t, out.putObject("humTest")));
+    out.put("chainKnown", listening.chainKnown());
   }
 
   private static void write(Suspect s, ObjectNode out) {
@@ -109,11 +118,13 @@ final class ListeningJson {
     heard.ifPresent(h -> {
       ObjectNode node = out.putObject(name).put("sound", h.sound());
       node.set("octaveDbfs", RoomJson.numbers(h.octaveDbfs().toArray()));
+      h.chain().ifPresent(c -> PlacedJson.write(c, node.putObject("chain")));
     });
   }
 
   private static void write(SurveyNote s, ObjectNode out) {
     out.put("file", s.file()).put("started", s.started()).put("simulated", s.simulated());
+    s.chain().ifPresent(c -> PlacedJson.write(c, out.putObject("chain")));
     s.scale().ifPresent(scale -> NoiseJson.write(scale, out.putObject("scale")));
     out.put("ended", s.ended());
   }

@@ -52,6 +52,13 @@ public record MeasuredAt(
     return all.isEmpty() ? "nothing" : all;
   }
 
+  /** The same with what the description had left out. */
+  MeasuredAt describedAnew(Room before, Room now) {
+    return present.equals(inventory(before))
+        ? new MeasuredAt(source, microphone, inventory(now), talkerAt, microphoneAt)
+        : this;
+  }
+
   /** The room with talker and microphone where they were then, as far as they fit it now. */
   public Room placed(Room now) {
     Room room = now;

@@ -21,6 +21,7 @@ final class NoiseJson {
         f.optional("simulated").map(Field::flag).orElse(false),
         f.optional("spot").map(Field::text).orElse(""),
         report(f),
+        f.optional("chain").map(PlacedJson::capture),
         f.optional("scale").map(NoiseJson::scale),
         f.optional("octaveDbSpl").map(Field::bands),
         f.elements("without").stream().map(Field::text).toList());
@@ -38,6 +39,7 @@ final class NoiseJson {
         read.sound().startsWith("simulated-"),
         "",
         read.report(),
+        Optional.empty(),
         Optional.empty(),
         read.roomDbSpl(),
         List.of());
@@ -94,6 +96,7 @@ final class NoiseJson {
   static void write(NoiseMeasurement n, ObjectNode out) {
     out.put("sound", n.sound()).put("taken", n.taken()).put("simulated", n.simulated());
     out.put("spot", n.spot());
+    n.chain().ifPresent(c -> PlacedJson.write(c, out.putObject("chain")));
     n.scale().ifPresent(s -> write(s, out.putObject("scale")));
     n.roomDbSpl().ifPresent(b -> out.set("octaveDbSpl", RoomJson.numbers(b.toArray())));
     ArrayNode without = out.putArray("without");

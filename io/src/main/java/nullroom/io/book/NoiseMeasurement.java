@@ -8,12 +8,13 @@ import java.util.OptionalDouble;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.NoiseRating;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.measure.Calibration;
 import nullroom.core.measure.NoiseMeter;
 import nullroom.core.measure.NoiseReport;
 import nullroom.core.measure.Scale;
-import nullroom.core.predict.Heard;
 import nullroom.core.signal.SampleSource;
 
 /**
@@ -24,6 +25,7 @@ import nullroom.core.signal.SampleSource;
  * @param simulated whether an acted room was heard
  * @param spot name of the place, empty for the spot of now
  * @param report what the microphone gave
+ * @param chain microphone, input and gain that it was recorded with; empty where nobody knows
  * @param scale what its levels mean in the air; empty where that is not known
  * @param roomDbSpl octaves of the room's own noise behind it, where its levels mean something
  * @param without suspects that were switched off then
@@ -34,6 +36,7 @@ public record NoiseMeasurement(
     boolean simulated,
     String spot,
     NoiseReport report,
+    Optional<Capture> chain,
     Optional<Scale> scale,
     Optional<Bands> roomDbSpl,
     List<String> without) {
@@ -53,10 +56,11 @@ public record NoiseMeasurement(
   public record Taken(String taken, boolean simulated, String spot, List<String> without) {}
 
   /**
-   * Measures the quiet room from a recording through the microphone that {@code heard} describes,
-   * at its gain.
+   * Measures the quiet room from a recording.
    *
    * @param recording of any length; the first of its channels is measured
+   * @param chain that it was made with; without one its levels are relative
+   * @param calibration what is known of the chain's full scale
    * @throws Trouble.BadSound if the recording is too short, silent, or sampled too slowly for the 8
    *     kHz octave
    */
@@ -64,21 +68,45 @@ public record NoiseMeasurement(
       String sound,
       Taken taken,
       SampleSource recording,
-      Heard heard,
-      Optional<Scale> scale,
+      Optional<Capture> chain,
+      Calibration calibration,
       Progress progress) {
-    NoiseReport report = report(sound, recording, progress);
-    Optional<Bands> room =
-        scale.flatMap(s -> report.octaveDbSpl(s.fullScaleDbSpl())).map(heard::roomNoiseBehind);
+    return new NoiseMeasurement(
+            sound,
+            taken.taken(),
+            taken.simulated(),
+            taken.spot(),
+            report(sound, recording, progress),
+            chain,
+            Optional.empty(),
+            Optional.empty(),
+            taken.without())
+        .by(calibration);
+  }
+
+  /** The same as having been made with another chain. */
+  public NoiseMeasurement madeWith(Optional<Capture> other, Calibration calibration) {
+    return new NoiseMeasurement(
+            sound, taken, simulated, spot, report, other, scale, roomDbSpl, without)
+        .by(calibration);
+  }
+
+  /** The same with its levels as a calibration makes them out. */
+  NoiseMeasurement by(Calibration calibration) {
+    Optional<Scale> now = chain.flatMap(calibration::scale);
     return new NoiseMeasurement(
         sound,
-        taken.taken(),
-        taken.simulated(),
-        taken.spot(),
+        taken,
+        simulated,
+        spot,
         report,
-        scale,
-        room,
-        taken.without());
+        chain,
+        now,
+        now.flatMap(s ->
+            report
+                .octaveDbSpl(s.fullScaleDbSpl())
+                .map(levels -> chain.orElseThrow().roomNoiseBehind(levels))),
+        without);
   }
 
   /** A report that has all octaves from 63 Hz to 8 kHz. */

@@ -76,22 +76,25 @@ final class PlacedJson {
 
   static PlacedMicrophone microphone(Field f) {
     f.object();
+    return new PlacedMicrophone(RoomJson.point(f.required("at")), aim(f), capture(f));
+  }
+
+  static Capture capture(Field f) {
+    f.object();
     Pattern pattern =
         f.optional("pattern")
             .map(p -> p.oneOf(Pattern::find, choices(Stream.of(Pattern.values()).map(Pattern::id))))
             .orElse(Pattern.CARDIOID);
-    Capture capture =
-        f.checked(() ->
-            new Capture(
-                pattern,
-                f.number("selfNoiseDbA", 16),
-                f.number("maxDbSpl", 130),
-                f.number("sensitivityDbvPerPascal", -38),
-                f.number("preampEinDbu", -125),
-                f.number("gainDb", 40),
-                f.number("fullScaleDbu", 20),
-                (int) f.number("bits", 24)));
-    return new PlacedMicrophone(RoomJson.point(f.required("at")), aim(f), capture);
+    return f.checked(() ->
+        new Capture(
+            pattern,
+            f.number("selfNoiseDbA", 16),
+            f.number("maxDbSpl", 130),
+            f.number("sensitivityDbvPerPascal", -38),
+            f.number("preampEinDbu", -125),
+            f.number("gainDb", 40),
+            f.number("fullScaleDbu", 20),
+            (int) f.number("bits", 24)));
   }
 
   static Camera camera(Field f) {
@@ -121,8 +124,11 @@ final class PlacedJson {
   }
 
   static void write(PlacedMicrophone microphone, ObjectNode out) {
-    Capture c = microphone.capture();
     write(microphone.at(), microphone.aim(), out);
+    write(microphone.capture(), out);
+  }
+
+  static void write(Capture c, ObjectNode out) {
     out.put("pattern", c.pattern().id())
         .put("selfNoiseDbA", c.selfNoiseDbA())
         .put("maxDbSpl", c.maxDbSpl())

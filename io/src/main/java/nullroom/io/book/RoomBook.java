@@ -2,7 +2,9 @@ package nullroom.io.book;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.PositionAverage;
 import nullroom.core.measure.Scale;
@@ -67,6 +69,16 @@ public record RoomBook(
     return listening.calibration().scale(room.requireMicrophone().capture());
   }
 
+  /**
+   * The chain that a recording is made with now; empty where nobody said that it is the one
+   * described.
+   *
+   * @param simulated whether an acted room is heard
+   */
+  public Optional<Capture> chain(boolean simulated) {
+    return listening.chain(room.requireMicrophone().capture(), simulated);
+  }
+
   /** What the microphone hears now, by the quick answer. */
   public Heard heard() {
     return heard(room, Optional.empty());
@@ -83,8 +95,20 @@ public record RoomBook(
     Room noisy = SuspectNoise.in(changed, listening);
     Bands seconds = decaySeconds(changed);
     Reply quick = Reply.quick(noisy, seconds);
-    return Heard.of(
-        noisy, seconds, refined.filter(r -> r.holds(changed)).map(r -> r.of(quick)).orElse(quick));
+    Heard heard =
+        Heard.of(
+            noisy,
+            seconds,
+            refined.filter(r -> r.holds(changed)).map(r -> r.of(quick)).orElse(quick));
+    OptionalDouble peak = loudestDbSpl(changed);
+    return peak.isPresent() ? heard.withPeakDbSpl(peak.getAsDouble()) : heard;
+  }
+
+  /** Peak of the loudest line as it was heard in a room; empty where it was not heard there. */
+  public OptionalDouble loudestDbSpl(Room there) {
+    return levels.loudest().isPresent()
+        ? levels.loudest().get().peakDbSpl(there)
+        : OptionalDouble.empty();
   }
 
   /** Reverberation times of a changed room, by the measurement where there is one. */
@@ -111,6 +135,14 @@ public record RoomBook(
     return new RoomBook(name, goal, other, listening, decays, spots, materials, levels);
   }
 
+  /**
+   * With the room's description changed to what was there all along: what was measured stays as it
+   * is, and what the model says of it moves.
+   */
+  public RoomBook describedAs(Room other) {
+    return with(other).with(decays.describedAnew(room, other));
+  }
+
   /** With another goal. */
   public RoomBook with(Goal other) {
     return new RoomBook(name, other, room, listening, decays, spots, materials, levels);
@@ -121,9 +153,10 @@ public record RoomBook(
     return new RoomBook(name, goal, room, other, decays, spots, materials, levels);
   }
 
-  /** With a new noise measurement. */
+  /** With a new noise measurement; a simulated one never takes the place of a real one. */
   public RoomBook with(NoiseMeasurement measured) {
-    return with(listening.withNoise(measured));
+    boolean displaces = measured.simulated() && noise().filter(n -> !n.simulated()).isPresent();
+    return displaces ? this : with(listening.withNoise(measured));
   }
 
   /** With other knowledge of the decay. */

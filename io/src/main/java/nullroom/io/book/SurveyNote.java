@@ -1,6 +1,8 @@
 package nullroom.io.book;
 
 import java.util.Optional;
+import nullroom.core.acoustics.Capture;
+import nullroom.core.measure.Calibration;
 import nullroom.core.measure.Scale;
 
 /**
@@ -9,13 +11,25 @@ import nullroom.core.measure.Scale;
  * @param file name under survey/
  * @param started local date and time, ISO 8601
  * @param simulated whether an acted room was watched
- * @param scale what its levels mean in the air, where that was known
+ * @param chain that it was recorded with, where somebody knows
+ * @param scale what its levels mean in the air, where that is known
  * @param ended whether it was ended; one that was not may go on
  */
 public record SurveyNote(
-    String file, String started, boolean simulated, Optional<Scale> scale, boolean ended) {
+    String file,
+    String started,
+    boolean simulated,
+    Optional<Capture> chain,
+    Optional<Scale> scale,
+    boolean ended) {
   /** Ended. */
   public SurveyNote asEnded() {
-    return new SurveyNote(file, started, simulated, scale, true);
+    return new SurveyNote(file, started, simulated, chain, scale, true);
+  }
+
+  /** The same with its levels as a calibration makes them out. */
+  public SurveyNote by(Calibration calibration) {
+    return new SurveyNote(
+        file, started, simulated, chain, chain.flatMap(calibration::scale), ended);
   }
 }

@@ -3,6 +3,8 @@ package nullroom.io.book;
 import java.util.Optional;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Capture;
+import nullroom.core.measure.Culprits;
 import nullroom.core.room.NoiseSource;
 import nullroom.core.signal.SampleSource;
 
@@ -31,17 +33,26 @@ public record Suspect(
    *
    * @param sound file name under sound/
    * @param octaveDbfs what the microphone gave, per octave
+   * @param chain that it was recorded with, where somebody knows
    */
-  public record Heard(String sound, Bands octaveDbfs) {
+  public record Heard(String sound, Bands octaveDbfs, Optional<Capture> chain) {
     /**
      * Measures a recording.
      *
      * @throws nullroom.core.Trouble.BadSound if it has no octaves to compare
      */
-    public static Heard of(String sound, SampleSource recording) {
+    public static Heard of(String sound, SampleSource recording, Optional<Capture> chain) {
       return new Heard(
           sound,
-          NoiseMeasurement.report(sound, recording, Progress.NONE).octaveDbSpl(0).orElseThrow());
+          NoiseMeasurement.report(sound, recording, Progress.NONE).octaveDbSpl(0).orElseThrow(),
+          chain);
+    }
+
+    /** What it would have given at another full scale. */
+    private Bands at(Optional<Double> fullScaleDbSpl) {
+      double by =
+          fullScaleDbSpl.flatMap(full -> chain.map(c -> c.fullScaleDbSpl() - full)).orElse(0.0);
+      return octaveDbfs.map(level -> level + by);
     }
   }
 
@@ -71,12 +82,34 @@ public record Suspect(
     return new Suspect(name, needed, on, off, switchedOff, owed, place);
   }
 
-  /** As a suspect of the board, where it was heard both ways. */
-  public Optional<nullroom.core.measure.Culprits.Suspect> pair() {
-    return on.isPresent() && off.isPresent()
-        ? Optional.of(
-            new nullroom.core.measure.Culprits.Suspect(
-                name, on.get().octaveDbfs(), off.get().octaveDbfs()))
-        : Optional.empty();
+  /** With both recordings made with a chain. */
+  Suspect heardWith(Optional<Capture> chain) {
+    return new Suspect(
+        name,
+        needed,
+        on.map(h -> new Heard(h.sound(), h.octaveDbfs(), chain)),
+        off.map(h -> new Heard(h.sound(), h.octaveDbfs(), chain)),
+        switchedOff,
+        owed,
+        source);
+  }
+
+  /** Chain of the first of its recordings. */
+  public Optional<Capture> chain() {
+    return on.flatMap(Heard::chain);
+  }
+
+  /**
+   * As a suspect of the board, where it was heard both ways; in dBFS of the chain that it was heard
+   * on with.
+   */
+  public Optional<Culprits.Suspect> pair() {
+    return pairAt(chain());
+  }
+
+  /** The same in dBFS of a chain; as it was recorded where one of them is not known. */
+  public Optional<Culprits.Suspect> pairAt(Optional<Capture> of) {
+    Optional<Double> full = of.map(Capture::fullScaleDbSpl);
+    return on.flatMap(o -> off.map(f -> new Culprits.Suspect(name, o.at(full), f.at(full))));
   }
 }

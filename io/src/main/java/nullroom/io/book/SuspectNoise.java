@@ -26,7 +26,8 @@ final class SuspectNoise {
     Bands diffuse = noise.roomDbSpl().orElseThrow();
     List<NoiseSource> sources = new ArrayList<>(room.sources());
     for (Suspect suspect : listening.suspects()) {
-      Optional<EnergySubtraction> own = suspect.pair().map(pair -> inRoom(pair, noise, room));
+      Optional<EnergySubtraction> own =
+          suspect.pairAt(noise.chain()).map(pair -> inRoom(pair, noise, room));
       if (own.isPresent()) {
         boolean within = !noise.without().contains(suspect.name());
         Optional<NoiseSource> source = suspect.source().filter(s -> room.holds(s.at()));

@@ -61,6 +61,9 @@ public final class SurveyFile {
     }
   }
 
+  /** A row takes about a hundred bytes. */
+  private static final long LARGEST_BYTES = 64L << 20;
+
   private SurveyFile() {}
 
   static String header(List<Band> octaves) {
@@ -115,6 +118,9 @@ public final class SurveyFile {
    */
   public static Content read(Path file) {
     try {
+      if (Files.exists(file) && Files.size(file) > LARGEST_BYTES) {
+        throw new Trouble.BadFile(file.toString(), "is larger than a survey of a week: over 64 MB");
+      }
       String all = Files.readString(file);
       int whole = all.lastIndexOf('\n') + 1; // what follows the last line end was torn off
       List<CSVRecord> rows = CSV.parse(new StringReader(all.substring(0, whole))).getRecords();

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.io.Closeable;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -12,6 +13,7 @@ import nullroom.core.predict.Goal;
 import nullroom.core.predict.Statistics;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Room;
+import nullroom.core.signal.Samples;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -91,5 +93,84 @@ class BookFolderTest {
     assertThatThrownBy(() -> BookFolder.readRoom(file))
         .isInstanceOf(Trouble.class)
         .hasMessageContaining(place);
+  }
+
+  @Test
+  void aBookIsOpenInOneWindowAndUnfinishedSavesAreClearedThen() throws IOException {
+    BookFolder place = new BookFolder(folder.resolve("d"));
+    place.save(new RoomBook("d", Goal.SUNG_DRY, room()));
+    Path torn = Files.writeString(place.path().resolve(".book.json123.new"), "{");
+    Path sound = Files.writeString(place.sound(".claps-1.wav.new"), "RIFF");
+    try (Closeable mine = place.lock()) {
+      assertThat(mine).isNotNull();
+      assertThat(torn).doesNotExist();
+      assertThat(sound).doesNotExist();
+      assertThatThrownBy(() -> new BookFolder(place.path()).lock())
+          .isInstanceOf(Trouble.BadFile.class)
+          .hasMessageContaining("open in another window");
+    }
+    place.lock().close();
+    assertThat(place.load().name()).isEqualTo("d");
+  }
+
+  @Test
+  void aFolderThatWentAwayIsMadeAnewAloud() throws IOException {
+    BookFolder place = new BookFolder(folder.resolve("e"));
+    RoomBook book = new RoomBook("e", Goal.SUNG_DRY, room());
+    assertThat(place.save(book)).isEmpty();
+    assertThat(place.save(book.with(Goal.SPOKEN_CLOSE))).isEmpty();
+    Path away = Files.move(place.path(), folder.resolve("elsewhere"));
+    assertThat(place.save(book).orElseThrow())
+        .contains("moved or deleted", "without its recordings");
+    assertThat(place.save(book.with(Goal.SPOKEN_CLOSE))).isEmpty();
+    assertThat(new BookFolder(away).load().goal()).isEqualTo(Goal.SPOKEN_CLOSE);
+  }
+
+  @Test
+  void whatLeadsOutOfABookIsNotOpened() throws IOException {
+    BookFolder place = new BookFolder(folder.resolve("f"));
+    place.save(new RoomBook("f", Goal.SUNG_DRY, room()));
+    Path secret = Files.writeString(folder.resolve("secret.wav"), "not yours");
+    Files.createSymbolicLink(place.path().resolve("sound").resolve("noise-1.wav"), secret);
+    leadsOut(() -> place.sound("noise-1.wav"));
+    leadsOut(() -> place.sound("../../secret.wav"));
+    leadsOut(() -> place.survey("../book.json"));
+    Path sounds = place.path().resolve("sound");
+    Files.move(sounds, folder.resolve("moved"));
+    Files.createSymbolicLink(sounds, folder.resolve("moved"));
+    leadsOut(() -> place.sound("claps-1.wav"));
+    leadsOut(() -> place.keep("claps", new Samples(new double[10], 48_000)));
+    Path book = place.path().resolve("book.json");
+    Files.move(book, folder.resolve("book.json"));
+    Files.createSymbolicLink(book, folder.resolve("book.json"));
+    leadsOut(place::load);
+  }
+
+  private static void leadsOut(org.assertj.core.api.ThrowableAssert.ThrowingCallable opened) {
+    assertThatThrownBy(opened).isInstanceOf(Trouble.BadFile.class).hasMessageContaining("opened");
+  }
+
+  @Test
+  void membersNamedTwiceAndLongTextsAreFaultsInOneShortLine() throws IOException {
+    BookFolder place = new BookFolder(folder.resolve("g"));
+    place.save(new RoomBook("g", Goal.SUNG_DRY, room()));
+    Path file = place.path().resolve("book.json");
+    String good = Files.readString(file);
+    Files.writeString(file, good.replace("\"goal\" :", "\"name\" : \"h\", \"goal\" :"));
+    assertThatThrownBy(place::load).hasMessageContainingAll("Duplicate", "name", "line");
+    Files.writeString(file, good.replace("\"sungDry\"", "\"" + "x".repeat(2_000_000) + "\""));
+    assertThatThrownBy(place::load)
+        .isInstanceOfSatisfying(
+            Trouble.class,
+            trouble ->
+                assertThat(trouble.line())
+                    .hasSizeLessThan(600)
+                    .contains("goal", "xxx", "is none of"));
+    Files.writeString(
+        file,
+        good.replace("\"surface\" : \"floor\"", "\"surface\" : \"" + "w".repeat(2_000_000) + "\""));
+    assertThatThrownBy(place::load)
+        .isInstanceOfSatisfying(
+            Trouble.class, trouble -> assertThat(trouble.line()).hasSizeLessThan(600));
   }
 }

@@ -96,7 +96,7 @@ class BookSchemaTest {
     assertThat(errors(schema, BookJson.write(book))).isEmpty();
     assertThat(errors(schema, BookJson.write(bare))).isEmpty();
     assertThat(errors(schema, BookJson.write(bare).put("goal", "opera"))).isNotEmpty();
-    assertThat(errors(schema, BookJson.write(bare).put("schemaVersion", 3))).isNotEmpty();
+    assertThat(errors(schema, BookJson.write(bare).put("schemaVersion", 4))).isNotEmpty();
     assertThat(BookJson.read(BookJson.write(book))).isEqualTo(book);
     Finish.Stated own = new Finish.Stated("felt tiles", Bands.all(0.4), Bands.all(0.1));
     RoomBook mine = bare.withMaterials(List.of(own));

@@ -31,8 +31,8 @@ final class MeasuredBook {
         place.keep("noise", quiet),
         new NoiseMeasurement.Taken("2026-01-01T20:00", true, spot, List.of("boiler")),
         SampleSource.of(quiet),
-        book.heard(),
-        book.scale(),
+        book.chain(true),
+        book.listening().calibration(),
         Progress.NONE);
   }
 
@@ -52,8 +52,9 @@ final class MeasuredBook {
     RoomBook book = of(place, room);
     Suspect fridge =
         Suspect.of("fridge", true)
-            .withOn(new Suspect.Heard("fridge-on-1.wav", ON))
-            .withOff(new Suspect.Heard("fridge-off-1.wav", ON.map(level -> level - 6)))
+            .withOn(new Suspect.Heard("fridge-on-1.wav", ON, book.chain(true)))
+            .withOff(
+                new Suspect.Heard("fridge-off-1.wav", ON.map(level -> level - 6), Optional.empty()))
             .with(Optional.of(new NoiseSource("fridge", new Point(2, 1, 1), Bands.all(20))))
             .switched(true);
     MainsHum hum = new MainsHum(50.02, List.of(50.02, 100.04), -62, 11);
@@ -81,7 +82,12 @@ final class MeasuredBook {
             .withSpots(List.of(noise(place, book, "corner"), noise(place, book, "gable")))
             .with(
                 new SurveyNote(
-                    "survey-1.csv", "2026-01-01T22:00", true, Optional.of(new Scale(96, 3)), false))
+                    "survey-1.csv",
+                    "2026-01-01T22:00",
+                    true,
+                    book.chain(true),
+                    Optional.of(new Scale(96, 3)),
+                    false))
             .with(new HumTest(HumTest.Way.COVERED, Optional.of(hum), Optional.empty())));
   }
 }
