@@ -189,8 +189,7 @@ public final class Desktop {
   private void run(Callable<Stage> open) {
     Toolkit.onFx(() -> {
       Stage stage = open.call();
-      stage.setMinWidth(1024);
-      stage.setMinHeight(700);
+      Toolkit.fit(stage, WIDTH, HEIGHT);
       stage.setOnHidden(e -> closed.countDown());
       return stage;
     });

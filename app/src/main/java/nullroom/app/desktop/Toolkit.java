@@ -7,12 +7,17 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.Scene;
+import javafx.stage.Screen;
 import javafx.stage.Stage;
 import nullroom.core.Trouble;
 
 /** The window toolkit: with a display or without, and its one thread. */
 final class Toolkit {
+  private static final double LEAST_WIDTH = 1024;
+  private static final double LEAST_HEIGHT = 700;
+
   private Toolkit() {}
 
   static boolean hasDisplay() {
@@ -63,6 +68,17 @@ final class Toolkit {
     stage.setScene(scene);
     stage.show();
     return stage;
+  }
+
+  /** Makes a window, its frame counted, as large as wanted but no larger than the screen. */
+  static void fit(Stage stage, double width, double height) {
+    Rectangle2D screen = Screen.getPrimary().getVisualBounds();
+    stage.setMinWidth(Math.min(LEAST_WIDTH, screen.getWidth()));
+    stage.setMinHeight(Math.min(LEAST_HEIGHT, screen.getHeight()));
+    stage.setWidth(Math.min(width, screen.getWidth()));
+    stage.setHeight(Math.min(height, screen.getHeight()));
+    stage.setX(screen.getMinX() + (screen.getWidth() - stage.getWidth()) / 2);
+    stage.setY(screen.getMinY() + (screen.getHeight() - stage.getHeight()) / 2);
   }
 
   /** Runs on the FX thread and waits. */

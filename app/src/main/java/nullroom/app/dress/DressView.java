@@ -5,13 +5,14 @@ import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.BandPlot;
 import nullroom.app.control.Choice;
 import nullroom.app.control.FoldOut;
+import nullroom.app.control.Row;
 import nullroom.app.control.TimeBars;
+import nullroom.app.control.WhileShown;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.Station;
 import nullroom.app.shell.StationFrame;
@@ -33,9 +34,12 @@ public final class DressView {
     VBox.setVgrow(foldOut, Priority.ALWAYS);
     foldOut.setPrefHeight(280);
     times.plot().setPrefHeight(170);
-    desk.session().revisionProperty().subscribe(this::refresh);
-    model.surfaceProperty().subscribe(this::refresh);
-    model.hangingProperty().subscribe(this::refresh);
+    WhileShown.follow(
+        pictures,
+        this::refresh,
+        desk.session().revisionProperty(),
+        model.surfaceProperty(),
+        model.hangingProperty());
     refresh();
     node = StationFrame.of(Station.DRESS, model.say(), pictures, controls(desk), desk.work());
   }
@@ -67,8 +71,7 @@ public final class DressView {
             "Weigh stands down, keep cloth off lamps and heaters and exits free; ask before drilling.");
     caution.getStyleClass().add("caution");
     caution.setWrapText(true);
-    HBox row = new HBox(what, hang, down);
-    row.getStyleClass().add("row");
+    Row row = new Row(what, hang, down);
     return new VBox(6, row, caution);
   }
 

@@ -7,6 +7,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.FigureTable;
+import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Desk;
 import nullroom.core.plan.Brief;
@@ -29,7 +30,7 @@ final class BriefPage {
     node = new VBox(6, table, heading, form.node());
     VBox.setVgrow(form.node(), Priority.ALWAYS);
     node.getStyleClass().add("pictures");
-    desk.session().bookProperty().subscribe(this::refresh);
+    WhileShown.follow(node, this::refresh, desk.session().bookProperty());
     refresh();
   }
 

@@ -13,6 +13,7 @@ import nullroom.app.control.Choice;
 import nullroom.app.control.Dial;
 import nullroom.app.control.FigureTable;
 import nullroom.app.control.NumberField;
+import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Desk;
 import nullroom.core.acoustics.MicrophoneType;
@@ -111,8 +112,7 @@ final class GainPage {
           hiss.show(model.preampEinDbu());
           plan();
         };
-    desk.session().revisionProperty().subscribe(refresh);
-    model.schoolProperty().subscribe(refresh);
+    WhileShown.follow(picture, refresh, desk.session().revisionProperty(), model.schoolProperty());
     refresh.run();
   }
 

@@ -8,6 +8,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.FigureTable;
 import nullroom.app.control.TakePlot;
+import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Desk;
 import nullroom.core.measure.TakeChannel;
@@ -46,10 +47,13 @@ final class LoudLinePage {
     VBox.setVgrow(course, Priority.ALWAYS);
     node.getStyleClass().add("pictures");
     controls = new FlowPane(8, 6, start, turn, lock);
-    model.readingProperty().subscribe(this::refresh);
-    model.resultProperty().subscribe(this::refresh);
-    desk.work().runningProperty().subscribe(this::refresh);
-    desk.session().revisionProperty().subscribe(this::refresh);
+    WhileShown.follow(
+        node,
+        this::refresh,
+        model.readingProperty(),
+        model.resultProperty(),
+        desk.work().runningProperty(),
+        desk.session().revisionProperty());
     refresh();
   }
 

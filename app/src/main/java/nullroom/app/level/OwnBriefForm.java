@@ -14,6 +14,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
 import nullroom.app.control.NumberField;
+import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Desk;
 import nullroom.core.Trouble;
@@ -115,8 +116,7 @@ final class OwnBriefForm {
             trouble,
             file);
     node.getStyleClass().add("fields");
-    desk.session().bookProperty().subscribe(this::refresh);
-    model.takeProperty().subscribe(this::refresh);
+    WhileShown.follow(node, this::refresh, desk.session().bookProperty(), model.takeProperty());
     refresh();
   }
 

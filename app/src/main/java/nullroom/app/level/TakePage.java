@@ -20,6 +20,7 @@ import nullroom.app.control.FigureTable;
 import nullroom.app.control.FilePick;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.TakePlot;
+import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Desk;
 import nullroom.core.acoustics.Decibels;
@@ -75,8 +76,7 @@ final class TakePage {
     node = new VBox(8, plot, found, tables);
     node.getStyleClass().add("pictures");
     controls = new VBox(6, take(), brief(), delivery);
-    model.takeProperty().subscribe(this::refresh);
-    desk.session().bookProperty().subscribe(this::refresh);
+    WhileShown.follow(node, this::refresh, model.takeProperty(), desk.session().bookProperty());
     refresh();
   }
 
@@ -106,12 +106,13 @@ final class TakePage {
             "brief", "what it is handed over as", model.briefs(), Brief::use, model::setBrief);
     choice.setNothing("nothing yet");
     choice.setPrefWidth(BRIEF_WIDTH);
-    desk.session()
-        .bookProperty()
-        .subscribe(() -> {
+    WhileShown.follow(
+        choice,
+        () -> {
           choice.offer(model.briefs());
           choice.show(model.brief().orElse(null));
-        });
+        },
+        desk.session().bookProperty());
     choice.show(model.brief().orElse(null));
     write.setId("take-write");
     write.setOnAction(e -> {

@@ -8,10 +8,11 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
 import nullroom.app.control.LevelRows;
+import nullroom.app.control.Row;
+import nullroom.app.control.WhileShown;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.PageParts;
 import nullroom.core.measure.Culprits;
@@ -34,7 +35,7 @@ final class CulpritView {
     this.desk = desk;
     board.getStyleClass().add("board");
     VBox picture = new VBox(10, rows, board);
-    desk.session().bookProperty().subscribe(this::refresh);
+    WhileShown.follow(picture, this::refresh, desk.session().bookProperty());
     refresh();
     parts = new PageParts(picture, controls());
   }
@@ -152,10 +153,8 @@ final class CulpritView {
                     this::refresh);
     add.setOnAction(e -> put.run());
     name.setOnAction(e -> put.run());
-    HBox row = new HBox(name, needed, add);
-    row.getStyleClass().add("row");
-    HBox usual = new HBox();
-    usual.getStyleClass().add("row");
+    Row row = new Row(name, needed, add);
+    Row usual = new Row();
     Runnable show =
         () -> {
           usual.getChildren().setAll(new Label("Usual ones:"));
@@ -167,7 +166,7 @@ final class CulpritView {
             usual.getChildren().add(button);
           }
         };
-    desk.session().bookProperty().subscribe(show);
+    WhileShown.follow(usual, show, desk.session().bookProperty());
     show.run();
     Label caution =
         new Label(

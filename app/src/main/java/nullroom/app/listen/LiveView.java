@@ -4,8 +4,9 @@ import java.util.OptionalDouble;
 import javafx.animation.AnimationTimer;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
 import nullroom.app.control.LiveScope;
+import nullroom.app.control.Row;
+import nullroom.app.control.WhileShown;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.PageParts;
 import nullroom.core.measure.Scale;
@@ -27,7 +28,7 @@ final class LiveView {
                   .orElse(OptionalDouble.empty());
           scope.setScale(full, full.isPresent() ? model.quietEnoughDbA() : OptionalDouble.empty());
         };
-    desk.session().bookProperty().subscribe(rescale);
+    WhileShown.follow(scope, rescale, desk.session().bookProperty());
     rescale.run();
     AnimationTimer frames =
         new AnimationTimer() {
@@ -69,8 +70,7 @@ final class LiveView {
                         .map(u -> Words.say("levels give or take %.0f dB", u))
                         .orElse("levels are relative: no scale is set")));
     scale.getStyleClass().add("soft");
-    HBox controls = new HBox(listen, scale);
-    controls.getStyleClass().add("row");
+    Row controls = new Row(listen, scale);
     parts = new PageParts(scope, controls);
   }
 

@@ -7,11 +7,12 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import nullroom.app.control.Row;
 import nullroom.app.control.Timeline;
+import nullroom.app.control.WhileShown;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.PageParts;
 import nullroom.core.measure.Scale;
@@ -36,7 +37,9 @@ final class NightView {
     VBox picture = new VBox(10, timeline, table);
     VBox.setVgrow(timeline, Priority.ALWAYS);
     timeline.setMinHeight(200);
-    model.nightProperty().subscribe(n -> n.ifPresent(this::show));
+    Runnable night = () -> model.nightProperty().get().ifPresent(this::show);
+    WhileShown.follow(picture, night, model.nightProperty());
+    night.run();
     parts = new PageParts(picture, controls(model, desk));
   }
 
@@ -106,9 +109,6 @@ final class NightView {
           resume.setVisible(model.brokenOff().isPresent());
           resume.setManaged(resume.isVisible());
         };
-    desk.session().bookProperty().subscribe(show);
-    model.runningProperty().subscribe(show);
-    show.run();
     CheckBox sound = new CheckBox("keep the sound around what breaks in");
     sound.selectedProperty().bindBidirectional(model.keepSoundProperty());
     sound.disableProperty().bind(model.runningProperty());
@@ -117,8 +117,9 @@ final class NightView {
     for (Region control : List.of(start, resume, sound)) {
       control.setMinWidth(Region.USE_PREF_SIZE);
     }
-    HBox row = new HBox(start, resume, sound);
-    row.getStyleClass().add("row");
+    Row row = new Row(start, resume, sound);
+    WhileShown.follow(row, show, desk.session().bookProperty(), model.runningProperty());
+    show.run();
     return new VBox(6, hint, row);
   }
 }

@@ -14,6 +14,8 @@ import javafx.scene.layout.VBox;
 import nullroom.app.control.BandName;
 import nullroom.app.control.BandPlot;
 import nullroom.app.control.FilePick;
+import nullroom.app.control.Row;
+import nullroom.app.control.WhileShown;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.PageParts;
 import nullroom.core.acoustics.Bands;
@@ -48,7 +50,7 @@ final class ReportView {
     VBox.setVgrow(octaves, Priority.ALWAYS);
     HBox.setHgrow(plots, Priority.ALWAYS);
     HBox picture = new HBox(14, plots, figures);
-    desk.session().bookProperty().subscribe(this::refresh);
+    WhileShown.follow(picture, this::refresh, desk.session().bookProperty());
     refresh();
     parts = new PageParts(picture, controls(desk));
   }
@@ -136,13 +138,12 @@ final class ReportView {
     listen.disableProperty().bind(desk.work().runningProperty());
     Label hint = new Label("or drop a recording of the quiet room");
     hint.getStyleClass().add("soft");
-    HBox row = new HBox(listen, FilePick.button(model::open), hint);
-    row.getStyleClass().add("row");
+    Row row = new Row(listen, FilePick.button(model::open), hint);
     return new VBox(6, row, chain(desk), humTest(desk));
   }
 
   /** What the measurement was made with, to be corrected. */
-  private HBox chain(Desk desk) {
+  private Row chain(Desk desk) {
     Label made = new Label();
     made.getStyleClass().add("soft");
     Button described = new Button();
@@ -151,8 +152,7 @@ final class ReportView {
     Button unknown = new Button("Nobody knows: relative only");
     unknown.setId("chain-unknown");
     unknown.setOnAction(e -> model.madeWithUnknown());
-    HBox row = new HBox(made, described, unknown);
-    row.getStyleClass().add("row");
+    Row row = new Row(made, described, unknown);
     Runnable show =
         () -> {
           Optional<NoiseMeasurement> noise = model.measurement();
@@ -162,7 +162,7 @@ final class ReportView {
           shown(described, model.canTakeDescribedChain());
           shown(unknown, noise.filter(n -> !n.simulated() && n.chain().isPresent()).isPresent());
         };
-    desk.session().bookProperty().subscribe(show);
+    WhileShown.follow(row, show, desk.session().bookProperty());
     show.run();
     return row;
   }
@@ -172,7 +172,7 @@ final class ReportView {
     node.setManaged(yes);
   }
 
-  private HBox humTest(Desk desk) {
+  private Row humTest(Desk desk) {
     Button covered = new Button("Test with the capsule covered");
     covered.setId("hum-covered");
     covered.setOnAction(e -> model.hum().test(HumTest.Way.COVERED));
@@ -182,13 +182,12 @@ final class ReportView {
     Label caution =
         new Label("Speakers and phantom power off before you unplug; same gain as before.");
     caution.getStyleClass().add("caution");
-    HBox row = new HBox(new Label("Hum:"), covered, unplugged, caution);
-    row.getStyleClass().add("row");
+    Row row = new Row(new Label("Hum:"), covered, unplugged, caution);
     Runnable show =
         () -> {
           shown(row, model.hum().hum().isPresent());
         };
-    desk.session().bookProperty().subscribe(show);
+    WhileShown.follow(row, show, desk.session().bookProperty());
     show.run();
     for (Button button : List.of(covered, unplugged)) {
       button.disableProperty().bind(desk.work().runningProperty());

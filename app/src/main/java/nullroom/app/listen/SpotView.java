@@ -8,13 +8,14 @@ import java.util.OptionalDouble;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.BandPlot;
 import nullroom.app.control.Choice;
 import nullroom.app.control.LevelRows;
+import nullroom.app.control.Row;
+import nullroom.app.control.WhileShown;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.PageParts;
 import nullroom.core.measure.Scale;
@@ -38,7 +39,7 @@ final class SpotView {
     this.desk = desk;
     VBox picture = new VBox(14, rows, spectra);
     VBox.setVgrow(spectra, Priority.ALWAYS);
-    desk.session().bookProperty().subscribe(this::refresh);
+    WhileShown.follow(picture, this::refresh, desk.session().bookProperty());
     refresh();
     parts = new PageParts(picture, controls());
   }
@@ -107,8 +108,7 @@ final class SpotView {
     hear.getStyleClass().add("action");
     hear.setOnAction(e -> desk.work().attempt(() -> model.listen(place.getText()), () -> {}));
     hear.disableProperty().bind(desk.work().runningProperty());
-    HBox row = new HBox(place, hear);
-    row.getStyleClass().add("row");
+    Row row = new Row(place, hear);
     Choice<String> which =
         new Choice<>("spot-choice", "a place heard", List.of(), name -> name, name -> {});
     Button record = new Button("Record there");
@@ -121,8 +121,7 @@ final class SpotView {
     hint.getStyleClass().add("soft");
     record.setMinWidth(Region.USE_PREF_SIZE);
     drop.setMinWidth(Region.USE_PREF_SIZE);
-    HBox choose = new HBox(which, record, drop, hint);
-    choose.getStyleClass().add("row");
+    Row choose = new Row(which, record, drop, hint);
     Runnable show =
         () -> {
           List<String> names = model.ranked().stream().map(r -> r.candidate().name()).toList();
@@ -130,7 +129,7 @@ final class SpotView {
           which.show(names.isEmpty() ? null : names.getFirst());
           choose.setVisible(!names.isEmpty());
         };
-    desk.session().bookProperty().subscribe(show);
+    WhileShown.follow(choose, show, desk.session().bookProperty());
     show.run();
     return new VBox(6, row, choose);
   }

@@ -10,6 +10,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Dial;
+import nullroom.app.control.WhileShown;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.Station;
 import nullroom.app.shell.StationFrame;
@@ -56,7 +57,7 @@ public final class MicView {
           angle.show(model.angleDegrees());
           fill();
         };
-    desk.session().revisionProperty().subscribe(refresh);
+    WhileShown.follow(picture, refresh, desk.session().revisionProperty());
     refresh.run();
     node = StationFrame.of(Station.MIC, model.say(), picture, new HBox(), desk.work());
   }

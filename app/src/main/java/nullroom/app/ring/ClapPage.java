@@ -2,10 +2,11 @@ package nullroom.app.ring;
 
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.ClapPlot;
+import nullroom.app.control.Row;
+import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Desk;
 
@@ -21,8 +22,9 @@ final class ClapPage {
     Label now = new Wrapped("", "answer");
     now.setId("clap-now");
     ClapPlot plot = new ClapPlot(SHOWN);
-    desk.session().bookProperty().subscribe(() -> advice.setText(guide.advice()));
-    desk.units().subscribe(units -> advice.setText(guide.advice()));
+    Runnable advise = () -> advice.setText(guide.advice());
+    WhileShown.follow(advice, advise, desk.session().bookProperty(), desk.units());
+    advise.run();
     guide
         .clapsProperty()
         .subscribe(claps -> {
@@ -33,8 +35,7 @@ final class ClapPage {
     enough.setId("claps-enough");
     enough.setOnAction(e -> guide.enough());
     enough.disableProperty().bind(desk.work().runningProperty().not());
-    HBox row = new HBox(now, enough);
-    row.getStyleClass().add("row");
+    Row row = new Row(now, enough);
     node = new VBox(10, advice, plot, row);
     VBox.setVgrow(plot, Priority.ALWAYS);
     node.getStyleClass().add("pictures");

@@ -10,6 +10,7 @@ import nullroom.app.control.ArrivalPlot;
 import nullroom.app.control.BandPlot;
 import nullroom.app.control.DecayPlot;
 import nullroom.app.control.TimeBars;
+import nullroom.app.control.WhileShown;
 import nullroom.app.shell.Desk;
 
 /** Decay per octave, times against the goal, single arrivals. */
@@ -45,9 +46,6 @@ final class DecayPage {
           details.setText(words);
           details.setManaged(!words.isEmpty());
         };
-    desk.session().bookProperty().subscribe(refresh);
-    desk.units().subscribe((before, now) -> refresh.run());
-    refresh.run();
     HBox lower = new HBox(times.plot(), arrivals);
     HBox.setHgrow(times.plot(), Priority.ALWAYS);
     arrivals.setMinWidth(ARRIVALS_WIDTH);
@@ -56,6 +54,8 @@ final class DecayPage {
     VBox.setVgrow(decays, Priority.ALWAYS);
     decays.setPrefHeight(260);
     times.plot().setPrefHeight(190);
+    WhileShown.follow(node, refresh, desk.session().bookProperty(), desk.units());
+    refresh.run();
   }
 
   /** The arrivals as they are drawn. */

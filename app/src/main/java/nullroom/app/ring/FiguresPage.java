@@ -7,6 +7,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.BandName;
 import nullroom.app.control.FigureTable;
+import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Desk;
 import nullroom.core.measure.DecayReport;
@@ -45,12 +46,12 @@ final class FiguresPage {
           notes.getChildren().setAll(new Wrapped(KEY, "soft"));
           model.warnings().forEach(w -> notes.getChildren().add(new Wrapped(w, "note")));
         };
-    desk.session().bookProperty().subscribe(refresh);
     refresh.run();
     VBox all = new VBox(14, table, notes);
     node = new ScrollPane(all);
     node.setFitToWidth(true);
     node.getStyleClass().add("pages");
+    WhileShown.follow(node, refresh, desk.session().bookProperty());
   }
 
   private static List<String> cells(DecayReport.BandDecay b) {

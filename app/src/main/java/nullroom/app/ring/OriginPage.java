@@ -16,6 +16,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.FoldOut;
 import nullroom.app.control.RoomPlot;
+import nullroom.app.control.WhileShown;
 import nullroom.app.shell.Desk;
 import nullroom.core.predict.ArrivalLocus;
 import nullroom.core.predict.FirstArrivals;
@@ -50,9 +51,8 @@ final class OriginPage {
     right.setMaxWidth(LIST_WIDTH);
     node = new HBox(14, foldOut, right);
     HBox.setHgrow(foldOut, Priority.ALWAYS);
-    desk.session().bookProperty().subscribe(this::refresh);
-    desk.units().subscribe((before, now) -> refresh());
-    model.chosenProperty().subscribe(this::refresh);
+    WhileShown.follow(
+        node, this::refresh, desk.session().bookProperty(), desk.units(), model.chosenProperty());
     refresh();
   }
 

@@ -8,11 +8,12 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.BandName;
 import nullroom.app.control.Choice;
 import nullroom.app.control.FigureTable;
+import nullroom.app.control.Row;
+import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Desk;
 import nullroom.core.acoustics.Octave;
@@ -32,12 +33,12 @@ final class PlacesPage {
   PlacesPage(RingModel ring, Desk desk) {
     this.ring = ring;
     model = ring.places();
-    desk.session().bookProperty().subscribe(this::refresh);
     refresh();
     VBox all = new VBox(12, next(), grade, average, change, measurements);
     node = new ScrollPane(all);
     node.setFitToWidth(true);
     node.getStyleClass().add("pages");
+    WhileShown.follow(node, this::refresh, desk.session().bookProperty());
   }
 
   ScrollPane node() {
@@ -45,7 +46,7 @@ final class PlacesPage {
   }
 
   /** Where the next measurement will be. */
-  private HBox next() {
+  private Row next() {
     Choice<String> source =
         new Choice<>(
             "source-place",
@@ -68,8 +69,7 @@ final class PlacesPage {
     note.setAccessibleText("what else was in the room");
     note.setPrefColumnCount(24);
     note.textProperty().bindBidirectional(model.noteProperty());
-    HBox row = new HBox(new Label("Next:"), source, microphone, note);
-    row.getStyleClass().add("row");
+    Row row = new Row(new Label("Next:"), source, microphone, note);
     return row;
   }
 

@@ -12,6 +12,8 @@ import javafx.stage.FileChooser;
 import nullroom.app.control.Choice;
 import nullroom.app.control.DecayPlot;
 import nullroom.app.control.FilePick;
+import nullroom.app.control.Row;
+import nullroom.app.control.WhileShown;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.PageParts;
 import nullroom.app.shell.Pages;
@@ -49,7 +51,7 @@ public final class RingView {
 
   private static Node thirds(RingModel model, Desk desk) {
     DecayPlot plot = new DecayPlot(THIRD_COLUMNS);
-    desk.session().bookProperty().subscribe(() -> plot.show(model.thirds()));
+    WhileShown.follow(plot, () -> plot.show(model.thirds()), desk.session().bookProperty());
     plot.show(model.thirds());
     return plot;
   }
@@ -88,8 +90,7 @@ public final class RingView {
     caution.getStyleClass().add("caution");
     caution.setWrapText(true);
     caution.setMinHeight(Region.USE_PREF_SIZE);
-    HBox buttons = new HBox(clap, sweep, loudness, write, FilePick.button(model::open));
-    buttons.getStyleClass().add("row");
+    Row buttons = new Row(clap, sweep, loudness, write, FilePick.button(model::open));
     VBox controls = new VBox(buttons, caution);
     controls.getStyleClass().add("column");
     return controls;

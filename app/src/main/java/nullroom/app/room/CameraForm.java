@@ -10,6 +10,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
 import nullroom.app.control.NumberField;
+import nullroom.app.control.WhileShown;
 import nullroom.app.shell.Desk;
 import nullroom.core.predict.Framing;
 import nullroom.core.room.Camera;
@@ -62,8 +63,8 @@ final class CameraForm {
     row.managedProperty().bind(lens.visibleProperty());
     height.visibleProperty().bind(lens.visibleProperty());
     height.managedProperty().bind(lens.visibleProperty());
-    desk.session().bookProperty().subscribe(this::refresh);
-    model.trace().framingProperty().subscribe(this::refresh);
+    WhileShown.follow(
+        node, this::refresh, desk.session().bookProperty(), model.trace().framingProperty());
     refresh();
   }
 

@@ -17,6 +17,7 @@ import nullroom.app.control.FoldOut;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.PlotPane;
 import nullroom.app.control.RoomPlot;
+import nullroom.app.control.WhileShown;
 import nullroom.app.shell.Desk;
 import nullroom.core.acoustics.Material;
 import nullroom.core.room.Room;
@@ -61,10 +62,13 @@ final class FoldOutPage {
           sight.view().ifPresent(plot::setView);
           picture.getChildren().setAll(sight.view().isPresent() ? plot : foldOut);
         });
-    desk.session().bookProperty().subscribe(this::refresh);
-    model.tintProperty().subscribe(this::tint);
-    model.trace().tracedProperty().subscribe(this::tint);
-    model.trace().framingProperty().subscribe(seen -> foldOut.frame(seen));
+    WhileShown.follow(node, this::refresh, desk.session().bookProperty());
+    WhileShown.follow(
+        node,
+        this::tint,
+        model.tintProperty(),
+        model.trace().tracedProperty(),
+        model.trace().framingProperty());
     refresh();
   }
 
@@ -89,6 +93,7 @@ final class FoldOutPage {
             ? Optional.empty()
             : model.trace().tracedProperty().get().map(TraceModel.Traced::returns),
         by == Tint.EARLY);
+    foldOut.frame(model.trace().framingProperty().get());
   }
 
   private VBox form() {

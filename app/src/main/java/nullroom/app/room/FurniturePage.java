@@ -10,11 +10,13 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
 import nullroom.app.control.FigureTable;
 import nullroom.app.control.FoldOut;
 import nullroom.app.control.NumberField;
+import nullroom.app.control.WhileShown;
 import nullroom.app.shell.Desk;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.LooseThings;
@@ -29,6 +31,7 @@ final class FurniturePage {
 
   private static final double PICTURE_HEIGHT = 230;
   private static final double LOOSE_WIDTH = 210;
+  private static final double MATERIAL_WIDTH = 150;
   private static final int ONE_KHZ = 4;
 
   private final FurnitureModel model;
@@ -64,8 +67,8 @@ final class FurniturePage {
     key.getStyleClass().add("caution");
     node = new VBox(8, add, foldOut, rows, loose(), key);
     VBox.setVgrow(foldOut, Priority.ALWAYS);
-    desk.session().bookProperty().subscribe(this::refresh);
-    desk.units().subscribe(units -> refresh());
+    WhileShown.follow(node, this::refresh, desk.session().bookProperty(), desk.units());
+    refresh();
   }
 
   VBox node() {
@@ -130,10 +133,12 @@ final class FurniturePage {
             Material::name,
             chosen -> model.setMaterial(index, materials.finish(chosen)));
     material.show(materials.of(piece.finish()).orElse(null));
-    material.setPrefWidth(150);
+    material.setPrefWidth(MATERIAL_WIDTH);
     Button out = new Button("Out");
     out.setAccessibleText("take the " + piece.name() + " out");
     out.setOnAction(e -> model.remove(index));
+    material.setMinWidth(MATERIAL_WIDTH);
+    out.setMinWidth(Region.USE_PREF_SIZE);
     cells.add(material);
     HBox actions = new HBox(out);
     piece
@@ -141,6 +146,7 @@ final class FurniturePage {
         .ifPresent(o -> {
           Button turn = new Button("Make it " + o.then());
           turn.getStyleClass().add("plain");
+          turn.setMinWidth(Region.USE_PREF_SIZE);
           turn.setAccessibleText("make the " + piece.name() + " " + o.then());
           turn.setOnAction(e -> model.turnOver(index));
           actions.getChildren().addFirst(turn);

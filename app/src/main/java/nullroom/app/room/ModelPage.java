@@ -13,6 +13,7 @@ import nullroom.app.control.BandName;
 import nullroom.app.control.BandPlot;
 import nullroom.app.control.FigureTable;
 import nullroom.app.control.TimeBars;
+import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Desk;
 import nullroom.core.acoustics.Octave;
@@ -27,6 +28,7 @@ final class ModelPage {
   private final Desk desk;
   private final TimeBars times = new TimeBars();
   private final Label words = new Wrapped("");
+  private final HBox tracing = new HBox(6);
   private final Label blame = new Wrapped("");
   private final FigureTable changes = new FigureTable("model-changes");
   private final FigureTable modes = new FigureTable("model-modes");
@@ -46,17 +48,13 @@ final class ModelPage {
     Button again = new Button("Trace it again");
     again.setId("trace-again");
     again.setOnAction(e -> model.refresh());
-    HBox tracing = new HBox(6, stop, again);
+    tracing.getChildren().setAll(stop, again);
     tracing.managedProperty().bind(tracing.visibleProperty());
-    model.tracedProperty().subscribe(() -> tracing.setVisible(model.now().isEmpty()));
-    desk.session().bookProperty().subscribe(() -> tracing.setVisible(model.now().isEmpty()));
-    tracing.setVisible(model.now().isEmpty());
     VBox all = new VBox(10, words, tracing, times.plot(), blame, changes, tune, modes);
     node = new ScrollPane(all);
     node.setFitToWidth(true);
     node.getStyleClass().add("pages");
-    desk.session().bookProperty().subscribe(this::refresh);
-    model.tracedProperty().subscribe(this::refresh);
+    WhileShown.follow(node, this::refresh, desk.session().bookProperty(), model.tracedProperty());
     refresh();
   }
 
@@ -66,6 +64,7 @@ final class ModelPage {
 
   private void refresh() {
     words.setText(model.words());
+    tracing.setVisible(model.now().isEmpty());
     List<BandPlot.Series> series = new ArrayList<>();
     double[] measured = model.measured().stream().mapToDouble(t -> t.orElse(Double.NaN)).toArray();
     BandPlot.Origin origin =

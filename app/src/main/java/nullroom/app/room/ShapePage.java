@@ -15,6 +15,7 @@ import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
 import nullroom.app.control.FigureTable;
 import nullroom.app.control.OutlinePlot;
+import nullroom.app.control.WhileShown;
 import nullroom.app.shell.Desk;
 import nullroom.core.Trouble;
 import nullroom.core.room.Outline;
@@ -116,7 +117,7 @@ final class ShapePage {
     VBox.setVgrow(outline, Priority.ALWAYS);
     HBox.setHgrow(left, Priority.ALWAYS);
     node = new HBox(16, left, form);
-    desk.session().bookProperty().subscribe(this::refresh);
+    WhileShown.follow(node, this::refresh, desk.session().bookProperty());
     refresh();
   }
 

@@ -9,12 +9,13 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.FigureTable;
 import nullroom.app.control.FoldOut;
+import nullroom.app.control.Row;
+import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Desk;
 import nullroom.core.predict.Margins;
@@ -47,8 +48,7 @@ final class SpotsPage {
           model.keep(name.getText());
           name.clear();
         }));
-    HBox row = new HBox(name, keep);
-    row.getStyleClass().add("row");
+    Row row = new Row(name, keep);
     Label how =
         new Label(
             "Drag talker and microphone to where you could record; the ladder moves with them. Keep spots and compare: the best stands first. Click anywhere on the floor to hear what the microphone would get there, at its height.");
@@ -62,7 +62,7 @@ final class SpotsPage {
     heard.managedProperty().bind(heard.textProperty().isNotEmpty());
     node = new VBox(8, how, foldOut, heard, row, rows);
     VBox.setVgrow(foldOut, Priority.ALWAYS);
-    desk.session().revisionProperty().subscribe(this::refresh);
+    WhileShown.follow(node, this::refresh, desk.session().revisionProperty());
     refresh();
   }
 

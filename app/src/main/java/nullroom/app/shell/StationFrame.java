@@ -58,7 +58,7 @@ public final class StationFrame {
 
   private static Label wrapped(String styleClass, ObservableValue<String> text) {
     Label label = new Label();
-    label.textProperty().bind(text);
+    label.textProperty().bind(text.when(label.sceneProperty().isNotNull()));
     label.setWrapText(true);
     label.setMinHeight(Region.USE_PREF_SIZE);
     label.getStyleClass().add(styleClass);
