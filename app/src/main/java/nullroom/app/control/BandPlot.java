@@ -1,11 +1,14 @@
 package nullroom.app.control;
 
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
 import javafx.scene.control.Tooltip;
 import javafx.scene.shape.Rectangle;
+import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.signal.Band;
@@ -57,6 +60,11 @@ public final class BandPlot extends PlotPane {
   private static final double LEFT = 44;
   private static final double BOTTOM = 26;
   private static final double TOP = 24;
+  private static final double LINE = 17;
+  private static final double APART = 12;
+  private static final double HEAD = 9;
+  private static final double MARK = 18;
+  private static final double RIGHT = 8;
 
   private final List<Band> bands;
   private final String axisLabel;
@@ -66,6 +74,7 @@ public final class BandPlot extends PlotPane {
   private double from;
   private double to;
   private double step;
+  private double top = TOP;
 
   /** An empty plot of octaves with an axis. */
   public BandPlot(String axisLabel, DoubleFunction<String> format) {
@@ -98,14 +107,15 @@ public final class BandPlot extends PlotPane {
 
   private double y(double figure, double height) {
     double share = (Math.clamp(figure, from, to) - from) / (to - from);
-    return height - BOTTOM - share * (height - BOTTOM - TOP);
+    return height - BOTTOM - share * (height - BOTTOM - top);
   }
 
   @Override
   protected void draw(double width, double height) {
-    double slot = (width - LEFT - 8) / bands.size();
+    double slot = (width - LEFT - RIGHT) / bands.size();
+    drawHead(width);
     for (double tick = from; tick <= to + 1e-9; tick += step) {
-      line(LEFT, y(tick, height), width - 8, y(tick, height), "grid");
+      line(LEFT, y(tick, height), width - RIGHT, y(tick, height), "grid");
       text(format.apply(tick), LEFT - 6, y(tick, height), TextAlignment.RIGHT, "axis");
     }
     reference.ifPresent(r -> drawBandBehind(r, slot, height));
@@ -117,7 +127,45 @@ public final class BandPlot extends PlotPane {
       drawBars(i, x, slot, height);
     }
     reference.ifPresent(r -> drawLine(r, slot, height));
-    drawLegend(width);
+  }
+
+  /** The axis, and what is drawn: beside it at the right, or below it where that is too wide. */
+  private void drawHead(double width) {
+    double name = widthOf(text(axisLabel, LEFT, HEAD, TextAlignment.LEFT, "axis-label"));
+    List<Series> named =
+        series.stream()
+            .filter(s -> !s.label().isEmpty())
+            .filter(s -> Arrays.stream(s.figures()).anyMatch(Double::isFinite))
+            .toList();
+    List<Text> words = new ArrayList<>();
+    named.forEach(s -> words.add(text(s.label(), 0, HEAD, TextAlignment.LEFT, "axis")));
+    reference.ifPresent(r -> words.add(text(r.label(), 0, HEAD, TextAlignment.LEFT, "axis")));
+    double all = words.stream().mapToDouble(w -> MARK + widthOf(w) + APART).sum() - APART;
+    boolean beside = LEFT + name + APART + all <= width - RIGHT;
+    double x = beside ? width - RIGHT - all : LEFT;
+    double y = beside ? HEAD : HEAD + LINE;
+    for (int i = 0; i < words.size(); i++) {
+      double wide = MARK + widthOf(words.get(i));
+      if (x > LEFT && x + wide > width) {
+        x = LEFT;
+        y += LINE;
+      }
+      words.get(i).setX(x + MARK);
+      words.get(i).setY(y);
+      if (i < named.size()) {
+        rectangle(x, y - 5, 12, 10, "bar", named.get(i).emphasis(), named.get(i).origin().style());
+      } else if (reference.orElseThrow().low().isPresent()) {
+        rectangle(x, y - 5, 14, 10, "goal-band");
+      } else {
+        line(x, y, x + 14, y, "reference-line");
+      }
+      x += wide + APART;
+    }
+    top = TOP + y - HEAD;
+  }
+
+  private static double widthOf(Text text) {
+    return text.getLayoutBounds().getWidth();
   }
 
   private void drawBars(int band, double x, double slot, double height) {
@@ -177,37 +225,6 @@ public final class BandPlot extends PlotPane {
         points[4 * i + 3] = points[4 * i + 1];
       }
       polyline(points, "reference-line");
-    }
-  }
-
-  private void drawLegend(double width) {
-    double x = LEFT;
-    text(axisLabel, x, 9, TextAlignment.LEFT, "axis-label");
-    x = width - 8;
-    if (reference.isPresent()) {
-      x -=
-          text(reference.get().label(), x, 9, TextAlignment.RIGHT, "axis")
-                  .getLayoutBounds()
-                  .getWidth()
-              + 20;
-      if (reference.get().low().isPresent()) {
-        rectangle(x + 2, 4, 14, 10, "goal-band");
-      } else {
-        line(x + 2, 9, x + 16, 9, "reference-line");
-      }
-      x -= 14;
-    }
-    for (int s = series.size() - 1; s >= 0; s--) {
-      if (series.get(s).label().isEmpty()) {
-        continue;
-      }
-      x -=
-          text(series.get(s).label(), x, 9, TextAlignment.RIGHT, "axis")
-                  .getLayoutBounds()
-                  .getWidth()
-              + 18;
-      rectangle(x + 2, 4, 12, 10, "bar", series.get(s).emphasis(), series.get(s).origin().style());
-      x -= 14;
     }
   }
 

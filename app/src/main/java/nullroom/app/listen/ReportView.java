@@ -69,8 +69,8 @@ final class ReportView {
             .map(q -> new BandPlot.Reference("quiet line", q.toArray(), Optional.empty())));
     figures.getChildren().clear();
     Optional<NoiseMeasurement> measured = model.measurement();
-    thirds.setVisible(measured.isPresent());
-    thirds.setManaged(measured.isPresent());
+    shown(thirds, measured.isPresent());
+    shown(figures, measured.isPresent());
     measured.ifPresent(this::showFigures);
   }
 

@@ -15,7 +15,7 @@ import nullroom.app.shell.Desk;
 
 /** Decay per octave, times against the goal, single arrivals. */
 final class DecayPage {
-  private static final double ARRIVALS_WIDTH = 300;
+  private static final double ARRIVALS_WIDTH = 250;
   private static final int COLUMNS = 4;
 
   private final VBox node;

@@ -30,6 +30,7 @@ final class FurniturePage {
       List.of("piece", "x", "y", "lift", "long", "wide", "high", "turn °", "material", "");
 
   private static final double PICTURE_HEIGHT = 230;
+  private static final double ROWS_HEIGHT = 110;
   private static final double LOOSE_WIDTH = 210;
   private static final double MATERIAL_WIDTH = 150;
   private static final int ONE_KHZ = 4;
@@ -59,11 +60,13 @@ final class FurniturePage {
     foldOut.setPrefHeight(PICTURE_HEIGHT);
     ScrollPane rows = new ScrollPane(table);
     rows.setFitToWidth(true);
+    rows.setMinHeight(ROWS_HEIGHT);
     VBox.setVgrow(rows, Priority.ALWAYS);
     Label key =
         new Label(
-            "Places from the first corner of the floor; lift is the height of the underside. Drag pieces, or take them with the arrow keys; R turns them, enter opens a wardrobe. Tall furniture must be fixed to a wall so that it cannot fall.");
+            "Places are from the first corner of the floor; lift is the height of the underside. Drag pieces or use the arrow keys; R turns them, enter opens a wardrobe. Fix tall furniture to a wall so that it cannot fall.");
     key.setWrapText(true);
+    key.setMinHeight(Region.USE_PREF_SIZE);
     key.getStyleClass().add("caution");
     node = new VBox(8, add, foldOut, rows, loose(), key);
     VBox.setVgrow(foldOut, Priority.ALWAYS);
@@ -161,6 +164,7 @@ final class FurniturePage {
         turn ? String.format(Locale.ROOT, "%.0f", number) : desk.units().get().entry(number);
     TextField field = new TextField(shown);
     field.setPrefColumnCount(3);
+    field.setMinWidth(Region.USE_PREF_SIZE);
     field.setAccessibleText(HEADS.get(figure + 1) + " of the " + name);
     field.setId("furniture-" + index + "-" + figure);
     field.setOnAction(e -> {

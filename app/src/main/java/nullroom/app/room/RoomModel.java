@@ -139,10 +139,9 @@ public final class RoomModel {
     if (measured.isEmpty()) {
       return String.format(
           Locale.ROOT,
-          "%.1f m³ that would ring for %.2f s at mid frequencies. %s",
+          "%.1f m³ that would ring for %.2f s at mid frequencies, by its description.",
           s.volume(),
-          s.midSeconds(),
-          s.why());
+          s.midSeconds());
     }
     boolean simulated =
         desk.session().book().decay().filter(DecayMeasurement::simulated).isPresent();

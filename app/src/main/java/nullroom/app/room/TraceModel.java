@@ -184,24 +184,30 @@ public final class TraceModel {
   /** Quick and traced side by side, in a sentence. */
   public String words() {
     if (now().isEmpty()) {
-      return "Tracing the room: the figures so far are those of statistics …";
+      return "Tracing the room: the figures so far are those of statistics … " + formula();
     }
     RoomResponse response = now().get().response();
     Heard quick = Heard.of(room());
     Heard refined = Heard.of(room(), Statistics.of(room()).seconds(), Reply.of(response));
     double change = refined.margins().clearDb() - quick.margins().clearDb();
     return String.format(
-            Locale.ROOT,
-            "Traced with %d mirrored arrivals and rays (late level good to %.1f dB): Clear %.1f dB for the room as described, where statistics alone say %.1f dB%s.%s",
-            response.arrivals().size(),
-            response.standardErrorDb(),
-            refined.margins().clearDb(),
-            quick.margins().clearDb(),
-            Math.abs(change) < 1 ? "; the shape of the room changes little" : "",
-            response.directBlocked()
-                ? " Something stands between you and the microphone: there is no direct sound."
-                : "")
-        .replace("-", "−");
+                Locale.ROOT,
+                "Traced with %d mirrored arrivals and rays (late level good to %.1f dB): Clear %.1f dB for the room as described, where statistics alone say %.1f dB%s.%s",
+                response.arrivals().size(),
+                response.standardErrorDb(),
+                refined.margins().clearDb(),
+                quick.margins().clearDb(),
+                Math.abs(change) < 1 ? "; the shape of the room changes little" : "",
+                response.directBlocked()
+                    ? " Something stands between you and the microphone: there is no direct sound."
+                    : "")
+            .replace("-", "−")
+        + " "
+        + formula();
+  }
+
+  private String formula() {
+    return "Statistics: " + Statistics.of(room()).why();
   }
 
   /** Times of the traced response, NaN where there is none. */

@@ -17,10 +17,10 @@ public final class TakeVerdicts {
   private static final double PEAK_SLACK_DB = 3;
 
   /** A peak this far under its target asks for gain before the next take. */
+  private static final double LOW_PEAK_DB = 12;
+
   /** Raised by more than this the preamp's hiss is heard (common practice). */
   private static final double FAR_TOO_LOW_DB = 18;
-
-  private static final double LOW_PEAK_DB = 12;
 
   private static final double GOOD_SPEECH_TO_NOISE_DB = 40;
   private static final double LEAST_SPEECH_TO_NOISE_DB = 25;
