@@ -28,7 +28,7 @@ public final class WhileShown {
   public static void follow(Node node, Runnable refresh, ObservableValue<?>... states) {
     WhileShown shown = new WhileShown(node, refresh);
     for (ObservableValue<?> state : List.of(states)) {
-      state.subscribe(shown::changed);
+      state.subscribe((before, now) -> shown.changed());
     }
     node.sceneProperty().subscribe(shown::seen);
   }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Path;
 import java.util.stream.StreamSupport;
+import nullroom.app.TestSounds;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.WavWriter;
 import org.junit.jupiter.api.DisplayName;
@@ -150,7 +151,7 @@ class MeasureLevelTest {
       left[i] = 0.1 * Math.sin(2 * Math.PI * 997 * i / 48_000.0);
       right[i] = -0.2 * Math.sin(2 * Math.PI * 997 * i / 48_000.0);
     }
-    JsonNode json = Run.json("measure", "level", Run.stereo(file(), left, right));
+    JsonNode json = Run.json("measure", "level", TestSounds.stereo(file(), left, right));
     double both = 10 * Math.log10(0.1 * 0.1 / 2 + 0.2 * 0.2 / 2); // K-weighting cancels -0.691
     assertThat(json.get("integratedLufs").asDouble()).isCloseTo(both, within(0.02));
     assertThat(json.get("truePeakDbtp").asDouble()).isCloseTo(-13.98, within(0.1));

@@ -2,22 +2,13 @@ package nullroom.app.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
-import java.io.IOException;
 import java.io.PrintStream;
-import java.io.UncheckedIOException;
-import java.nio.ByteBuffer;
-import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.StreamSupport;
-import javax.sound.sampled.AudioFileFormat;
-import javax.sound.sampled.AudioFormat;
-import javax.sound.sampled.AudioInputStream;
-import javax.sound.sampled.AudioSystem;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.WavWriter;
 import tools.jackson.databind.JsonNode;
@@ -96,23 +87,6 @@ record Run(int code, String out, String err) {
 
   static Path write(Path file, double[] x, double rate) {
     WavWriter.writeFloat(file, new Samples(x, rate));
-    return file;
-  }
-
-  /** Two channels of 48 kHz in a float WAV, by the JDK's own writer. */
-  static Path stereo(Path file, double[] left, double[] right) {
-    ByteBuffer bytes = ByteBuffer.allocate(8 * left.length).order(ByteOrder.LITTLE_ENDIAN);
-    for (int i = 0; i < left.length; i++) {
-      bytes.putFloat((float) left[i]).putFloat((float) right[i]);
-    }
-    AudioFormat format =
-        new AudioFormat(AudioFormat.Encoding.PCM_FLOAT, 48_000, 32, 2, 8, 48_000, false);
-    try (AudioInputStream in =
-        new AudioInputStream(new ByteArrayInputStream(bytes.array()), format, left.length)) {
-      AudioSystem.write(in, AudioFileFormat.Type.WAVE, file.toFile());
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
     return file;
   }
 }

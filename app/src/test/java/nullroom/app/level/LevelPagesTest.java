@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.Random;
 import javafx.event.ActionEvent;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
@@ -16,6 +17,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import nullroom.app.DeskTest;
 import nullroom.app.Fx;
+import nullroom.app.TestSounds;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.measure.TakeMeter;
@@ -217,5 +219,51 @@ class LevelPagesTest extends DeskTest {
     assertThat(FilesPage.recorders("camera left 15\n\n recorder 180 ")).hasSize(2);
     assertThat(FilesPage.recorders("camera left 15").getFirst().name()).isEqualTo("camera left");
     assertThatThrownBy(() -> FilesPage.recorders("camera")).hasMessageContaining("needs a name");
+  }
+
+  private static double[] noise(int seed, double amplitude) {
+    Random random = new Random(seed);
+    return random.doubles((long) (4 * RATE), -amplitude, amplitude).toArray();
+  }
+
+  @Test
+  void aMonoBriefWritesOneChannelAndReadsItBack() {
+    TakeModel take = model.take();
+    Path stereo = TestSounds.stereo(folder.resolve("stereo.wav"), noise(1, 0.05), noise(2, 0.02));
+    after(() -> take.open(stereo));
+    Fx.run(() -> take.setBrief(Brief.find("podcast-19").orElseThrow()));
+    Path out = folder.resolve("mono.wav");
+    after(() -> take.export(out, 0, 0));
+    assertThat(words(desk.work().troubleProperty()))
+        .contains("Written: mono.wav", "one channel", "LUFS", folder.toString());
+    assertThat(Fx.on(() -> desk.work().faultProperty().get())).as("news, no fault").isFalse();
+    try (SoundFile sound = SoundFile.open(out)) {
+      assertThat(sound.channels()).isEqualTo(1);
+      assertThat(TakeMeter.measure(sound, Progress.NONE).loudness().integratedLufs().orElseThrow())
+          .isCloseTo(-19, within(0.2));
+    }
+    Fx.run(() -> take.setBrief(Brief.find("podcast-16").orElseThrow()));
+    after(() -> take.export(out, 0, 0));
+    try (SoundFile sound = SoundFile.open(out)) {
+      assertThat(sound.channels()).isEqualTo(2);
+    }
+  }
+
+  @Test
+  void aCheckedTakeIsThereAgainWhenTheBookIsOpenedAgain() throws Exception {
+    after(() -> model.take().open(take()));
+    assertThat(model.take().takeProperty().get()).isPresent();
+    TakeModel again = Fx.on(() -> new LevelModel(desk).take());
+    assertThat(again.takeProperty().get()).isEmpty();
+    after(again::recall);
+    assertThat(again.takeProperty().get().orElseThrow().report().loudness())
+        .isEqualTo(model.take().takeProperty().get().orElseThrow().report().loudness());
+    assertThat(again.findings()).isEqualTo(model.take().findings()).hasSize(2);
+    String sound = desk.session().book().levels().take();
+    Files.delete(desk.session().folder().sound(sound));
+    TakeModel gone = Fx.on(() -> new LevelModel(desk).take());
+    after(gone::recall);
+    assertThat(gone.takeProperty().get()).isEmpty();
+    assertThat(words(desk.work().troubleProperty())).contains(sound);
   }
 }

@@ -6,7 +6,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
+import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
@@ -179,5 +181,24 @@ class NightModelTest {
     assertThat(whole.lines().size()).isGreaterThan(before + 5);
     assertThat(desk.session().book().listening().surveys()).hasSize(1);
     assertThat(desk.session().book().listening().surveys().getFirst().ended()).isTrue();
+  }
+
+  @Test
+  void aJudgementThatComesLateDoesNotReplaceANewerOne() throws InterruptedException {
+    Deque<Runnable> waiting = new ConcurrentLinkedDeque<>();
+    NightModel model = Fx.on(() -> new NightModel(desk, waiting::addFirst));
+    Fx.run(model::start);
+    waitFor(() -> waiting.size() > 4);
+    Fx.run(model::stop);
+    waiting.removeFirst().run(); // ends the survey, which asks for a last judgement
+    Fx.until(model.runningProperty(), false);
+    waitFor(() -> !waiting.isEmpty());
+    int judgements = waiting.size();
+    waiting.removeFirst().run();
+    int newest = Fx.on(() -> model.nightProperty().get().orElseThrow().survey().rows().size());
+    assertThat(newest).isGreaterThanOrEqualTo(judgements - 1);
+    waiting.forEach(Runnable::run);
+    assertThat(Fx.on(() -> model.nightProperty().get().orElseThrow().survey().rows()))
+        .hasSize(newest);
   }
 }

@@ -1,12 +1,14 @@
 package nullroom.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
 import nullroom.app.Fx;
 import nullroom.core.Progress;
+import nullroom.core.Trouble;
 import nullroom.core.signal.Samples;
 import nullroom.io.device.AudioDevice;
 import nullroom.io.device.AudioStream;
@@ -69,5 +71,25 @@ class InputsTest {
     assertThat(chosen(inputs)).isEqualTo("simulated room");
     found(inputs, "interface", "camera"); // plugged in again: the choice is left alone
     assertThat(chosen(inputs)).isEqualTo("simulated room");
+  }
+
+  @Test
+  void inABookOfOnesOwnNothingIsSimulatedUntilItIsChosen() {
+    Inputs inputs = Inputs.own(() -> new Named("acted"));
+    assertThat(chosen(inputs)).isEqualTo("no microphone found");
+    Inputs.Input none = Fx.on(() -> inputs.chosenProperty().get());
+    assertThat(none.simulated()).isFalse();
+    assertThatThrownBy(() -> none.device().get())
+        .isInstanceOf(Trouble.BadSound.class)
+        .hasMessageContaining("plug one in")
+        .hasMessageContaining("simulated room");
+    found(inputs, "interface");
+    assertThat(chosen(inputs)).isEqualTo("interface");
+    found(inputs);
+    assertThat(chosen(inputs))
+        .as("pulled out: not the simulated one")
+        .isEqualTo("no microphone found");
+    Fx.run(() -> inputs.chosenProperty().set(inputs.all().getFirst()));
+    assertThat(Fx.on(() -> inputs.chosenProperty().get().simulated())).isTrue();
   }
 }

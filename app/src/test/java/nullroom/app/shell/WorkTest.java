@@ -95,10 +95,34 @@ class WorkTest {
             done::add));
     Fx.run(() -> work.start("Second", progress -> "second", done::add));
     assertThat(Fx.on(() -> work.whatProperty().get())).isEqualTo("Long");
+    assertThat(Fx.on(() -> work.troubleProperty().get()))
+        .as("the second is refused aloud")
+        .contains("Long");
     work.cancel();
     mayGo.countDown();
     Fx.until(work.runningProperty(), false);
     assertThat(done).isEmpty();
     assertThat(Fx.on(() -> work.troubleProperty().get())).contains("Stopped");
+  }
+
+  @Test
+  void anErrorIsSaidAndTheNextTaskRunsAllTheSame() {
+    Fx.run(() ->
+        work.start(
+            "Tracing",
+            progress -> {
+              throw new StackOverflowError("deep");
+            },
+            never -> done.add("never")));
+    Fx.until(work.runningProperty(), false);
+    assertThat(Fx.on(() -> work.troubleProperty().get())).isNotBlank();
+    assertThat(Fx.on(() -> work.faultProperty().get())).isTrue();
+    Fx.run(() -> work.start("Again", progress -> "fine", done::add));
+    Fx.until(work.runningProperty(), false);
+    assertThat(done).containsExactly("fine");
+    Fx.run(() -> work.say("Written: a.wav"));
+    assertThat(Fx.on(() -> work.faultProperty().get())).as("news are no faults").isFalse();
+    Fx.run(() -> work.warn("a.wav cannot be written"));
+    assertThat(Fx.on(() -> work.faultProperty().get())).isTrue();
   }
 }

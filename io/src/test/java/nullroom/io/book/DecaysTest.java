@@ -92,4 +92,27 @@ class DecaysTest {
     assertThat(many.measured()).hasSize(25);
     assertThat(many.last().orElseThrow().sound()).isEqualTo("s29.wav");
   }
+
+  @Test
+  @DisplayName("a simulated one counts only where nothing real was measured")
+  void simulated() {
+    DecayMeasurement real = at("A", "1", "bare", 0.6);
+    DecayMeasurement acted =
+        new DecayMeasurement(
+            "simulated-claps-1.wav",
+            "2026-01-01T21:00",
+            real.at(),
+            report(0.3, 99),
+            real.predictedSeconds());
+    assertThat(acted.simulated()).isTrue();
+    Decays practice = Decays.NOTHING.with(acted);
+    assertThat(practice.last()).contains(acted);
+    Decays both = Decays.NOTHING.with(real).with(acted);
+    assertThat(both.measured()).as("both are kept").containsExactly(acted, real);
+    assertThat(both.last()).contains(real);
+    assertThat(both.now()).containsExactly(real);
+    assertThat(both.average().orElseThrow().tMidSeconds().orElseThrow())
+        .isCloseTo(0.6, within(0.08));
+    assertThat(both.changes()).as("no change is told against an acted one").isEmpty();
+  }
 }
