@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
-import javafx.scene.control.Tooltip;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
@@ -131,7 +130,7 @@ public final class BandPlot extends PlotPane {
 
   /** The axis, and what is drawn: beside it at the right, or below it where that is too wide. */
   private void drawHead(double width) {
-    double name = widthOf(text(axisLabel, LEFT, HEAD, TextAlignment.LEFT, "axis-label"));
+    double name = wide(text(axisLabel, LEFT, HEAD, TextAlignment.LEFT, "axis-label"));
     List<Series> named =
         series.stream()
             .filter(s -> !s.label().isEmpty())
@@ -140,12 +139,12 @@ public final class BandPlot extends PlotPane {
     List<Text> words = new ArrayList<>();
     named.forEach(s -> words.add(text(s.label(), 0, HEAD, TextAlignment.LEFT, "axis")));
     reference.ifPresent(r -> words.add(text(r.label(), 0, HEAD, TextAlignment.LEFT, "axis")));
-    double all = words.stream().mapToDouble(w -> MARK + widthOf(w) + APART).sum() - APART;
+    double all = words.stream().mapToDouble(w -> MARK + wide(w) + APART).sum() - APART;
     boolean beside = LEFT + name + APART + all <= width - RIGHT;
     double x = beside ? width - RIGHT - all : LEFT;
     double y = beside ? HEAD : HEAD + LINE;
     for (int i = 0; i < words.size(); i++) {
-      double wide = MARK + widthOf(words.get(i));
+      double wide = MARK + wide(words.get(i));
       if (x > LEFT && x + wide > width) {
         x = LEFT;
         y += LINE;
@@ -164,7 +163,7 @@ public final class BandPlot extends PlotPane {
     top = TOP + y - HEAD;
   }
 
-  private static double widthOf(Text text) {
+  private static double wide(Text text) {
     return text.getLayoutBounds().getWidth();
   }
 
@@ -184,8 +183,7 @@ public final class BandPlot extends PlotPane {
                 "bar",
                 one.emphasis(),
                 one.origin().style());
-        Tooltip.install(
-            r, new Tooltip(one.label() + ", " + bandName(band) + " Hz: " + format.apply(figure)));
+        hint(r, one.label() + ", " + bandName(band) + " Hz: " + format.apply(figure));
         if (bar > 24) {
           text(
               format.apply(figure),

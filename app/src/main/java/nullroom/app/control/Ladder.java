@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import javafx.scene.control.Tooltip;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
@@ -223,7 +222,8 @@ public final class Ladder extends PlotPane {
   @Override
   protected void draw(double width, double height) {
     heard.ifPresent(h -> draw(h, width, height));
-    getChildren().addAll(held, fast);
+    putOwn(held);
+    putOwn(fast);
     place(height);
   }
 
@@ -334,16 +334,15 @@ public final class Ladder extends PlotPane {
                 rung.style(),
                 rung.origin().style());
             line(AXIS_X + 9, entry.wantedY(), LABEL_X + 4, labelY, "tie");
-            Tooltip.install(
+            hint(
                 label,
-                new Tooltip(
-                    String.format(
-                        Locale.ROOT,
-                        "%s: %.1f dBFS (%s). %s",
-                        rung.label(),
-                        rung.dbfs(),
-                        rung.origin().style(),
-                        rung.why())));
+                String.format(
+                    Locale.ROOT,
+                    "%s: %.1f dBFS (%s). %s",
+                    rung.label(),
+                    rung.dbfs(),
+                    rung.origin().style(),
+                    rung.why()));
           });
     }
   }

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import javafx.scene.control.Tooltip;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
@@ -97,9 +96,7 @@ public final class LevelRows extends PlotPane {
     double to = Math.ceil((most + 2) / 10) * 10;
     left = LEAST_LEFT;
     for (Row r : rows) {
-      Text name = text(r.name(), 0, -40, TextAlignment.LEFT, "row-name");
-      left = Math.clamp(name.getLayoutBounds().getWidth() + 14, left, MOST_LEFT);
-      getChildren().remove(name);
+      left = Math.clamp(widthOf(r.name(), "row-name") + 14, left, MOST_LEFT);
     }
     double scale = (width - left - RIGHT) / (to - from);
     double row = Math.min(MOST_ROW, (height - TOP - 4) / rows.size());
@@ -146,7 +143,7 @@ public final class LevelRows extends PlotPane {
           rectangle(
               left, y + 3, end - left, bar, "bar", r.style(), r.bound() ? "assumed" : "measured");
       if (!r.detail().isEmpty()) {
-        Tooltip.install(drawn, new Tooltip(r.detail()));
+        hint(drawn, r.detail());
       }
       if (r.give() > 0) {
         line(end - r.give() * scale, middle, end + r.give() * scale, middle, "give");

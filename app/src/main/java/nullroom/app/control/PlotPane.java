@@ -1,11 +1,16 @@
 package nullroom.app.control;
 
+import java.util.Arrays;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.event.EventHandler;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.ClosePath;
@@ -27,13 +32,22 @@ public abstract class PlotPane extends Pane {
   private double drawnWidth = -1;
   private double drawnHeight = -1;
 
+  /**
+   * Where the next shape goes among those of the drawing before. One of the same kind and look is
+   * moved there instead of made anew: looking up styles costs more than drawing.
+   */
+  private int next;
+
+  /** Shapes used again whose hint was not yet told again. */
+  private final Set<Node> unhinted = new LinkedHashSet<>();
+
   /** An empty picture. */
   protected PlotPane(String styleClass) {
     getStyleClass().addAll("plot", styleClass);
     setMinSize(120, 90);
   }
 
-  /** Adds the shapes for a size; the pane is empty before. */
+  /** Adds the shapes for a size, all by this class' methods. */
   protected abstract void draw(double width, double height);
 
   /** Asks for a new drawing in the next frame. */
@@ -48,10 +62,13 @@ public abstract class PlotPane extends Pane {
       drawnWidth = getWidth();
       drawnHeight = getHeight();
       String focused = focused();
-      getChildren().clear();
+      next = 0;
       if (drawnWidth > 20 && drawnHeight > 20) {
         draw(drawnWidth, drawnHeight);
       }
+      trim();
+      unhinted.forEach(PlotPane::unhint);
+      unhinted.clear();
       if (!focused.isEmpty()) {
         getChildren().stream()
             .filter(n -> focused.equals(n.getId()))
@@ -95,20 +112,92 @@ public abstract class PlotPane extends Pane {
     return owner != null && owner.getParent() == this && owner.getId() != null ? owner.getId() : "";
   }
 
+  private void trim() {
+    getChildren().remove(next, getChildren().size());
+  }
+
+  /** A shape of the drawing before in this place, of the same kind and look; else a new one. */
+  private <T extends Node> T shape(Class<T> kind, Supplier<T> fresh, String... styles) {
+    Node before = next < getChildren().size() ? getChildren().get(next) : null;
+    if (kind.isInstance(before) && isPlain(before) && looks(before, styles)) {
+      next++;
+      before.setMouseTransparent(false);
+      if (before.getUserData() instanceof Tooltip) {
+        unhinted.add(before);
+      }
+      return kind.cast(before);
+    }
+    T shape = fresh.get();
+    shape.getStyleClass().addAll(styles);
+    put(shape);
+    return shape;
+  }
+
+  private static boolean isPlain(Node shape) {
+    return shape.getId() == null
+        && shape.isVisible()
+        && !shape.isFocusTraversable()
+        && shape.getOnMousePressed() == null;
+  }
+
+  private static boolean looks(Node shape, String... styles) {
+    return shape.getStyleClass().equals(Arrays.asList(styles));
+  }
+
+  private void put(Node shape) {
+    if (next < getChildren().size() && getChildren().get(next).getClass() == shape.getClass()) {
+      getChildren().set(next, shape);
+    } else {
+      trim();
+      getChildren().add(shape);
+    }
+    next++;
+  }
+
+  /** Puts a shape in that the picture moves by itself between its drawings. */
+  protected final void putOwn(Node shape) {
+    if (next >= getChildren().size() || getChildren().get(next) != shape) {
+      trim();
+      getChildren().add(shape);
+    }
+    next++;
+  }
+
+  /** Words shown where the mouse rests on a shape. */
+  protected final void hint(Node shape, String words) {
+    unhinted.remove(shape);
+    if (shape.getUserData() instanceof Tooltip tip) {
+      tip.setText(words);
+    } else {
+      Tooltip tip = new Tooltip(words);
+      Tooltip.install(shape, tip);
+      shape.setUserData(tip);
+    }
+  }
+
+  private static void unhint(Node shape) {
+    Tooltip.uninstall(shape, (Tooltip) shape.getUserData());
+    shape.setUserData(null);
+  }
+
   /** A line. */
   protected final Line line(double x1, double y1, double x2, double y2, String... styles) {
-    Line line = new Line(x1, y1, x2, y2);
-    line.getStyleClass().addAll(styles);
-    getChildren().add(line);
+    Line line = shape(Line.class, Line::new, styles);
+    line.setStartX(x1);
+    line.setStartY(y1);
+    line.setEndX(x2);
+    line.setEndY(y2);
     return line;
   }
 
   /** A filled rectangle. */
   protected final Rectangle rectangle(
       double x, double y, double width, double height, String... styles) {
-    Rectangle r = new Rectangle(x, y, Math.max(0, width), Math.max(0, height));
-    r.getStyleClass().addAll(styles);
-    getChildren().add(r);
+    Rectangle r = shape(Rectangle.class, Rectangle::new, styles);
+    r.setX(x);
+    r.setY(y);
+    r.setWidth(Math.max(0, width));
+    r.setHeight(Math.max(0, height));
     return r;
   }
 
@@ -116,7 +205,7 @@ public abstract class PlotPane extends Pane {
   protected final Polyline polyline(double[] points, String... styles) {
     Polyline p = new Polyline(points);
     p.getStyleClass().addAll(styles);
-    getChildren().add(p);
+    put(p);
     return p;
   }
 
@@ -128,7 +217,7 @@ public abstract class PlotPane extends Pane {
     }
     path.getStyleClass().addAll(styles);
     path.setMouseTransparent(true);
-    getChildren().add(path);
+    put(path);
     return path;
   }
 
@@ -144,7 +233,7 @@ public abstract class PlotPane extends Pane {
     }
     path.getStyleClass().addAll(styles);
     path.setMouseTransparent(true);
-    getChildren().add(path);
+    put(path);
     return path;
   }
 
@@ -152,7 +241,7 @@ public abstract class PlotPane extends Pane {
   protected final Polygon polygon(double[] points, String... styles) {
     Polygon p = new Polygon(points);
     p.getStyleClass().addAll(styles);
-    getChildren().add(p);
+    put(p);
     return p;
   }
 
@@ -161,11 +250,12 @@ public abstract class PlotPane extends Pane {
    */
   protected final Text text(
       String words, double x, double y, TextAlignment anchor, String... styles) {
-    Text text = new Text(words);
-    text.getStyleClass().add("plot-text");
-    text.getStyleClass().addAll(styles);
+    String[] all = new String[styles.length + 1];
+    all[0] = "plot-text";
+    System.arraycopy(styles, 0, all, 1, styles.length);
+    Text text = shape(Text.class, Text::new, all);
+    text.setText(words);
     text.setTextOrigin(VPos.CENTER);
-    getChildren().add(text);
     text.applyCss();
     double width = text.getLayoutBounds().getWidth();
     text.setX(
@@ -174,5 +264,16 @@ public abstract class PlotPane extends Pane {
             : anchor == TextAlignment.CENTER ? x - width / 2 : x - width);
     text.setY(y);
     return text;
+  }
+
+  /** How wide text is drawn. */
+  protected final double widthOf(String words, String style) {
+    Text text = new Text(words);
+    text.getStyleClass().addAll("plot-text", style);
+    getChildren().add(text);
+    text.applyCss();
+    double width = text.getLayoutBounds().getWidth();
+    getChildren().removeLast();
+    return width;
   }
 }

@@ -258,15 +258,14 @@ public final class Timeline extends PlotPane {
               x1 - Math.max(LEFT, x0),
               spoils ? 16 : 8,
               spoils ? "spoiler" : "intrusion");
-      javafx.scene.control.Tooltip.install(
+      hint(
           mark,
-          new javafx.scene.control.Tooltip(
-              content.clock().apply(i.startSeconds())
-                  + String.format(
-                      Locale.ROOT,
-                      ", %.0f s, %.0f dB over the background",
-                      i.durationSeconds(),
-                      i.riseDb())));
+          content.clock().apply(i.startSeconds())
+              + String.format(
+                  Locale.ROOT,
+                  ", %.0f s, %.0f dB over the background",
+                  i.durationSeconds(),
+                  i.riseDb()));
     }
   }
 

@@ -23,6 +23,7 @@ import nullroom.app.control.TakePlot;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Desk;
+import nullroom.core.Trouble;
 import nullroom.core.acoustics.Decibels;
 import nullroom.core.measure.TakeChannel;
 import nullroom.core.measure.TakeReport;
@@ -146,7 +147,7 @@ final class TakePage {
     try {
       return field.getText().isBlank() ? otherwise : NumberField.parse(field.getText());
     } catch (NumberFormatException e) {
-      throw new nullroom.core.Trouble.BadField(
+      throw new Trouble.BadField(
           field.getAccessibleText(), "“" + field.getText() + "” is no number");
     }
   }

@@ -46,18 +46,19 @@ class ControlTest {
             .toList());
   }
 
-  @Test
-  void theLadderSaysItsMarginsToEyesAndEars() {
+  private static Ladder ladder(Goal goal, BandPlot.Origin noise, BandPlot.Origin decay) {
     Heard heard = TestBooks.bedroom().heard();
     Ladder ladder = Fx.on(Ladder::new);
-    Scene scene = Fx.show(ladder, 280, 560);
-    Fx.run(() ->
-        ladder.show(
-            heard,
-            heard,
-            Goal.SPOKEN_ON_CAMERA.targets(),
-            BandPlot.Origin.ASSUMED,
-            BandPlot.Origin.PREDICTED));
+    Fx.show(ladder, 280, 560);
+    Fx.run(() -> ladder.show(heard, heard, goal.targets(), noise, decay));
+    return ladder;
+  }
+
+  @Test
+  void theLadderSaysItsMarginsToEyesAndEars() {
+    Ladder ladder =
+        ladder(Goal.SPOKEN_ON_CAMERA, BandPlot.Origin.ASSUMED, BandPlot.Origin.PREDICTED);
+    Scene scene = Fx.on(ladder::getScene);
     Fx.run(() -> scene.getRoot().layout());
     assertThat(texts(scene))
         .contains(
@@ -72,16 +73,8 @@ class ControlTest {
 
   @Test
   void whatIsHeardMovesAlongTheLadder() {
-    Heard heard = TestBooks.bedroom().heard();
-    Ladder ladder = Fx.on(Ladder::new);
-    Scene scene = Fx.show(ladder, 280, 560);
-    Fx.run(() ->
-        ladder.show(
-            heard,
-            heard,
-            Goal.SPOKEN_CLOSE.targets(),
-            BandPlot.Origin.MEASURED,
-            BandPlot.Origin.MEASURED));
+    Ladder ladder = ladder(Goal.SPOKEN_CLOSE, BandPlot.Origin.MEASURED, BandPlot.Origin.MEASURED);
+    Scene scene = Fx.on(ladder::getScene);
     Fx.run(() -> scene.getRoot().layout());
     Rectangle fast = (Rectangle) Fx.on(() -> scene.getRoot().lookup(".live-fast"));
     Rectangle held = (Rectangle) Fx.on(() -> scene.getRoot().lookup(".live-held"));
@@ -97,16 +90,8 @@ class ControlTest {
 
   @Test
   void labelsOfTheLadderDoNotCoverEachOther() {
-    Heard heard = TestBooks.bedroom().heard();
-    Ladder ladder = Fx.on(Ladder::new);
-    Scene scene = Fx.show(ladder, 280, 560);
-    Fx.run(() ->
-        ladder.show(
-            heard,
-            heard,
-            Goal.SPOKEN_CLOSE.targets(),
-            BandPlot.Origin.MEASURED,
-            BandPlot.Origin.MEASURED));
+    Ladder ladder = ladder(Goal.SPOKEN_CLOSE, BandPlot.Origin.MEASURED, BandPlot.Origin.MEASURED);
+    Scene scene = Fx.on(ladder::getScene);
     List<Text> labels =
         Fx.on(() ->
             scene.getRoot().lookupAll(".plot-text").stream()

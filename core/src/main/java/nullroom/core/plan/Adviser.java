@@ -3,6 +3,7 @@ package nullroom.core.plan;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
@@ -206,23 +207,23 @@ public final class Adviser {
      * The piece in the middle of a surface, cut down to what fits; empty where it does not belong
      * there or would lie on what is there already.
      */
-    public java.util.Optional<Patch> patchOn(Room room, String surface) {
+    public Optional<Patch> patchOn(Room room, String surface) {
       boolean floor = surface.equals("floor");
       if (floor != (this == RUG)
           || room.patches().stream().anyMatch(p -> p.surface().equals(surface))) {
-        return java.util.Optional.empty();
+        return Optional.empty();
       }
       double[] extent = extent(room, surface);
       double w = Math.min(width, extent[2] - 0.1);
       double h = Math.min(height, extent[3] - 0.1);
       if (w < 0.3 || h < 0.3 || w * h > 0.95 * room.areaOf(surface)) {
-        return java.util.Optional.empty();
+        return Optional.empty();
       }
       double x = extent[0] + (extent[2] - w) / 2;
       double y =
           surface.startsWith("wall") ? extent[3] - h - 0.05 : extent[1] + (extent[3] - h) / 2;
       String name = label.substring(0, label.indexOf(' ')).toLowerCase(java.util.Locale.ROOT);
-      return java.util.Optional.of(Patch.rectangle(name, surface, x, y, w, h, materialId))
+      return Optional.of(Patch.rectangle(name, surface, x, y, w, h, materialId))
           .filter(room::hasPlaceFor);
     }
 

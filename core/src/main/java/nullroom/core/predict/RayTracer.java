@@ -56,6 +56,8 @@ final class RayTracer {
   /** Progress is told, and cancelling heeded, about so often: every few milliseconds. */
   private static final long TRIALS_PER_STEP = 1_000_000;
 
+  private static final Collector NOBODY = (facet, x, y, z, energy, seconds) -> {};
+
   /**
    * What is looked for.
    *
@@ -186,8 +188,6 @@ final class RayTracer {
             energy[b] = new Batch(seed * 1_000_003 + b, bins, NOBODY, told).shoot(raysPerBatch));
     return new Round(energy, raysPerBatch, told.trials.get());
   }
-
-  private static final Collector NOBODY = (facet, x, y, z, energy, seconds) -> {};
 
   /** Shoots some rays for a collector alone, on this thread. */
   void collect(int rays, long seed, Collector collector, Progress progress) {

@@ -72,6 +72,11 @@ public record RoomResponse(
 
   private static final double LONGEST_SECONDS = 6;
 
+  /** Of the whole, what the first look is told as, and of what is left each round after it. */
+  private static final double FIRST_TOLD = 0.15;
+
+  private static final double REST_TOLD = 0.9;
+
   /**
    * A mirrored arrival.
    *
@@ -278,11 +283,6 @@ public record RoomResponse(
       return quick.with(RayTracer.mean(all.energy()), error);
     }
   }
-
-  /** Of the whole, what the first look is told as, and of what is left each round after it. */
-  private static final double FIRST_TOLD = 0.15;
-
-  private static final double REST_TOLD = 0.9;
 
   /** Progress over rounds of which nobody knows how many there will be: it only goes on. */
   private static final class Share {

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Random;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.signal.Fft;
+import nullroom.core.signal.Samples;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 
@@ -54,9 +55,7 @@ class ClapWatchTest {
       assertThat(good.get(k).atSeconds()).isCloseTo(at[k], within(0.02));
     }
     assertThat(claps).anyMatch(c -> c.verdict() == ClapWatch.Verdict.NO_CLAP);
-    DecayReport whole =
-        DecayAnalysis.ofImpulses(
-            new nullroom.core.signal.Samples(MadeRoom.session(), RATE), Octave.ALL);
+    DecayReport whole = DecayAnalysis.ofImpulses(new Samples(MadeRoom.session(), RATE), Octave.ALL);
     assertThat(good.getFirst().inrDb().get(Octave.HZ_1000).orElseThrow())
         .as("INR of one clap, against that of the five averaged")
         .isCloseTo(whole.band(1000).orElseThrow().inrDb().orElseThrow(), within(4.0));

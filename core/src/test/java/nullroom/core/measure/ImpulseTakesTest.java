@@ -8,7 +8,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
+import nullroom.core.acoustics.Octave;
 import nullroom.core.signal.Fft;
+import nullroom.core.signal.Samples;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -107,13 +109,8 @@ class ImpulseTakesTest {
   void filledUp() {
     Session session = session(31, 2);
     double[] longer = Arrays.copyOf(session.x(), session.x().length + (int) (6 * RATE));
-    DecayReport report =
-        DecayAnalysis.ofImpulses(
-            new nullroom.core.signal.Samples(longer, RATE), nullroom.core.acoustics.Octave.ALL);
-    DecayReport without =
-        DecayAnalysis.ofImpulses(
-            new nullroom.core.signal.Samples(session.x(), RATE),
-            nullroom.core.acoustics.Octave.ALL);
+    DecayReport report = DecayAnalysis.ofImpulses(new Samples(longer, RATE), Octave.ALL);
+    DecayReport without = DecayAnalysis.ofImpulses(new Samples(session.x(), RATE), Octave.ALL);
     assertThat(report.takes()).isEqualTo(session.clapsAt().size());
     assertThat(report.band(1000).orElseThrow().inrDb().orElseThrow())
         .isCloseTo(without.band(1000).orElseThrow().inrDb().orElseThrow(), within(0.5));

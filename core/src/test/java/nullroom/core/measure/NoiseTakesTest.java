@@ -4,6 +4,7 @@ import static nullroom.core.measure.MadeRoom.RATE;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Arrays;
 import java.util.Random;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.signal.Samples;
@@ -26,7 +27,7 @@ class NoiseTakesTest {
       System.arraycopy(pink, from, dry, from, (int) (on * RATE));
       at += on + shortestPause + 1.5 * random.nextDouble();
     }
-    return java.util.Arrays.copyOf(MadeRoom.inRoom(dry, t, seed), (int) ((at + 0.5) * RATE));
+    return Arrays.copyOf(MadeRoom.inRoom(dry, t, seed), (int) ((at + 0.5) * RATE));
   }
 
   @ParameterizedTest(name = "T = {0} s, seed {1}")

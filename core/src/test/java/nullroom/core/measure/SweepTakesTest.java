@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Optional;
+import java.util.OptionalDouble;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.signal.Butterworth;
 import nullroom.core.signal.Samples;
@@ -70,7 +71,7 @@ class SweepTakesTest {
         assertThat(band)
             .isEqualTo(DecayReport.BandDecay.unknown(band.centreHz(), band.inrDb()))
             .extracting(DecayReport.BandDecay::inrDb)
-            .isEqualTo(java.util.OptionalDouble.empty());
+            .isEqualTo(OptionalDouble.empty());
       } else {
         assertThat(band.t20Seconds().orElseThrow())
             .as("%s Hz", band.centreHz())

@@ -19,6 +19,7 @@ import nullroom.core.room.Outline;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.Talker;
+import nullroom.core.signal.Samples;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -284,8 +285,7 @@ class RoomResponseTest {
     double[] lead = new double[4800 + sound.length];
     System.arraycopy(sound, 0, lead, 4800, sound.length);
     var report =
-        nullroom.core.measure.DecayAnalysis.ofImpulses(
-            new nullroom.core.signal.Samples(lead, 48_000), Octave.ALL);
+        nullroom.core.measure.DecayAnalysis.ofImpulses(new Samples(lead, 48_000), Octave.ALL);
     for (int b = 3; b < Octave.COUNT; b++) {
       var band = report.band(Octave.nominalHz(b)).orElseThrow();
       double t20 = response.t20Seconds(b).orElseThrow();

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import nullroom.core.TestRooms;
@@ -173,8 +174,7 @@ class RoomTest {
           {{0, 0}, {4200, 0}, {4200, 3000}},
           {{0, 0}, {4, 0}}
         }) {
-      List<Point> points =
-          java.util.Arrays.stream(corners).map(c -> new Point(c[0], c[1], 0)).toList();
+      List<Point> points = Arrays.stream(corners).map(c -> new Point(c[0], c[1], 0)).toList();
       assertThatThrownBy(() -> new Outline(points)).isInstanceOf(IllegalArgumentException.class);
     }
   }
@@ -195,7 +195,7 @@ class RoomTest {
 
   private static Outline outline(String corners) {
     return new Outline(
-        java.util.Arrays.stream(corners.split(";"))
+        Arrays.stream(corners.split(";"))
             .map(c -> c.trim().split(" "))
             .map(c -> new Point(Double.parseDouble(c[0]), Double.parseDouble(c[1]), 0))
             .toList());

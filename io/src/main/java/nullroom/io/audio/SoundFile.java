@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -120,12 +121,12 @@ public final class SoundFile implements SampleSource, AutoCloseable {
         throw new Trouble.BadSound(name, "is longer than 20 minutes; cut out the part to measure");
       }
       if (count + read > all.length) {
-        all = java.util.Arrays.copyOf(all, Math.max(count + read, all.length * 2));
+        all = Arrays.copyOf(all, Math.max(count + read, all.length * 2));
       }
       System.arraycopy(block[channel], 0, all, count, read);
       count += read;
     }
-    return new Samples(java.util.Arrays.copyOf(all, count), sampleRateHz(), largestAmplitude());
+    return new Samples(Arrays.copyOf(all, count), sampleRateHz(), largestAmplitude());
   }
 
   @Override

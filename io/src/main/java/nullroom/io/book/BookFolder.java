@@ -28,6 +28,8 @@ public final class BookFolder {
   private static final String LOCK = ".lock";
   private static final String SOUND = "sound";
   private static final String SURVEY = "survey";
+  private static final String NO_PLAIN_FILE =
+      "is no plain file of the book (a link, a pipe, a device or a folder), and is not opened";
 
   /** No book comes near this; what is larger would only use up the memory. */
   private static final long LARGEST_BOOK_BYTES = 64L << 20;
@@ -307,9 +309,6 @@ public final class BookFolder {
     }
     return file;
   }
-
-  private static final String NO_PLAIN_FILE =
-      "is no plain file of the book (a link, a pipe, a device or a folder), and is not opened";
 
   /**
    * Writes a room as a file of its own.

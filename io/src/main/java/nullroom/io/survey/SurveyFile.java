@@ -35,6 +35,9 @@ public final class SurveyFile {
   private static final int FIXED_COLUMNS = 8;
   private static final CSVFormat CSV = CSVFormat.DEFAULT.builder().setRecordSeparator("\n").get();
 
+  /** A row takes about a hundred bytes. */
+  private static final long LARGEST_BYTES = 64L << 20;
+
   /**
    * A row and what stands beside it.
    *
@@ -60,9 +63,6 @@ public final class SurveyFile {
       return Survey.of(lines.stream().map(Line::row).toList());
     }
   }
-
-  /** A row takes about a hundred bytes. */
-  private static final long LARGEST_BYTES = 64L << 20;
 
   private SurveyFile() {}
 
