@@ -9,10 +9,12 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.BandPlot;
 import nullroom.app.control.Choice;
+import nullroom.app.control.Fitted;
 import nullroom.app.control.FoldOut;
 import nullroom.app.control.Row;
 import nullroom.app.control.TimeBars;
 import nullroom.app.control.WhileShown;
+import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.Station;
 import nullroom.app.shell.StationFrame;
@@ -41,7 +43,9 @@ public final class DressView {
         model.surfaceProperty(),
         model.hangingProperty());
     refresh();
-    node = StationFrame.of(Station.DRESS, model.say(), pictures, controls(desk), desk.work());
+    node =
+        StationFrame.of(
+            Station.DRESS, model.say(), new Fitted(pictures), controls(desk), desk.work());
   }
 
   private Node controls(Desk desk) {
@@ -67,10 +71,9 @@ public final class DressView {
     Button down = new Button("Take the last one down");
     down.setOnAction(e -> model.takeDown());
     Label caution =
-        new Label(
-            "Weigh stands down, keep cloth off lamps and heaters and exits free; ask before drilling.");
-    caution.getStyleClass().add("caution");
-    caution.setWrapText(true);
+        new Wrapped(
+            "Weigh stands down, keep cloth off lamps and heaters and exits free; ask before drilling.",
+            "caution");
     Row row = new Row(what, hang, down);
     return new VBox(6, row, caution);
   }

@@ -7,12 +7,12 @@ import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
 import nullroom.app.control.LevelRows;
 import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
+import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.PageParts;
 import nullroom.core.measure.Culprits;
@@ -24,16 +24,18 @@ import nullroom.io.book.Suspect;
 final class CulpritView {
   private static final List<Double> DISTANCES = List.of(0.3, 0.5, 0.8, 1.2, 1.8, 2.5);
 
+  private static final double NAME_WIDTH = 130;
+  private static final double HEAR_WIDTH = 116;
+
   private final CulpritModel model;
   private final Desk desk;
   private final LevelRows rows = new LevelRows("No suspect was heard on and off yet.");
-  private final GridPane board = new GridPane();
+  private final VBox board = new VBox(6);
   private final PageParts parts;
 
   CulpritView(CulpritModel model, Desk desk) {
     this.model = model;
     this.desk = desk;
-    board.getStyleClass().add("board");
     VBox picture = new VBox(10, rows, board);
     WhileShown.follow(picture, this::refresh, desk.session().bookProperty());
     refresh();
@@ -74,15 +76,13 @@ final class CulpritView {
         bars,
         found.map(b -> new LevelRows.Mark("everything on", model.totalDbfsA(b) + lift)));
     board.getChildren().clear();
-    int row = 0;
-    for (Suspect suspect : model.suspects()) {
-      addRow(suspect, row++);
-    }
+    model.suspects().forEach(suspect -> board.getChildren().add(row(suspect)));
   }
 
-  private void addRow(Suspect suspect, int row) {
+  private Row row(Suspect suspect) {
     Label name = new Label(suspect.name());
     name.getStyleClass().add("field-name");
+    name.setMinWidth(NAME_WIDTH);
     CheckBox off =
         new CheckBox(suspect.owed() ? "off: tick away when it is on again" : "switched off now");
     off.setId("off-" + suspect.name());
@@ -94,13 +94,14 @@ final class CulpritView {
     Button remove = new Button("acquit");
     remove.getStyleClass().add("plain");
     remove.setOnAction(e -> desk.work().attempt(() -> model.remove(suspect), this::refresh));
-    board.addRow(row, name, hear(suspect, true), hear(suspect, false), place(suspect), off, remove);
+    return new Row(name, hear(suspect, true), hear(suspect, false), place(suspect), off, remove);
   }
 
   private Button hear(Suspect suspect, boolean on) {
     boolean heard = (on ? suspect.on() : suspect.off()).isPresent();
     Button button = new Button((heard ? "✓ " : "") + (on ? "hear it on" : "hear it off"));
     button.setId((on ? "on-" : "hear-off-") + suspect.name());
+    button.setMinWidth(HEAR_WIDTH);
     button.setOnAction(e -> model.listen(suspect, on));
     button.disableProperty().bind(desk.work().runningProperty());
     return button;
@@ -169,11 +170,10 @@ final class CulpritView {
     WhileShown.follow(usual, show, desk.session().bookProperty());
     show.run();
     Label caution =
-        new Label(
+        new Wrapped(
             "Boilers, gas and fixed wiring are for their trades: use the switch meant for it, and nothing else. Switch fridges and"
-                + " boilers on again.");
-    caution.getStyleClass().add("caution");
-    caution.setWrapText(true);
+                + " boilers on again.",
+            "caution");
     return new VBox(6, usual, row, caution);
   }
 }

@@ -8,8 +8,10 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Dial;
+import nullroom.app.control.Fitted;
 import nullroom.app.control.WhileShown;
 import nullroom.app.shell.Desk;
 import nullroom.app.shell.Station;
@@ -45,6 +47,7 @@ public final class MicView {
                     ? units.length(cm / 100)
                     : String.format(Locale.ROOT, "%.0f cm", cm)));
     table.getStyleClass().add("table");
+    table.setId("mic-types");
     VBox right = new VBox(distance, angle, table);
     right.getStyleClass().add("pictures");
     HBox picture = new HBox(side, right);
@@ -59,7 +62,7 @@ public final class MicView {
         };
     WhileShown.follow(picture, refresh, desk.session().revisionProperty());
     refresh.run();
-    node = StationFrame.of(Station.MIC, model.say(), picture, new HBox(), desk.work());
+    node = StationFrame.of(Station.MIC, model.say(), new Fitted(picture), new HBox(), desk.work());
   }
 
   private static void say(Desk desk, Runnable edit) {
@@ -83,6 +86,7 @@ public final class MicView {
     for (MicModel.Choice choice : model.choices()) {
       Button name = new Button(choice.type().label() + (choice.inUse() ? "  ✓" : ""));
       name.getStyleClass().addAll("plain", choice.inUse() ? "chosen" : "choice");
+      name.setMinWidth(Region.USE_PREF_SIZE);
       name.setOnAction(e -> model.setType(choice.type()));
       table.add(name, 0, row);
       int column = 1;

@@ -13,6 +13,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import nullroom.app.control.Fitted;
 
 /**
  * A station of several pages, each made when it is first shown.
@@ -46,13 +47,12 @@ public final class Pages<P extends Enum<P> & Pages.Page> {
     for (P page : kind.getEnumConstants()) {
       tabs.getChildren().add(tab(page, shown));
     }
-    StackPane content = new StackPane();
-    content.setAlignment(Pos.TOP_LEFT);
+    Fitted content = new Fitted();
     controls.setAlignment(Pos.CENTER_LEFT);
     VBox.setVgrow(content, Priority.ALWAYS);
     shown.subscribe(page -> {
       PageParts parts = made.computeIfAbsent(page, make);
-      content.getChildren().setAll(parts.picture());
+      content.setContent(parts.picture());
       controls.getChildren().setAll(parts.controls());
     });
     picture = new VBox(8, tabs, content);
