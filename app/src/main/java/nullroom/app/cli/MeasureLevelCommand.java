@@ -21,6 +21,7 @@ import nullroom.core.plan.Brief;
 import nullroom.core.plan.TakeVerdicts;
 import nullroom.core.plan.Verdict;
 import nullroom.core.plan.WholeTakeVerdicts;
+import nullroom.core.signal.Mixed;
 import nullroom.io.audio.SoundFile;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -62,7 +63,8 @@ final class MeasureLevelCommand implements Callable<Integer> {
     warnings.addAll(warnings(report, top));
     List<Verdict> verdicts =
         Stream.concat(
-                TakeVerdicts.of(top, report.loudness(), peakTarget, brief).stream(),
+                TakeVerdicts.of(report, input.channel, asked(report, brief), peakTarget, brief)
+                    .stream(),
                 top.peak() == 0 ? Stream.of() : WholeTakeVerdicts.of(report, brief).stream())
             .toList();
     if (input.json) {
@@ -92,6 +94,16 @@ final class MeasureLevelCommand implements Callable<Integer> {
       warnings.forEach(w -> System.out.println("note: " + w));
     }
     return 0;
+  }
+
+  /** What would be handed over for a brief: the take, or all its channels made one. */
+  private TakeReport asked(TakeReport report, Optional<Brief> brief) {
+    if (brief.filter(Brief::mono).isEmpty() || report.channels().size() == 1) {
+      return report;
+    }
+    try (SoundFile again = SoundFile.open(input.file)) {
+      return TakeMeter.measure(new Mixed(again, report.monoShares()), Progress.NONE);
+    }
   }
 
   private static Brief brief(String name) {

@@ -216,7 +216,12 @@ public final class TakeModel {
     return take.get()
         .map(t ->
             Stream.of(
-                    TakeVerdicts.of(first(t), t.report().loudness(), peakTarget(), brief()),
+                    TakeVerdicts.of(
+                        t.report(),
+                        0,
+                        brief().map(t::of).orElse(t.report()),
+                        peakTarget(),
+                        brief()),
                     WholeTakeVerdicts.of(t.report(), brief()),
                     t.decay().stream().map(this::reverberation).toList())
                 .flatMap(List::stream)

@@ -164,6 +164,24 @@ class MeasureLevelTest {
   }
 
   @Test
+  @DisplayName(
+      "a brief for one channel is held against all channels made one, as it would be written")
+  void mono() {
+    double[] x = new double[4 * 48_000];
+    for (int i = 0; i < x.length; i++) {
+      x[i] = 0.1 * Math.sin(2 * Math.PI * 997 * i / 48_000.0);
+    }
+    Path file = TestSounds.stereo(file(), x, x);
+    JsonNode json = Run.json("measure", "level", file, "--deliver", "podcast-19");
+    double one = 20 * Math.log10(0.1) - 3.01;
+    assertThat(json.get("integratedLufs").asDouble()).isCloseTo(one + 3.01, within(0.02));
+    assertThat(verdict(json, "loudness").get("measured").asDouble()).isCloseTo(one, within(0.02));
+    JsonNode stereo = Run.json("measure", "level", file, "--deliver", "podcast-16");
+    assertThat(verdict(stereo, "loudness").get("measured").asDouble())
+        .isCloseTo(one + 3.01, within(0.02));
+  }
+
+  @Test
   @DisplayName("a brief says what is missing; an unknown one is refused with the known ones")
   void briefs() {
     Path file = Run.sine(file(), 997, 0.1, 48_000, 5);

@@ -9,6 +9,7 @@ import nullroom.core.acoustics.Decibels;
 import nullroom.core.measure.Loudness;
 import nullroom.core.measure.MainsHum;
 import nullroom.core.measure.TakeChannel;
+import nullroom.core.measure.TakeReport;
 import nullroom.core.plan.Verdict.Mark;
 
 /** Holds a take against common practice and a brief. Limits without a source are the former. */
@@ -66,6 +67,24 @@ public final class TakeVerdicts {
     v.thumps();
     brief.ifPresent(b -> v.brief(b));
     return List.copyOf(v.all);
+  }
+
+  /**
+   * Verdicts of a channel of a take, and of the file that a brief asks for.
+   *
+   * @param file what would be handed over: the take itself, or its channels made one
+   */
+  public static List<Verdict> of(
+      TakeReport take, int channel, TakeReport file, double peakTargetDbfs, Optional<Brief> brief) {
+    TakeChannel own = take.channels().get(channel);
+    if (file.channels().size() == take.channels().size()) {
+      return of(own, take.loudness(), peakTargetDbfs, brief);
+    }
+    List<Verdict> all = new ArrayList<>(of(own, take.loudness(), peakTargetDbfs, Optional.empty()));
+    TakeVerdicts asked = new TakeVerdicts(file.channels().getFirst(), file.loudness(), brief);
+    brief.filter(b -> own.peak() > 0).ifPresent(asked::brief);
+    all.addAll(asked.all);
+    return List.copyOf(all);
   }
 
   static String say(String format, Object... figures) {
