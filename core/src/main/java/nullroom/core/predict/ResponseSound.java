@@ -1,6 +1,8 @@
 package nullroom.core.predict;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
@@ -12,17 +14,19 @@ import nullroom.core.signal.Sums;
  * pulse with its gains per octave, the rays' energy as seeded noise.
  */
 public final class ResponseSound {
-  /** Long enough for the slopes between octaves at 48 kHz. */
-  private static final int PULSE = 4096;
-
   /** Gains alike within this make a pulse of one sample. */
   private static final double ALIKE_DB = 0.01;
+
+  /** So many pulses are made before they are added, in order. */
+  private static final int AT_ONCE = 256;
 
   private static final double LEAST_EVEN_SECONDS = 0.01;
   private static final double EVEN_BT = 4;
 
   /** The rays' energy is smoothed over this share of the time since the direct sound. */
   private static final double SMOOTH = 0.06;
+
+  private record Pulse(double seconds, Bands energy) {}
 
   private ResponseSound() {}
 
@@ -36,11 +40,22 @@ public final class ResponseSound {
   public static double[] of(RoomResponse response, double sampleRateHz, double seconds, long seed) {
     int count = (int) Math.round(seconds * sampleRateHz);
     double[] sound = new double[count];
+    List<Pulse> pulses = new ArrayList<>();
     if (!response.directBlocked()) {
-      pulse(sound, response.directSeconds(), response.directEnergy(), sampleRateHz);
+      pulses.add(new Pulse(response.directSeconds(), response.directEnergy()));
     }
-    for (RoomResponse.Arrival arrival : response.arrivals()) {
-      pulse(sound, arrival.seconds(), arrival.energy(), sampleRateHz);
+    response.arrivals().forEach(a -> pulses.add(new Pulse(a.seconds(), a.energy())));
+    pulses.removeIf(p -> Math.round(p.seconds() * sampleRateHz) >= count);
+    MinimumPhase shapes = new MinimumPhase(sampleRateHz);
+    for (int from = 0; from < pulses.size(); from += AT_ONCE) {
+      List<Pulse> some = pulses.subList(from, Math.min(pulses.size(), from + AT_ONCE));
+      List<double[]> made = some.parallelStream().map(p -> pulse(p.energy(), shapes)).toList();
+      for (int k = 0; k < some.size(); k++) {
+        int at = (int) Math.round(some.get(k).seconds() * sampleRateHz);
+        for (int i = 0; i < made.get(k).length && at + i < count; i++) {
+          sound[at + i] += made.get(k)[i];
+        }
+      }
     }
     int n = Fft.sizeFor(count);
     for (int octave = 0; octave < Octave.COUNT; octave++) {
@@ -95,59 +110,11 @@ public final class ResponseSound {
     return smooth;
   }
 
-  private static void pulse(double[] sound, double seconds, Bands energy, double rate) {
-    int at = (int) Math.round(seconds * rate);
-    if (at >= sound.length) {
-      return;
-    }
+  private static double[] pulse(Bands energy, MinimumPhase shapes) {
     double[] decibels = energy.map(e -> Decibels.ofEnergy(Math.max(1e-20, e))).toArray();
     double most = Arrays.stream(decibels).max().orElseThrow();
-    if (most - Arrays.stream(decibels).min().orElseThrow() < ALIKE_DB) {
-      sound[at] += Decibels.toAmplitude(most);
-      return;
-    }
-    double[] shape = minimumPhase(decibels, rate);
-    for (int i = 0; i < shape.length / 2 && at + i < sound.length; i++) {
-      sound[at + i] += shape[i];
-    }
-  }
-
-  /**
-   * The minimum-phase pulse of a magnitude, by the folded cepstrum (A. V. Oppenheim, R. W. Schafer,
-   * Discrete-Time Signal Processing).
-   */
-  private static double[] minimumPhase(double[] decibels, double rate) {
-    Fft fft = new Fft(PULSE);
-    double[] log = new double[PULSE];
-    for (int k = 1; k < PULSE / 2; k++) {
-      log[2 * k] = amplitudeLog(decibels, k * rate / PULSE);
-    }
-    log[0] = amplitudeLog(decibels, 1);
-    log[1] = amplitudeLog(decibels, rate / 2);
-    fft.inverse(log); // now the real cepstrum
-    for (int i = 1; i < PULSE / 2; i++) {
-      log[i] *= 2;
-      log[PULSE - i] = 0;
-    }
-    fft.forward(log);
-    double[] spectrum = new double[PULSE];
-    for (int k = 1; k < PULSE / 2; k++) {
-      double size = Math.exp(log[2 * k]);
-      spectrum[2 * k] = size * Math.cos(log[2 * k + 1]);
-      spectrum[2 * k + 1] = size * Math.sin(log[2 * k + 1]);
-    }
-    spectrum[0] = Math.exp(log[0]);
-    spectrum[1] = Math.exp(log[1]);
-    fft.inverse(spectrum);
-    return spectrum;
-  }
-
-  /** Between octaves straight in decibels over the logarithm of frequency; level beyond. */
-  private static double amplitudeLog(double[] decibels, double hz) {
-    double octave = Math.log(hz / Octave.exactHz(0)) / Math.log(2);
-    int below = (int) Math.clamp(Math.floor(octave), 0, Octave.COUNT - 2);
-    double share = Math.clamp(octave - below, 0.0, 1.0);
-    double level = decibels[below] + share * (decibels[below + 1] - decibels[below]);
-    return level * Math.log(10) / 20;
+    return most - Arrays.stream(decibels).min().orElseThrow() < ALIKE_DB
+        ? new double[] {Decibels.toAmplitude(most)}
+        : shapes.pulse(decibels);
   }
 }
