@@ -16,7 +16,7 @@ public final class LevelRows extends PlotPane {
    * @param name before it
    * @param level where it ends; minus infinity draws none
    * @param give how far the level may be off, drawn as a line through its end; 0 for none
-   * @param bound whether the level is only a bound: drawn hatched
+   * @param origin how it is known; a mere bound is assumed
    * @param figure after it
    * @param remark under it
    * @param style of the bar
@@ -26,7 +26,7 @@ public final class LevelRows extends PlotPane {
       String name,
       double level,
       double give,
-      boolean bound,
+      BandPlot.Origin origin,
       String figure,
       String remark,
       String style,
@@ -37,11 +37,11 @@ public final class LevelRows extends PlotPane {
         String name,
         double level,
         double give,
-        boolean bound,
+        BandPlot.Origin origin,
         String figure,
         String remark,
         String style) {
-      this(name, level, give, bound, figure, remark, style, "");
+      this(name, level, give, origin, figure, remark, style, "");
     }
   }
 
@@ -140,8 +140,7 @@ public final class LevelRows extends PlotPane {
     if (Double.isFinite(r.level())) {
       end = left + Math.max(2, (r.level() - from) * scale);
       Rectangle drawn =
-          rectangle(
-              left, y + 3, end - left, bar, "bar", r.style(), r.bound() ? "assumed" : "measured");
+          rectangle(left, y + 3, end - left, bar, "bar", r.style(), r.origin().style());
       if (!r.detail().isEmpty()) {
         hint(drawn, r.detail());
       }

@@ -12,6 +12,7 @@ import nullroom.core.room.Point;
 import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
 import nullroom.io.book.BookFolder;
+import nullroom.io.book.DecayMeasurement;
 import nullroom.io.book.Listening;
 import nullroom.io.book.NoiseMeasurement;
 import nullroom.io.book.RoomBook;
@@ -90,13 +91,16 @@ final class DemoListening {
 
   private static Suspect.Heard heard(RoomBook book, BookFolder place, String stem, Bands noise) {
     Samples sound = record(book, noise);
-    return Suspect.Heard.of(place.keep(stem, sound), SampleSource.of(sound), book.chain(true));
+    return Suspect.Heard.of(
+        place.keep(DecayMeasurement.SIMULATED + stem, sound),
+        SampleSource.of(sound),
+        book.chain(true));
   }
 
   private static NoiseMeasurement spot(RoomBook book, BookFolder place, Place at, Bands all) {
     Samples sound = record(book, all.map(level -> level + at.overDb()));
     return NoiseMeasurement.of(
-        place.keep("spot", sound),
+        place.keep(DecayMeasurement.SIMULATED + "spot", sound),
         new NoiseMeasurement.Taken(at.taken(), true, at.name(), List.of()),
         SampleSource.of(sound),
         book.chain(true),

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.app.control.BandName;
+import nullroom.app.control.BandPlot;
 import nullroom.app.shell.Desk;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Capture;
@@ -236,6 +237,14 @@ public final class CulpritModel {
       return "no difference heard";
     }
     return (culprit.uncertain() ? "under " : "") + Words.level(level, scale());
+  }
+
+  /** How its level is known. */
+  BandPlot.Origin origin(Culprits.Culprit culprit) {
+    return culprit.uncertain()
+        ? BandPlot.Origin.ASSUMED
+        : BandPlot.Origin.heard(
+            suspects().stream().anyMatch(s -> s.name().equals(culprit.name()) && s.simulated()));
   }
 
   /** Its spectrum in words, a band that is only a bound said as such. */

@@ -8,6 +8,7 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
+import nullroom.app.control.BandPlot;
 import nullroom.app.control.Choice;
 import nullroom.app.control.LevelRows;
 import nullroom.app.control.Row;
@@ -55,14 +56,20 @@ final class CulpritView {
       double total = model.totalDbfsA(b) + lift;
       bars.add(
           new LevelRows.Row(
-              "everything on", total, 0, false, Words.level(total - lift, scale), "", "noise-bar"));
+              "everything on",
+              total,
+              0,
+              BandPlot.Origin.heard(model.suspects().stream().anyMatch(Suspect::simulated)),
+              Words.level(total - lift, scale),
+              "",
+              "noise-bar"));
       for (Culprits.Culprit c : b.order()) {
         bars.add(
             new LevelRows.Row(
                 c.name(),
                 c.own().levelDbA() + lift,
                 0,
-                c.uncertain(),
+                model.origin(c),
                 model.own(c),
                 Words.say(
                     "alone off %.1f dB quieter, with those above %.1f dB",

@@ -58,7 +58,7 @@ final class SpotView {
               r.candidate().name(),
               r.candidate().laeqDb() + lift,
               scale.map(Scale::uncertaintyDb).orElse(0.0),
-              false,
+              BandPlot.Origin.heard(model.simulated(r.candidate().name())),
               Words.level(r.candidate().laeqDb(), scale),
               r.reason(),
               bars.isEmpty() ? "now-bar" : "noise-bar"));

@@ -368,9 +368,22 @@ class ControlTest {
         rows.show(
             "noise, dBA",
             List.of(
-                new LevelRows.Row("under the gable", 30, 3, false, "30 dBA", "quiet", "now-bar"),
                 new LevelRows.Row(
-                    "nowhere", Double.NEGATIVE_INFINITY, 0, true, "–", "", "now-bar")),
+                    "under the gable",
+                    30,
+                    3,
+                    BandPlot.Origin.SIMULATED,
+                    "30 dBA",
+                    "quiet",
+                    "now-bar"),
+                new LevelRows.Row(
+                    "nowhere",
+                    Double.NEGATIVE_INFINITY,
+                    0,
+                    BandPlot.Origin.ASSUMED,
+                    "–",
+                    "",
+                    "now-bar")),
             Optional.of(new LevelRows.Mark("quiet enough", 33.2))));
     Fx.run(() -> scene.getRoot().layout());
     assertThat(texts(scene)).contains("under the gable", "30 dBA", "quiet enough", "–");

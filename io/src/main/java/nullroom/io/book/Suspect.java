@@ -1,6 +1,7 @@
 package nullroom.io.book;
 
 import java.util.Optional;
+import java.util.stream.Stream;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
@@ -92,6 +93,12 @@ public record Suspect(
         switchedOff,
         owed,
         source);
+  }
+
+  /** Whether the simulated device made one of its recordings. */
+  public boolean simulated() {
+    return Stream.concat(on.stream(), off.stream())
+        .anyMatch(h -> h.sound().startsWith(DecayMeasurement.SIMULATED));
   }
 
   /** Chain of the first of its recordings. */
