@@ -27,11 +27,11 @@ class CheckTest {
     assertThat(Run.of("check", book).out()).contains("a valid room book");
     assertThat(Run.json("predict", book).get("statistics").asString()).isEqualTo("eyring");
 
-    Path sound = book.resolve("sound").resolve("noise-1.wav");
+    Path sound = book.resolve("sound").resolve("simulated-noise-1.wav");
     byte[] kept = Files.readAllBytes(sound);
     Files.delete(sound);
     Run missing = Run.of("check", book);
-    missing.isRefusedWith("noise-1.wav", "does not exist");
+    missing.isRefusedWith("simulated-noise-1.wav", "does not exist");
     Run said = Run.of("check", book, "--json");
     assertThat(said.code()).isEqualTo(1);
     assertThat(JsonMapper.shared().readTree(said.out()).get("problems").size()).isEqualTo(1);
@@ -50,13 +50,14 @@ class CheckTest {
   void whatIsNoPlainFileInABookIsNamedAndNotOpened() throws IOException, InterruptedException {
     Path book = folder.resolve("b");
     DemoBook.create(book);
-    Path sound = book.resolve("sound").resolve("noise-1.wav");
+    Path sound = book.resolve("sound").resolve("simulated-noise-1.wav");
     Path elsewhere = Files.move(sound, folder.resolve("elsewhere.wav"));
     Files.createSymbolicLink(sound, elsewhere);
-    Run.of("check", book).isRefusedWith("noise-1.wav", "no plain file");
+    Run.of("check", book).isRefusedWith("simulated-noise-1.wav", "no plain file");
     Files.delete(sound);
     assumeTrue(new ProcessBuilder("mkfifo", sound.toString()).start().waitFor() == 0);
-    Run.of("check", book).isRefusedWith("noise-1.wav", "no plain file"); // and does not wait for it
+    Run.of("check", book)
+        .isRefusedWith("simulated-noise-1.wav", "no plain file"); // and does not wait for it
     Path json = book.resolve("book.json");
     Files.delete(json);
     assumeTrue(new ProcessBuilder("mkfifo", json.toString()).start().waitFor() == 0);
