@@ -33,7 +33,7 @@ final class MicSide extends PlotPane {
     pattern(micX, micY, Math.atan2(lipsY - micY, lipsX - micX), Math.min(80, height * 0.2));
     rectangle(micX - 4, micY - 4, 8, 8, "handle", "microphone");
     text(
-        String.format(Locale.ROOT, "%.0f cm, %.0f° off the mouth’s axis", distance * 100, angle),
+        String.format(Locale.ROOT, "%.0f cm, %.0f° off axis", distance * 100, angle),
         width / 2,
         10,
         TextAlignment.CENTER,

@@ -109,6 +109,8 @@ public final class MicView {
                 model.targets().clearDb(),
                 model.targets().safeDb()));
     targets.getStyleClass().add("soft");
+    targets.setWrapText(true);
+    targets.setMinHeight(Region.USE_PREF_SIZE);
     table.add(targets, 0, row, 4, 1);
   }
 
