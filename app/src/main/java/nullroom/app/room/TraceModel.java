@@ -144,25 +144,21 @@ public final class TraceModel {
     });
   }
 
+  private void stopIfOld(int mine) {
+    if (mine != wanted) {
+      throw new CancellationException();
+    }
+  }
+
   private Traced trace(Room room, int mine) {
-    ReturnMap returns =
-        ReturnMap.of(
-            room,
-            Refinement.SEED,
-            (done, total) -> {
-              if (mine != wanted) {
-                throw new CancellationException();
-              }
-            });
+    ReturnMap returns = ReturnMap.of(room, Refinement.SEED, (done, total) -> stopIfOld(mine));
     return new Traced(
         room,
         RoomResponse.of(
             room,
             Refinement.SEED,
             (done, total) -> {
-              if (mine != wanted) {
-                throw new CancellationException();
-              }
+              stopIfOld(mine);
               onFx(mine, () -> desk.session().tracing((double) done / total));
             }),
         returns);

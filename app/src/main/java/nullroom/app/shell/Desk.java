@@ -52,7 +52,7 @@ public record Desk(
 
   /** "Measured" or, where a simulated input made the sound, "Simulated". */
   public static String howKnown(String sound) {
-    return sound.startsWith(DecayMeasurement.SIMULATED) ? "Simulated" : "Measured";
+    return DecayMeasurement.isSimulated(sound) ? "Simulated" : "Measured";
   }
 
   /**

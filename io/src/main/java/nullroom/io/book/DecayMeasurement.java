@@ -31,6 +31,11 @@ public record DecayMeasurement(
 
   /** Whether an acted room was heard. */
   public boolean simulated() {
+    return isSimulated(sound);
+  }
+
+  /** Whether the simulated device made a sound of the book, by its name. */
+  public static boolean isSimulated(String sound) {
     return sound.startsWith(SIMULATED);
   }
 

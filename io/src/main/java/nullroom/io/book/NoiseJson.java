@@ -36,7 +36,7 @@ final class NoiseJson {
     return new NoiseMeasurement(
         read.sound(),
         read.taken(),
-        read.sound().startsWith("simulated-"),
+        DecayMeasurement.isSimulated(read.sound()),
         "",
         read.report(),
         Optional.empty(),

@@ -98,7 +98,7 @@ public record Suspect(
   /** Whether the simulated device made one of its recordings. */
   public boolean simulated() {
     return Stream.concat(on.stream(), off.stream())
-        .anyMatch(h -> h.sound().startsWith(DecayMeasurement.SIMULATED));
+        .anyMatch(h -> DecayMeasurement.isSimulated(h.sound()));
   }
 
   /** Chain of the first of its recordings. */
