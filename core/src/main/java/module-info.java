@@ -4,12 +4,18 @@ module nullroom.core {
   requires JTransforms;
   requires org.apache.commons.csv;
   requires org.apache.commons.numbers.complex;
+  requires org.apache.commons.statistics.descriptive;
 
   exports nullroom.core;
   exports nullroom.core.signal;
   exports nullroom.core.acoustics;
   exports nullroom.core.measure;
+  exports nullroom.core.measure.noise;
+  exports nullroom.core.measure.decay;
+  exports nullroom.core.measure.take;
+  exports nullroom.core.measure.meter;
   exports nullroom.core.room;
   exports nullroom.core.predict;
+  exports nullroom.core.book;
   exports nullroom.core.plan;
 }

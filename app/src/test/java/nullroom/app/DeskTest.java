@@ -2,7 +2,7 @@ package nullroom.app;
 
 import java.nio.file.Path;
 import javafx.beans.value.ObservableValue;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.core.room.Room;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
@@ -11,7 +11,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** Tests on the desk of a fresh book of a bedroom, saved in a folder of its own. */
 public abstract class DeskTest {
   @TempDir protected Path folder;
-  protected Desk desk;
+  protected StationContext desk;
 
   @BeforeAll
   static void toolkit() {

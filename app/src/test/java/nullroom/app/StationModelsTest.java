@@ -16,12 +16,12 @@ import nullroom.app.room.RoomModel;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.acoustics.VocalEffort;
+import nullroom.core.book.Goal;
 import nullroom.core.plan.Adviser.Hanging;
-import nullroom.core.predict.Goal;
 import nullroom.core.room.Aim;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Point;
-import nullroom.core.room.Thing;
+import nullroom.core.room.RoomItem;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -94,8 +94,8 @@ class StationModelsTest extends DeskTest {
     Fx.run(() -> model.setMaterial("wall2", Finish.of("glass_double_10")));
     assertThat(model.room().finishOf("wall2")).isEqualTo(Finish.of("glass_double_10"));
     assertThat(model.room().finishOf("wall1")).isEqualTo(Finish.of("plaster_on_brick"));
-    Fx.run(() -> model.move(Thing.TALKER, 1, 1));
-    Fx.run(() -> model.setHeight(Thing.MICROPHONE, 1.7));
+    Fx.run(() -> model.move(RoomItem.TALKER, 1, 1));
+    Fx.run(() -> model.setHeight(RoomItem.MICROPHONE, 1.7));
     var microphone = model.room().requireMicrophone();
     var lips = model.room().requireTalker().at();
     assertThat(lips.x()).isEqualTo(1);
@@ -110,8 +110,8 @@ class StationModelsTest extends DeskTest {
   void whatDoesNotFitIsRefusedAndTheRoomStays() {
     RoomModel model = Fx.on(() -> new RoomModel(desk, Runnable::run));
     var before = model.room();
-    assertThatThrownBy(() -> model.move(Thing.MICROPHONE, 40, 1)).isInstanceOf(Trouble.class);
-    assertThatThrownBy(() -> model.setHeight(Thing.TALKER, 3)).isInstanceOf(Trouble.class);
+    assertThatThrownBy(() -> model.move(RoomItem.MICROPHONE, 40, 1)).isInstanceOf(Trouble.class);
+    assertThatThrownBy(() -> model.setHeight(RoomItem.TALKER, 3)).isInstanceOf(Trouble.class);
     assertThat(model.room()).isEqualTo(before);
   }
 
@@ -216,7 +216,7 @@ class StationModelsTest extends DeskTest {
   void anAngleStaysReachableFromAbove() {
     RoomModel room = Fx.on(() -> new RoomModel(desk, Runnable::run));
     MicModel mic = Fx.on(() -> new MicModel(desk));
-    Fx.run(() -> room.setHeight(Thing.MICROPHONE, 1.6));
+    Fx.run(() -> room.setHeight(RoomItem.MICROPHONE, 1.6));
     double distance = mic.distanceMetres();
     Fx.run(() -> mic.setAngle(90));
     assertThat(mic.angleDegrees()).isCloseTo(90, within(1e-6));

@@ -9,13 +9,13 @@ import java.util.List;
 import nullroom.app.desktop.Desktop;
 import nullroom.app.desktop.FirstRoom;
 import nullroom.app.shell.BookSession;
-import nullroom.app.shell.Desk;
 import nullroom.app.shell.Inputs;
 import nullroom.app.shell.Live;
+import nullroom.app.shell.StationContext;
 import nullroom.app.shell.Work;
+import nullroom.core.book.RoomBook;
 import nullroom.core.predict.Heard;
 import nullroom.io.book.BookFolder;
-import nullroom.io.book.RoomBook;
 import nullroom.io.device.SimulatedDevice;
 
 /**
@@ -41,9 +41,9 @@ public final class TestBooks {
   }
 
   /** A desk on that book in a folder; needs the toolkit. */
-  public static Desk desk(Path folder, RoomBook book) {
+  public static StationContext desk(Path folder, RoomBook book) {
     BookSession session = session(folder, book, new ArrayList<>());
-    return new Desk(
+    return new StationContext(
         session,
         new Work(Runnable::run),
         new Inputs(

@@ -2,9 +2,9 @@ package nullroom.bench;
 
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
-import nullroom.core.measure.LiveMeter;
-import nullroom.core.measure.LiveReading;
-import nullroom.core.measure.SecondMeter;
+import nullroom.core.measure.meter.LiveMeter;
+import nullroom.core.measure.meter.LiveReading;
+import nullroom.core.measure.noise.SecondMeter;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;

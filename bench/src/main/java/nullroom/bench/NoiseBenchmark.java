@@ -2,7 +2,7 @@ package nullroom.bench;
 
 import java.util.Random;
 import nullroom.core.Progress;
-import nullroom.core.measure.NoiseMeter;
+import nullroom.core.measure.noise.NoiseMeter;
 import nullroom.io.audio.SoundFile;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.Fork;

@@ -9,18 +9,18 @@ import java.util.OptionalInt;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import nullroom.core.Decibels;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
-import nullroom.core.acoustics.Decibels;
-import nullroom.core.measure.Loudness;
-import nullroom.core.measure.NoiseMeter;
-import nullroom.core.measure.TakeChannel;
-import nullroom.core.measure.TakeMeter;
-import nullroom.core.measure.TakeReport;
-import nullroom.core.plan.Brief;
-import nullroom.core.plan.TakeVerdicts;
-import nullroom.core.plan.Verdict;
-import nullroom.core.plan.WholeTakeVerdicts;
+import nullroom.core.book.Brief;
+import nullroom.core.measure.noise.NoiseMeter;
+import nullroom.core.measure.take.Loudness;
+import nullroom.core.measure.take.TakeChannel;
+import nullroom.core.measure.take.TakeMeter;
+import nullroom.core.measure.take.TakeReport;
+import nullroom.core.plan.TakeCheck;
+import nullroom.core.plan.TakeChecks;
+import nullroom.core.plan.WholeTakeChecks;
 import nullroom.core.signal.Mixed;
 import nullroom.io.audio.SoundFile;
 import picocli.CommandLine.Command;
@@ -61,11 +61,11 @@ final class MeasureLevelCommand implements Callable<Integer> {
     }
     TakeChannel top = report.channels().get(input.channel);
     warnings.addAll(warnings(report, top));
-    List<Verdict> verdicts =
+    List<TakeCheck> verdicts =
         Stream.concat(
-                TakeVerdicts.of(report, input.channel, asked(report, brief), peakTarget, brief)
+                TakeChecks.of(report, input.channel, asked(report, brief), peakTarget, brief)
                     .stream(),
-                top.peak() == 0 ? Stream.of() : WholeTakeVerdicts.of(report, brief).stream())
+                top.peak() == 0 ? Stream.of() : WholeTakeChecks.of(report, brief).stream())
             .toList();
     if (input.json) {
       JsonOut out = new JsonOut();
@@ -84,7 +84,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
                           c,
                           c.loudness(),
                           c.truePeak(),
-                          TakeVerdicts.of(c, c.loudness(), peakTarget, brief)))
+                          TakeChecks.of(c, c.loudness(), peakTarget, brief)))
                   .toList()
               : List.of());
       out.texts("warnings", warnings);
@@ -140,7 +140,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
   }
 
   private JsonOut figures(
-      TakeChannel take, Loudness loudness, double truePeak, List<Verdict> verdicts) {
+      TakeChannel take, Loudness loudness, double truePeak, List<TakeCheck> verdicts) {
     JsonOut out = new JsonOut();
     out.put("peakDbfs", decibels(Decibels.ofAmplitude(take.peak())));
     out.put("truePeakDbtp", decibels(Decibels.ofAmplitude(truePeak)));
@@ -174,7 +174,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
     return Double.isFinite(level) ? OptionalDouble.of(level) : OptionalDouble.empty();
   }
 
-  private static JsonOut json(Verdict verdict) {
+  private static JsonOut json(TakeCheck verdict) {
     JsonOut out = new JsonOut();
     out.text("check", verdict.check());
     out.put("pass", verdict.pass());
@@ -184,7 +184,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
     return out;
   }
 
-  private void print(TakeChannel take, TakeReport report, List<Verdict> verdicts) {
+  private void print(TakeChannel take, TakeReport report, List<TakeCheck> verdicts) {
     System.out.printf(Locale.ROOT, "%.2f s%n", report.seconds());
     if (take.peak() > 0) {
       line("peak", OptionalDouble.of(Decibels.ofAmplitude(take.peak())), "dBFS");
@@ -195,7 +195,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
       line("speech", take.activeSpeechDbfs(), "dBFS while it is active");
       line("noise floor", take.noiseFloorDbfs(), "dBFS");
     }
-    for (Verdict v : verdicts) {
+    for (TakeCheck v : verdicts) {
       System.out.printf(
           Locale.ROOT,
           "%-5s %-15s %s%n",

@@ -6,10 +6,10 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.core.acoustics.NoiseRating;
-import nullroom.core.measure.Intrusion;
-import nullroom.core.measure.MainsHum;
-import nullroom.core.measure.NoiseReport;
-import nullroom.core.measure.Tone;
+import nullroom.core.measure.noise.Intrusion;
+import nullroom.core.measure.noise.MainsHum;
+import nullroom.core.measure.noise.NoiseReport;
+import nullroom.core.measure.noise.Tone;
 
 /** A noise report as one JSON object and as text. */
 final class NoiseOut {

@@ -2,8 +2,8 @@ package nullroom.app.cli;
 
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
+import nullroom.core.Decibels;
 import nullroom.core.Trouble;
-import nullroom.core.acoustics.Decibels;
 import nullroom.core.signal.Samples;
 import nullroom.core.signal.Sweep;
 import nullroom.io.audio.WavWriter;

@@ -3,7 +3,7 @@ package nullroom.app.control;
 import java.util.List;
 import javafx.scene.text.TextAlignment;
 import nullroom.core.acoustics.Octave;
-import nullroom.core.measure.ClapWatch;
+import nullroom.core.measure.decay.ClapWatch;
 
 /** Claps as they come: for each, how far it stood over the noise per octave, and its verdict. */
 public final class ClapPlot extends PlotPane {

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import javafx.scene.text.TextAlignment;
-import nullroom.core.measure.DecayReport;
+import nullroom.core.measure.decay.DecayReport;
 
 /**
  * Decay curves as small multiples, one per band, each with its fitted line, the noise under it, its

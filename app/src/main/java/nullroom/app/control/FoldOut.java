@@ -20,13 +20,13 @@ import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
-import nullroom.core.room.Thing;
+import nullroom.core.room.RoomItem;
 
 /**
  * The room unfolded like a cardboard box: the floor in the middle, each wall hinged to its floor
  * edge, the ceiling beyond the wall at the top of the picture. What lies on surfaces, what stands
  * in the room, the talker, the microphone and the camera are on it, and can be taken hold of where
- * there are {@link Hands}.
+ * there are {@link ItemHandler}.
  */
 public final class FoldOut extends PlotPane {
   /** How far along a wall, and up it, its name may stand; the first free place is taken. */
@@ -40,7 +40,7 @@ public final class FoldOut extends PlotPane {
   private String selected = "";
   private Consumer<String> onSelect = surface -> {};
   private Consumer<Point> onFloor = place -> {};
-  private Optional<Hands> hands = Optional.empty();
+  private Optional<ItemHandler> hands = Optional.empty();
   private Optional<Patch> proposal = Optional.empty();
   private Map<String, List<ArrivalLocus.Piece>> lines = Map.of();
   private List<Mark> marks = List.of();
@@ -127,7 +127,7 @@ public final class FoldOut extends PlotPane {
   }
 
   /** Makes everything in it movable. */
-  public void setHands(Hands taking) {
+  public void setHands(ItemHandler taking) {
     hands = Optional.of(taking);
     redraw();
   }
@@ -143,33 +143,35 @@ public final class FoldOut extends PlotPane {
     setClip(new Rectangle(width, height));
     r.surfaceNames().forEach(surface -> surface(u, surface));
     tint.draw(this, u);
-    Optional<Grip> grip =
-        hands.map(h -> new Grip(this, r, h, (thing, x, y) -> place(u, thing, u.plan(x, y))));
+    Optional<ItemHandle> grip =
+        hands.map(h -> new ItemHandle(this, r, h, (thing, x, y) -> place(u, thing, u.plan(x, y))));
     for (int k = 0; k < r.patches().size(); k++) {
-      Grip.take(grip, piece(u, r.patches().get(k), "piece"), new Thing(Thing.Kind.PATCH, k));
+      ItemHandle.take(
+          grip, piece(u, r.patches().get(k), "piece"), new RoomItem(RoomItem.Kind.PATCH, k));
     }
     for (int k = 0; k < r.furniture().size(); k++) {
-      Grip.take(grip, furniture(u, r.furniture().get(k), k), new Thing(Thing.Kind.FURNITURE, k));
+      ItemHandle.take(
+          grip, furniture(u, r.furniture().get(k), k), new RoomItem(RoomItem.Kind.FURNITURE, k));
     }
     lines.forEach((surface, pieces) -> line(u, surface, pieces));
     marks.forEach(mark -> mark(u, mark));
     proposal.ifPresent(patch -> piece(u, patch, "proposal").setMouseTransparent(true));
     for (int k = 0; k < r.sources().size(); k++) {
-      Thing source = new Thing(Thing.Kind.SOURCE, k);
+      RoomItem source = new RoomItem(RoomItem.Kind.SOURCE, k);
       handle(u, grip, source, r.sources().get(k).at(), "source");
     }
     r.camera()
         .ifPresent(c -> {
           wedge(u, c);
-          handle(u, grip, Thing.CAMERA, c.at(), "camera");
+          handle(u, grip, RoomItem.CAMERA, c.at(), "camera");
         });
-    r.talker().ifPresent(t -> handle(u, grip, Thing.TALKER, t.at(), "talker"));
-    r.microphone().ifPresent(m -> handle(u, grip, Thing.MICROPHONE, m.at(), "microphone"));
+    r.talker().ifPresent(t -> handle(u, grip, RoomItem.TALKER, t.at(), "talker"));
+    r.microphone().ifPresent(m -> handle(u, grip, RoomItem.MICROPHONE, m.at(), "microphone"));
   }
 
   /** A place of the plan in a thing's own coordinates. */
-  private static Point place(Unfolding u, Thing thing, Point plan) {
-    return thing.kind() == Thing.Kind.PATCH
+  private static Point place(Unfolding u, RoomItem thing, Point plan) {
+    return thing.kind() == RoomItem.Kind.PATCH
         ? u.local(u.room().patches().get(thing.index()).surface(), plan)
         : new Point(plan.x(), plan.y(), thing.at(u.room()).z());
   }
@@ -283,7 +285,8 @@ public final class FoldOut extends PlotPane {
     }
   }
 
-  private void handle(Unfolding u, Optional<Grip> grip, Thing thing, Point at, String style) {
+  private void handle(
+      Unfolding u, Optional<ItemHandle> grip, RoomItem thing, Point at, String style) {
     double x = u.sx(at.x());
     double y = u.sy(at.y());
     thing
@@ -293,11 +296,11 @@ public final class FoldOut extends PlotPane {
           double tipX = x + AIM_LENGTH * direction.x();
           double tipY = y - AIM_LENGTH * direction.y();
           line(x, y, tipX, tipY, "aim", style).setMouseTransparent(true);
-          grip.filter(g -> thing.kind() != Thing.Kind.MICROPHONE) // it follows the lips
+          grip.filter(g -> thing.kind() != RoomItem.Kind.MICROPHONE) // it follows the lips
               .ifPresent(g -> g.turns(rectangle(tipX - 3, tipY - 3, 6, 6, "turn", style), thing));
         });
-    Grip.take(grip, Glyph.of(this, thing.kind(), x, y), thing);
-    boolean right = thing.kind() == Thing.Kind.TALKER || thing.kind() == Thing.Kind.CAMERA;
+    ItemHandle.take(grip, Glyph.of(this, thing.kind(), x, y), thing);
+    boolean right = thing.kind() == RoomItem.Kind.TALKER || thing.kind() == RoomItem.Kind.CAMERA;
     caption(
         thing.name(u.room()),
         right ? x + 6 : x - 6,

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import nullroom.core.acoustics.Decibels;
+import nullroom.core.Decibels;
 import nullroom.core.predict.Framing;
 import nullroom.core.predict.ReturnMap;
 import nullroom.core.predict.SurfaceGrid;

@@ -2,14 +2,14 @@ package nullroom.app.control;
 
 import java.util.Locale;
 import javafx.scene.shape.Polygon;
-import nullroom.core.room.Thing;
+import nullroom.core.room.RoomItem;
 
 /** A square talks, a lozenge listens, a hexagon films, a triangle makes noise. */
 final class Glyph {
   private Glyph() {}
 
   /** Draws the one of a kind around a place. */
-  static Polygon of(PlotPane pane, Thing.Kind kind, double x, double y) {
+  static Polygon of(PlotPane pane, RoomItem.Kind kind, double x, double y) {
     double[] points =
         switch (kind) {
           case TALKER -> new double[] {x - 7, y - 7, x + 7, y - 7, x + 7, y + 7, x - 7, y + 7};

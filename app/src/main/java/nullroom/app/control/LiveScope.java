@@ -9,8 +9,8 @@ import javafx.scene.shape.Polyline;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
-import nullroom.core.measure.LevelTrace;
-import nullroom.core.measure.LiveReading;
+import nullroom.core.measure.meter.LevelTrace;
+import nullroom.core.measure.meter.LiveReading;
 import nullroom.core.signal.Band;
 
 /**

@@ -13,11 +13,11 @@ import nullroom.core.room.Furniture;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
-import nullroom.core.room.Thing;
+import nullroom.core.room.RoomItem;
 
 /**
  * The room from above or from a side, to scale, with everything that stands in it; what is shown
- * can be taken hold of where there are {@link Hands}.
+ * can be taken hold of where there are {@link ItemHandler}.
  */
 public final class RoomPlot extends PlotPane {
   /** Where it is looked at from. */
@@ -69,7 +69,7 @@ public final class RoomPlot extends PlotPane {
   private View view = View.ABOVE;
   private List<ArrivalLocus.Piece> lines = List.of();
   private Optional<Point> bounce = Optional.empty();
-  private Optional<Hands> hands = Optional.empty();
+  private Optional<ItemHandler> hands = Optional.empty();
   private double scale;
   private double left;
   private double bottom;
@@ -105,7 +105,7 @@ public final class RoomPlot extends PlotPane {
   }
 
   /** Makes everything in it movable. */
-  public void setHands(Hands taking) {
+  public void setHands(ItemHandler taking) {
     hands = Optional.of(taking);
     redraw();
   }
@@ -127,11 +127,12 @@ public final class RoomPlot extends PlotPane {
         TextAlignment.LEFT,
         "axis-label");
     shell(r);
-    Optional<Grip> grip =
-        hands.map(h -> new Grip(this, r, h, (thing, x, y) -> place(r, thing, x, y)));
+    Optional<ItemHandle> grip =
+        hands.map(h -> new ItemHandle(this, r, h, (thing, x, y) -> place(r, thing, x, y)));
     for (int k = 0; k < r.furniture().size(); k++) {
       Furniture piece = r.furniture().get(k);
-      Grip.take(grip, outline(silhouette(piece), "furniture"), new Thing(Thing.Kind.FURNITURE, k));
+      ItemHandle.take(
+          grip, outline(silhouette(piece), "furniture"), new RoomItem(RoomItem.Kind.FURNITURE, k));
       caption(
           piece.label(),
           Outline.centre(piece.plan())
@@ -147,8 +148,8 @@ public final class RoomPlot extends PlotPane {
       path(r);
     }
     r.camera().ifPresent(c -> wedge(r, c));
-    for (Thing thing : Thing.of(r)) {
-      if (thing.kind() != Thing.Kind.PATCH && thing.kind() != Thing.Kind.FURNITURE) {
+    for (RoomItem thing : RoomItem.of(r)) {
+      if (thing.kind() != RoomItem.Kind.PATCH && thing.kind() != RoomItem.Kind.FURNITURE) {
         handle(r, grip, thing);
       }
     }
@@ -168,7 +169,7 @@ public final class RoomPlot extends PlotPane {
     bottom = near.panY() + near.zoom() * middleY;
   }
 
-  private Point place(Room r, Thing thing, double x, double y) {
+  private Point place(Room r, RoomItem thing, double x, double y) {
     return view.moved(thing.at(r), (x - left) / scale, (bottom - y) / scale);
   }
 
@@ -242,7 +243,7 @@ public final class RoomPlot extends PlotPane {
     }
   }
 
-  private void handle(Room r, Optional<Grip> grip, Thing thing) {
+  private void handle(Room r, Optional<ItemHandle> grip, RoomItem thing) {
     Point at = thing.at(r);
     String style = thing.kind().name().toLowerCase(java.util.Locale.ROOT);
     thing
@@ -253,8 +254,8 @@ public final class RoomPlot extends PlotPane {
           line(sx(at), sy(at), sx(at) + AIM_LENGTH * dx, sy(at) - AIM_LENGTH * dy, "aim", style)
               .setMouseTransparent(true);
         });
-    Grip.take(grip, Glyph.of(this, thing.kind(), sx(at), sy(at)), thing);
-    boolean microphone = thing.kind() == Thing.Kind.MICROPHONE;
+    ItemHandle.take(grip, Glyph.of(this, thing.kind(), sx(at), sy(at)), thing);
+    boolean microphone = thing.kind() == RoomItem.Kind.MICROPHONE;
     text(
             thing.name(r),
             microphone ? sx(at) - 6 : sx(at) + 6,

@@ -5,7 +5,7 @@ import java.util.Locale;
 import java.util.function.IntConsumer;
 import javafx.scene.shape.Polygon;
 import javafx.scene.text.TextAlignment;
-import nullroom.core.acoustics.Decibels;
+import nullroom.core.Decibels;
 
 /**
  * A take over time: its level in tenths of a second as a filled outline, and a flag at everything

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import nullroom.core.acoustics.Octave;
-import nullroom.core.predict.Goal;
+import nullroom.core.book.Goal;
 
 /** Reverberation times as bars over the octaves, against the band of times that suits a goal. */
 public final class TimeBars {

@@ -6,9 +6,9 @@ import java.util.function.DoubleFunction;
 import javafx.scene.input.KeyCode;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.TextAlignment;
-import nullroom.core.acoustics.Decibels;
-import nullroom.core.measure.Intrusion;
-import nullroom.core.measure.Survey;
+import nullroom.core.Decibels;
+import nullroom.core.measure.noise.Intrusion;
+import nullroom.core.measure.noise.Survey;
 
 /**
  * Levels over hours: for every column of the picture the mean and the highest, what broke in marked

@@ -32,19 +32,19 @@ import nullroom.app.ring.RingView;
 import nullroom.app.room.RoomModel;
 import nullroom.app.room.RoomView;
 import nullroom.app.shell.BookSession;
-import nullroom.app.shell.Desk;
 import nullroom.app.shell.Inputs;
 import nullroom.app.shell.Live;
-import nullroom.app.shell.Say;
-import nullroom.app.shell.Shell;
+import nullroom.app.shell.MainWindow;
 import nullroom.app.shell.Station;
+import nullroom.app.shell.StationContext;
+import nullroom.app.shell.StationText;
 import nullroom.app.shell.Units;
 import nullroom.app.shell.Work;
 import nullroom.core.acoustics.Octave;
-import nullroom.core.measure.DecayAnalysis;
+import nullroom.core.book.RoomBook;
+import nullroom.core.measure.decay.DecayAnalysis;
 import nullroom.io.audio.SoundFile;
 import nullroom.io.book.BookFolder;
-import nullroom.io.book.RoomBook;
 import nullroom.io.device.AudioDevice;
 import nullroom.io.device.JavaSoundDevice;
 
@@ -62,7 +62,7 @@ public final class Composition {
   private final ExecutorService background = Executors.newVirtualThreadPerTaskExecutor();
   private final BookSession session;
   private final Work work;
-  private final Shell shell;
+  private final MainWindow shell;
   private final Live live;
   private final ListenModel listen;
   private final RingModel ring;
@@ -104,7 +104,8 @@ public final class Composition {
       plugs.setCycleCount(Animation.INDEFINITE);
       plugs.play();
     }
-    Desk desk = new Desk(session, work, inputs, live, Clock.systemDefaultZone(), units);
+    StationContext desk =
+        new StationContext(session, work, inputs, live, Clock.systemDefaultZone(), units);
     listen = new ListenModel(desk, background);
     ring = new RingModel(desk);
     room = new RoomModel(desk, background);
@@ -118,7 +119,7 @@ public final class Composition {
     views.put(Station.DRESS, () -> new DressView(dress, desk).node());
     views.put(Station.MIC, () -> new MicView(mic, desk).node());
     views.put(Station.LEVEL, () -> new LevelView(level, desk).node());
-    Map<Station, Say> words = new EnumMap<>(Station.class);
+    Map<Station, StationText> words = new EnumMap<>(Station.class);
     words.put(Station.LISTEN, listen.say());
     words.put(Station.RING, ring.say());
     words.put(Station.ROOM, room.say());
@@ -126,7 +127,7 @@ public final class Composition {
     words.put(Station.MIC, mic.say());
     words.put(Station.LEVEL, level.say());
     room.trace().follow();
-    shell = new Shell(desk, views, words, listen::space, this::open, background);
+    shell = new MainWindow(desk, views, words, listen::space, this::open, background);
   }
 
   /** A scene of this book. */
@@ -135,7 +136,7 @@ public final class Composition {
   }
 
   /** The window's content. */
-  public Shell shell() {
+  public MainWindow shell() {
     return shell;
   }
 

@@ -5,14 +5,14 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.book.NoiseMeasurement;
+import nullroom.core.book.RoomBook;
 import nullroom.core.plan.Adviser;
 import nullroom.core.plan.Move;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.core.predict.Refinement;
 import nullroom.core.room.Room;
-import nullroom.io.book.NoiseMeasurement;
-import nullroom.io.book.RoomBook;
 
 /** A book's verdict in a few lines of text, for a terminal. */
 final class DemoText {

@@ -18,8 +18,8 @@ import nullroom.app.room.RoomPage;
 import nullroom.app.room.Tint;
 import nullroom.app.shell.Station;
 import nullroom.core.Trouble;
+import nullroom.core.book.RoomBook;
 import nullroom.io.book.BookFolder;
-import nullroom.io.book.RoomBook;
 
 /** Pictures of every main view of the demo book; needs no monitor. */
 public final class Tour {

@@ -8,31 +8,31 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
-import nullroom.app.shell.Desk;
-import nullroom.app.shell.Say;
+import nullroom.app.shell.StationContext;
+import nullroom.app.shell.StationText;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Materials;
+import nullroom.core.book.Goal;
+import nullroom.core.book.RoomBook;
 import nullroom.core.plan.Adviser.Hanging;
-import nullroom.core.predict.Goal;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Room;
-import nullroom.io.book.RoomBook;
 
 /** What the treatment station knows and can do. */
 public final class DressModel {
-  private final Desk desk;
+  private final StationContext desk;
   private final ObjectProperty<Hanging> hanging = new SimpleObjectProperty<>(Hanging.BLANKET);
   private final StringProperty surface = new SimpleStringProperty("wall3");
-  private final Say say;
+  private final StationText say;
 
   /** A model on a desk. */
-  public DressModel(Desk desk) {
+  public DressModel(StationContext desk) {
     this.desk = desk;
     say =
-        Say.of(
+        StationText.of(
             desk.session(), this::sayAnswer, this::sayMeaning, this::sayFigure, hanging, surface);
   }
 
@@ -47,7 +47,7 @@ public final class DressModel {
   }
 
   /** The station's words. */
-  public Say say() {
+  public StationText say() {
     return say;
   }
 

@@ -15,8 +15,8 @@ import nullroom.app.control.Row;
 import nullroom.app.control.TimeBars;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
-import nullroom.app.shell.Desk;
 import nullroom.app.shell.Station;
+import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationFrame;
 import nullroom.core.plan.Adviser.Hanging;
 
@@ -28,7 +28,7 @@ public final class DressView {
   private final TimeBars times = new TimeBars();
 
   /** A view of a model. */
-  public DressView(DressModel model, Desk desk) {
+  public DressView(DressModel model, StationContext desk) {
     this.model = model;
     foldOut.setOnSelect(model.surfaceProperty()::set);
     VBox pictures = new VBox(foldOut, times.plot());
@@ -48,7 +48,7 @@ public final class DressView {
             Station.DRESS, model.say(), new Fitted(pictures), controls(desk), desk.work());
   }
 
-  private Node controls(Desk desk) {
+  private Node controls(StationContext desk) {
     Choice<Hanging> what =
         new Choice<>(
             "hanging",

@@ -9,8 +9,8 @@ import javafx.scene.layout.VBox;
 import nullroom.app.control.FigureTable;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
-import nullroom.app.shell.Desk;
-import nullroom.core.plan.Brief;
+import nullroom.app.shell.StationContext;
+import nullroom.core.book.Brief;
 
 /**
  * What is asked of a recording that is handed over: what is usual, with its source, and one's own.
@@ -22,7 +22,7 @@ final class BriefPage {
   private final FigureTable table = new FigureTable("briefs");
   private final VBox node;
 
-  BriefPage(LevelModel level, Desk desk) {
+  BriefPage(LevelModel level, StationContext desk) {
     model = level.take();
     Label heading = new Label("Your own, kept with this book");
     heading.getStyleClass().add("heading");

@@ -15,13 +15,13 @@ import nullroom.app.control.FigureTable;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.acoustics.VocalEffort;
+import nullroom.core.book.School;
+import nullroom.core.book.Staging;
 import nullroom.core.plan.Adviser;
 import nullroom.core.plan.GainPlan;
-import nullroom.core.plan.School;
-import nullroom.core.plan.Staging;
 
 /** Where each effort lands, and the gain staging by school. */
 final class GainPage {
@@ -33,7 +33,7 @@ final class GainPage {
   private final HBox picture;
   private final VBox controls;
 
-  GainPage(LevelModel model, Desk desk) {
+  GainPage(LevelModel model, StationContext desk) {
     this.model = model;
     LevelBars bars = new LevelBars(model);
     Dial gain = new Dial("Gain", "dB", 0, Adviser.HIGHEST_GAIN_DB, "%.0f", model::setGain);

@@ -4,35 +4,35 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
-import nullroom.app.shell.Desk;
-import nullroom.app.shell.Say;
+import nullroom.app.shell.StationContext;
+import nullroom.app.shell.StationText;
 import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.acoustics.VocalEffort;
+import nullroom.core.book.RoomBook;
+import nullroom.core.book.School;
+import nullroom.core.book.Staging;
 import nullroom.core.plan.GainPlan;
-import nullroom.core.plan.School;
-import nullroom.core.plan.Staging;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Room;
-import nullroom.io.book.RoomBook;
 
 /** What the level station knows and can do. */
 public final class LevelModel {
   private final ObjectProperty<LevelPage> page = new SimpleObjectProperty<>(LevelPage.GAIN);
   private final ObjectProperty<School> school = new SimpleObjectProperty<>(School.PEAKS);
-  private final Desk desk;
-  private final Say say;
+  private final StationContext desk;
+  private final StationText say;
   private final LoudLine loudLine;
   private final TakeModel take;
 
   /** A model on a desk. */
-  public LevelModel(Desk desk) {
+  public LevelModel(StationContext desk) {
     this.desk = desk;
     loudLine = new LoudLine(desk, this::plan);
     take = new TakeModel(desk);
     say =
-        Say.of(
+        StationText.of(
             desk.session(),
             this::sayAnswer,
             this::sayMeaning,
@@ -116,7 +116,7 @@ public final class LevelModel {
   }
 
   /** The station's words. */
-  public Say say() {
+  public StationText say() {
     return say;
   }
 

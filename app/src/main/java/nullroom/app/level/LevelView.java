@@ -2,10 +2,10 @@ package nullroom.app.level;
 
 import javafx.scene.Node;
 import javafx.scene.layout.HBox;
-import nullroom.app.shell.Desk;
 import nullroom.app.shell.PageParts;
 import nullroom.app.shell.Pages;
 import nullroom.app.shell.Station;
+import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationFrame;
 
 /** The level station's nodes. */
@@ -13,14 +13,14 @@ public final class LevelView {
   private final Node node;
 
   /** A view of a model. */
-  public LevelView(LevelModel model, Desk desk) {
+  public LevelView(LevelModel model, StationContext desk) {
     Pages<LevelPage> pages =
         new Pages<>(LevelPage.class, model.pageProperty(), page -> parts(page, model, desk));
     node =
         StationFrame.of(Station.LEVEL, model.say(), pages.picture(), pages.controls(), desk.work());
   }
 
-  private static PageParts parts(LevelPage page, LevelModel model, Desk desk) {
+  private static PageParts parts(LevelPage page, LevelModel model, StationContext desk) {
     return switch (page) {
       case GAIN -> {
         GainPage gain = new GainPage(model, desk);

@@ -9,19 +9,19 @@ import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nullroom.app.control.TakePlot;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
+import nullroom.core.Decibels;
 import nullroom.core.Progress;
-import nullroom.core.acoustics.Decibels;
-import nullroom.core.measure.LiveReading;
-import nullroom.core.measure.TakeChannel;
-import nullroom.core.measure.TakeMeter;
-import nullroom.core.measure.TakeReport;
+import nullroom.core.book.Levels;
+import nullroom.core.measure.meter.LiveReading;
+import nullroom.core.measure.take.TakeChannel;
+import nullroom.core.measure.take.TakeMeter;
+import nullroom.core.measure.take.TakeReport;
 import nullroom.core.plan.GainPlan;
 import nullroom.core.predict.Heard;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Room;
 import nullroom.core.signal.SampleSource;
-import nullroom.io.book.Levels;
 import nullroom.io.device.AudioDevice;
 import nullroom.io.device.AudioStream;
 import nullroom.io.device.Recording;
@@ -83,11 +83,11 @@ public final class LoudLine {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyObjectWrapper<Optional<Result>> result =
       new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final Desk desk;
+  private final StationContext desk;
   private final Supplier<GainPlan> plan;
   private volatile Optional<LoudLineWatch> watching = Optional.empty();
 
-  LoudLine(Desk desk, Supplier<GainPlan> plan) {
+  LoudLine(StationContext desk, Supplier<GainPlan> plan) {
     this.desk = desk;
     this.plan = plan;
     desk.work()

@@ -10,8 +10,8 @@ import nullroom.app.control.FigureTable;
 import nullroom.app.control.TakePlot;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
-import nullroom.app.shell.Desk;
-import nullroom.core.measure.TakeChannel;
+import nullroom.app.shell.StationContext;
+import nullroom.core.measure.take.TakeChannel;
 
 /** The half minute, step by step, with its meter. */
 final class LoudLinePage {
@@ -26,7 +26,7 @@ final class LoudLinePage {
   private final VBox node;
   private final FlowPane controls;
 
-  LoudLinePage(LevelModel level, Desk desk) {
+  LoudLinePage(LevelModel level, StationContext desk) {
     model = level.loudLine();
     meter = new MeterBar(level);
     now.setId("loud-line-now");

@@ -2,10 +2,10 @@ package nullroom.app.level;
 
 import java.util.Optional;
 import java.util.function.Consumer;
-import nullroom.core.acoustics.Decibels;
-import nullroom.core.measure.ChannelPair;
-import nullroom.core.measure.LiveMeter;
-import nullroom.core.measure.LoudnessMeter;
+import nullroom.core.Decibels;
+import nullroom.core.measure.meter.LiveMeter;
+import nullroom.core.measure.take.ChannelPair;
+import nullroom.core.measure.take.LoudnessMeter;
 import nullroom.core.signal.Sums;
 import nullroom.core.signal.TruePeak;
 import nullroom.io.device.AudioStream;

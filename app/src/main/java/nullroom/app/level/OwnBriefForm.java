@@ -16,10 +16,10 @@ import nullroom.app.control.Choice;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.core.Trouble;
-import nullroom.core.plan.Brief;
-import nullroom.core.plan.Handover;
+import nullroom.core.book.Brief;
+import nullroom.core.book.Handover;
 
 /** The user's own brief, field by field; every change is kept at once. */
 final class OwnBriefForm {
@@ -48,7 +48,7 @@ final class OwnBriefForm {
   private Brief shown;
   private boolean showing;
 
-  OwnBriefForm(TakeModel model, Desk desk) {
+  OwnBriefForm(TakeModel model, StationContext desk) {
     this.model = model;
     shown = model.own();
     loudness =

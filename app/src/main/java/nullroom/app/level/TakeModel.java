@@ -12,20 +12,20 @@ import java.util.concurrent.locks.LockSupport;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
-import nullroom.core.measure.BlindDecay;
+import nullroom.core.book.Brief;
+import nullroom.core.book.Handover;
 import nullroom.core.measure.Moment;
-import nullroom.core.measure.TakeChannel;
-import nullroom.core.measure.TakeMeter;
-import nullroom.core.measure.TakeReport;
-import nullroom.core.plan.Brief;
+import nullroom.core.measure.decay.BlindDecay;
+import nullroom.core.measure.take.TakeChannel;
+import nullroom.core.measure.take.TakeMeter;
+import nullroom.core.measure.take.TakeReport;
 import nullroom.core.plan.Delivery;
-import nullroom.core.plan.Handover;
-import nullroom.core.plan.TakeVerdicts;
-import nullroom.core.plan.Verdict;
-import nullroom.core.plan.WholeTakeVerdicts;
+import nullroom.core.plan.TakeCheck;
+import nullroom.core.plan.TakeChecks;
+import nullroom.core.plan.WholeTakeChecks;
 import nullroom.core.plan.WrittenTake;
 import nullroom.core.predict.Margins;
 import nullroom.core.signal.Mixed;
@@ -78,9 +78,9 @@ public final class TakeModel {
 
   private final ReadOnlyObjectWrapper<Optional<Checked>> take =
       new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final Desk desk;
+  private final StationContext desk;
 
-  TakeModel(Desk desk) {
+  TakeModel(StationContext desk) {
     this.desk = desk;
   }
 
@@ -212,26 +212,26 @@ public final class TakeModel {
   }
 
   /** What the checks came to, failures first. */
-  public List<Verdict> verdicts() {
+  public List<TakeCheck> verdicts() {
     return take.get()
         .map(t ->
             Stream.of(
-                    TakeVerdicts.of(
+                    TakeChecks.of(
                         t.report(),
                         0,
                         brief().map(t::of).orElse(t.report()),
                         peakTarget(),
                         brief()),
-                    WholeTakeVerdicts.of(t.report(), brief()),
+                    WholeTakeChecks.of(t.report(), brief()),
                     t.decay().stream().map(this::reverberation).toList())
                 .flatMap(List::stream)
-                .sorted(Comparator.comparing(Verdict::mark).reversed())
+                .sorted(Comparator.comparing(TakeCheck::mark).reversed())
                 .toList())
         .orElse(List.of());
   }
 
-  private Verdict reverberation(BlindDecay guess) {
-    return WholeTakeVerdicts.reverberation(guess, desk.session().book().goal().longestSeconds());
+  private TakeCheck reverberation(BlindDecay guess) {
+    return WholeTakeChecks.reverberation(guess, desk.session().book().goal().longestSeconds());
   }
 
   private static TakeChannel first(Checked checked) {

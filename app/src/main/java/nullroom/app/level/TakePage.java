@@ -22,14 +22,14 @@ import nullroom.app.control.NumberField;
 import nullroom.app.control.TakePlot;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
+import nullroom.core.Decibels;
 import nullroom.core.Trouble;
-import nullroom.core.acoustics.Decibels;
-import nullroom.core.measure.TakeChannel;
-import nullroom.core.measure.TakeReport;
-import nullroom.core.plan.Brief;
-import nullroom.core.plan.Handover;
-import nullroom.core.plan.Verdict;
+import nullroom.core.book.Brief;
+import nullroom.core.book.Handover;
+import nullroom.core.measure.take.TakeChannel;
+import nullroom.core.measure.take.TakeReport;
+import nullroom.core.plan.TakeCheck;
 
 /** A take's level over time with what was found, the checks, and the file to hand over. */
 final class TakePage {
@@ -50,7 +50,7 @@ final class TakePage {
           Map.entry("noiseFloor", "noise floor"));
 
   private final TakeModel model;
-  private final Desk desk;
+  private final StationContext desk;
   private final TakePlot plot = new TakePlot();
   private final FigureTable checks = new FigureTable("take-checks");
   private final FigureTable figures = new FigureTable("take-figures");
@@ -62,7 +62,7 @@ final class TakePage {
   private final VBox node;
   private final VBox controls;
 
-  TakePage(LevelModel level, Desk desk) {
+  TakePage(LevelModel level, StationContext desk) {
     model = level.take();
     this.desk = desk;
     model.recall();
@@ -180,9 +180,9 @@ final class TakePage {
                     + String.join(
                         ", ", findings.stream().limit(4).map(TakeModel.Finding::words).toList())
                     + (findings.size() > 4 ? ", …" : "."));
-    List<Verdict> verdicts = model.verdicts();
+    List<TakeCheck> verdicts = model.verdicts();
     checks.heads(verdicts.isEmpty() ? List.of() : List.of("check", "", ""));
-    for (Verdict v : verdicts) {
+    for (TakeCheck v : verdicts) {
       Label advice = new Wrapped(v.advice().replace(" -", " −"));
       advice.setPrefWidth(ADVICE_WIDTH);
       advice.setMinWidth(ADVICE_WIDTH);
@@ -199,7 +199,7 @@ final class TakePage {
   }
 
   /** A shape and a word. */
-  private static String mark(Verdict v) {
+  private static String mark(TakeCheck v) {
     return switch (v.mark()) {
       case PASS -> "● pass";
       case CLOSE -> "◆ close";

@@ -2,23 +2,23 @@ package nullroom.app.listen;
 
 import java.nio.file.Path;
 import java.util.Optional;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Capture;
-import nullroom.core.measure.Calibration;
-import nullroom.core.measure.NoiseMeter;
-import nullroom.core.measure.NoiseReport;
-import nullroom.core.measure.Scale;
+import nullroom.core.measure.noise.Calibration;
+import nullroom.core.measure.noise.NoiseMeter;
+import nullroom.core.measure.noise.NoiseReport;
+import nullroom.core.measure.noise.Scale;
 import nullroom.core.signal.SampleSource;
 import nullroom.io.audio.SoundFile;
 import nullroom.io.device.AudioDevice;
 
 /** What digital levels mean in the air, and how that is known. */
 public final class CalibrationModel {
-  private final Desk desk;
+  private final StationContext desk;
 
-  CalibrationModel(Desk desk) {
+  CalibrationModel(StationContext desk) {
     this.desk = desk;
   }
 

@@ -9,17 +9,17 @@ import javafx.scene.layout.VBox;
 import nullroom.app.control.FilePick;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.Row;
-import nullroom.app.shell.Desk;
 import nullroom.app.shell.PageParts;
-import nullroom.core.measure.Calibration;
+import nullroom.app.shell.StationContext;
+import nullroom.core.measure.noise.Calibration;
 
 /** The ways to say what levels mean in the air. */
 final class CalibrationView {
   private final CalibrationModel model;
-  private final Desk desk;
+  private final StationContext desk;
   private final PageParts parts;
 
-  CalibrationView(CalibrationModel model, Desk desk) {
+  CalibrationView(CalibrationModel model, StationContext desk) {
     this.model = model;
     this.desk = desk;
     VBox ways = new VBox(data(), tone(), fullScale(), meter(), none());

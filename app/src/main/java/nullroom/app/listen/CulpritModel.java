@@ -6,21 +6,21 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.app.control.BandName;
 import nullroom.app.control.BandPlot;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Octave;
-import nullroom.core.measure.Culprits;
-import nullroom.core.measure.Scale;
+import nullroom.core.book.Listening;
+import nullroom.core.book.RoomBook;
+import nullroom.core.book.Suspect;
+import nullroom.core.measure.noise.Culprits;
+import nullroom.core.measure.noise.Scale;
 import nullroom.core.predict.Heard;
 import nullroom.core.room.NearMicrophone;
 import nullroom.core.room.NoiseSource;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.signal.SampleSource;
-import nullroom.io.book.Listening;
-import nullroom.io.book.RoomBook;
-import nullroom.io.book.Suspect;
 import nullroom.io.device.AudioDevice;
 
 /** The culprit board: which source makes how much of the noise. */
@@ -35,9 +35,9 @@ public final class CulpritModel {
           Suspect.of("extractor", false),
           Suspect.of("window", false));
 
-  private final Desk desk;
+  private final StationContext desk;
 
-  CulpritModel(Desk desk) {
+  CulpritModel(StationContext desk) {
     this.desk = desk;
   }
 
@@ -116,7 +116,7 @@ public final class CulpritModel {
         heard -> keep(suspect.name(), on, heard));
   }
 
-  private Suspect.Heard heard(Desk.Kept sound) {
+  private Suspect.Heard heard(StationContext.Kept sound) {
     return Suspect.Heard.of(
         sound.name(), SampleSource.of(sound.samples()), book().chain(sound.simulated()));
   }

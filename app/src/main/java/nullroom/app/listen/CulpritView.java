@@ -14,12 +14,12 @@ import nullroom.app.control.LevelRows;
 import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
-import nullroom.app.shell.Desk;
 import nullroom.app.shell.PageParts;
-import nullroom.core.measure.Culprits;
-import nullroom.core.measure.Scale;
+import nullroom.app.shell.StationContext;
+import nullroom.core.book.Suspect;
+import nullroom.core.measure.noise.Culprits;
+import nullroom.core.measure.noise.Scale;
 import nullroom.core.room.NearMicrophone;
-import nullroom.io.book.Suspect;
 
 /** The culprit board. */
 final class CulpritView {
@@ -29,12 +29,12 @@ final class CulpritView {
   private static final double HEAR_WIDTH = 116;
 
   private final CulpritModel model;
-  private final Desk desk;
+  private final StationContext desk;
   private final LevelRows rows = new LevelRows("No suspect was heard on and off yet.");
   private final VBox board = new VBox(6);
   private final PageParts parts;
 
-  CulpritView(CulpritModel model, Desk desk) {
+  CulpritView(CulpritModel model, StationContext desk) {
     this.model = model;
     this.desk = desk;
     VBox picture = new VBox(10, rows, board);

@@ -1,13 +1,13 @@
 package nullroom.app.listen;
 
 import java.util.Optional;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.core.Progress;
-import nullroom.core.measure.HumPath;
-import nullroom.core.measure.MainsHum;
-import nullroom.core.measure.NoiseMeter;
+import nullroom.core.book.HumTest;
+import nullroom.core.measure.noise.HumPath;
+import nullroom.core.measure.noise.MainsHum;
+import nullroom.core.measure.noise.NoiseMeter;
 import nullroom.core.signal.SampleSource;
-import nullroom.io.book.HumTest;
 import nullroom.io.device.AudioDevice;
 
 /** Whether a hum is in the air or in the wires. */
@@ -15,9 +15,9 @@ public final class HumModel {
   /** Tops of a rectified mains: a dimmer or a bad supply buzzes up to there. */
   private static final double BUZZ_HZ = 1000;
 
-  private final Desk desk;
+  private final StationContext desk;
 
-  HumModel(Desk desk) {
+  HumModel(StationContext desk) {
     this.desk = desk;
   }
 

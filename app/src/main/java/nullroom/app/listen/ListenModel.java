@@ -11,21 +11,21 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.control.BandName;
 import nullroom.app.control.BandPlot;
-import nullroom.app.shell.Desk;
-import nullroom.app.shell.Say;
+import nullroom.app.shell.StationContext;
+import nullroom.app.shell.StationText;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.MicrophoneType;
-import nullroom.core.measure.Intrusion;
-import nullroom.core.measure.NoiseReport;
-import nullroom.core.measure.Scale;
-import nullroom.core.measure.Tone;
+import nullroom.core.book.NoiseMeasurement;
+import nullroom.core.book.RoomBook;
+import nullroom.core.measure.noise.Intrusion;
+import nullroom.core.measure.noise.NoiseReport;
+import nullroom.core.measure.noise.Scale;
+import nullroom.core.measure.noise.Tone;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.core.signal.SampleSource;
-import nullroom.io.book.NoiseMeasurement;
-import nullroom.io.book.RoomBook;
 import nullroom.io.device.AudioDevice;
 
 /** What the noise station knows and can do; its pages have models of their own. */
@@ -33,21 +33,21 @@ public final class ListenModel {
   /** Long enough for a hum to stand out of noise. */
   static final double SECONDS = 10;
 
-  private final Desk desk;
+  private final StationContext desk;
   private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.REPORT);
   private final CulpritModel culprits;
   private final NightModel night;
   private final SpotModel spots;
   private final CalibrationModel calibration;
   private final HumModel hum;
-  private final Say say;
+  private final StationText say;
 
   /**
    * A model on a desk.
    *
    * @param executor for what takes long
    */
-  public ListenModel(Desk desk, Executor executor) {
+  public ListenModel(StationContext desk, Executor executor) {
     this.desk = desk;
     culprits = new CulpritModel(desk);
     night = new NightModel(desk, executor);
@@ -55,7 +55,7 @@ public final class ListenModel {
     calibration = new CalibrationModel(desk);
     hum = new HumModel(desk);
     say =
-        Say.of(
+        StationText.of(
             desk.session(),
             this::sayAnswer,
             this::sayMeaning,
@@ -74,7 +74,7 @@ public final class ListenModel {
   }
 
   /** The station's words. */
-  public Say say() {
+  public StationText say() {
     return say;
   }
 
@@ -322,7 +322,7 @@ public final class ListenModel {
         this::keep);
   }
 
-  private NoiseMeasurement measure(Desk.Kept sound) {
+  private NoiseMeasurement measure(StationContext.Kept sound) {
     return measure(
         sound.name(),
         sound.simulated(),
@@ -398,7 +398,7 @@ public final class ListenModel {
   public void madeWithDescribed() {
     desk.session()
         .edit(
-            "Say what the noise was recorded with",
+            "StationText what the noise was recorded with",
             b -> b.with(b.listening().withChain(Optional.of(described()))));
   }
 
@@ -406,7 +406,7 @@ public final class ListenModel {
   public void madeWithUnknown() {
     desk.session()
         .edit(
-            "Say that nobody knows what the noise was recorded with",
+            "StationText that nobody knows what the noise was recorded with",
             b -> b.with(b.listening().withChain(Optional.empty())));
   }
 }

@@ -1,10 +1,10 @@
 package nullroom.app.listen;
 
 import javafx.scene.Node;
-import nullroom.app.shell.Desk;
 import nullroom.app.shell.PageParts;
 import nullroom.app.shell.Pages;
 import nullroom.app.shell.Station;
+import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationFrame;
 
 /** The noise station's nodes. */
@@ -12,7 +12,7 @@ public final class ListenView {
   private final Node node;
 
   /** A view of a model. */
-  public ListenView(ListenModel model, Desk desk) {
+  public ListenView(ListenModel model, StationContext desk) {
     Pages<Page> pages =
         new Pages<>(Page.class, model.pageProperty(), page -> make(page, model, desk));
     node =
@@ -20,7 +20,7 @@ public final class ListenView {
             Station.LISTEN, model.say(), pages.picture(), pages.controls(), desk.work());
   }
 
-  private static PageParts make(Page page, ListenModel model, Desk desk) {
+  private static PageParts make(Page page, ListenModel model, StationContext desk) {
     return switch (page) {
       case LIVE -> new LiveView(model, desk).parts();
       case REPORT -> new ReportView(model, desk).parts();

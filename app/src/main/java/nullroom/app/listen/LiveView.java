@@ -7,16 +7,16 @@ import javafx.scene.control.Label;
 import nullroom.app.control.LiveScope;
 import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
-import nullroom.app.shell.Desk;
 import nullroom.app.shell.PageParts;
-import nullroom.core.measure.Scale;
+import nullroom.app.shell.StationContext;
+import nullroom.core.measure.noise.Scale;
 import nullroom.core.signal.Band;
 
 /** The live meter. */
 final class LiveView {
   private final PageParts parts;
 
-  LiveView(ListenModel model, Desk desk) {
+  LiveView(ListenModel model, StationContext desk) {
     LiveScope scope = new LiveScope(Band.THIRDS);
     Runnable rescale =
         () -> {

@@ -4,9 +4,9 @@ import java.time.LocalDateTime;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import nullroom.core.measure.Intrusion;
-import nullroom.core.measure.Scale;
-import nullroom.core.measure.Survey;
+import nullroom.core.measure.noise.Intrusion;
+import nullroom.core.measure.noise.Scale;
+import nullroom.core.measure.noise.Survey;
 import nullroom.io.survey.SurveyFile;
 
 /**

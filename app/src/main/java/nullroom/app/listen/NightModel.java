@@ -18,14 +18,14 @@ import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
-import nullroom.app.shell.Desk;
 import nullroom.app.shell.Inputs;
 import nullroom.app.shell.Live;
+import nullroom.app.shell.StationContext;
 import nullroom.core.Trouble;
-import nullroom.core.measure.Scale;
-import nullroom.core.measure.SecondLevels;
-import nullroom.io.book.RoomBook;
-import nullroom.io.book.SurveyNote;
+import nullroom.core.book.RoomBook;
+import nullroom.core.book.SurveyNote;
+import nullroom.core.measure.noise.Scale;
+import nullroom.core.measure.noise.SecondLevels;
 import nullroom.io.device.AudioDevice;
 import nullroom.io.survey.IntrusionSound;
 import nullroom.io.survey.SurveyFile;
@@ -37,7 +37,7 @@ public final class NightModel {
   /** A running survey is judged again when it has grown by this share. */
   private static final double GROWTH = 0.02;
 
-  private final Desk desk;
+  private final StationContext desk;
   private final Executor executor;
   private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper();
   private final ReadOnlyObjectWrapper<Optional<Night>> night =
@@ -52,7 +52,7 @@ public final class NightModel {
 
   private int shown;
 
-  NightModel(Desk desk, Executor executor) {
+  NightModel(StationContext desk, Executor executor) {
     this.desk = desk;
     this.executor = executor;
     last().ifPresent(this::show);

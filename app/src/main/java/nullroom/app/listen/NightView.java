@@ -13,11 +13,11 @@ import javafx.scene.layout.VBox;
 import nullroom.app.control.Row;
 import nullroom.app.control.Timeline;
 import nullroom.app.control.WhileShown;
-import nullroom.app.shell.Desk;
 import nullroom.app.shell.PageParts;
-import nullroom.core.measure.Scale;
-import nullroom.core.measure.SecondLevels;
-import nullroom.core.measure.Survey;
+import nullroom.app.shell.StationContext;
+import nullroom.core.measure.noise.Scale;
+import nullroom.core.measure.noise.SecondLevels;
+import nullroom.core.measure.noise.Survey;
 
 /** The watch over hours. */
 final class NightView {
@@ -28,7 +28,7 @@ final class NightView {
   private final GridPane hours = new GridPane();
   private final PageParts parts;
 
-  NightView(NightModel model, Desk desk) {
+  NightView(NightModel model, StationContext desk) {
     hours.getStyleClass().add("table");
     ScrollPane table = new ScrollPane(hours);
     table.setFitToWidth(true);
@@ -87,7 +87,7 @@ final class NightView {
     }
   }
 
-  private static VBox controls(NightModel model, Desk desk) {
+  private static VBox controls(NightModel model, StationContext desk) {
     Button start = new Button();
     start.setId("survey");
     start.getStyleClass().add("action");

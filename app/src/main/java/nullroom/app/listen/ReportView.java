@@ -16,14 +16,14 @@ import nullroom.app.control.BandPlot;
 import nullroom.app.control.FilePick;
 import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
-import nullroom.app.shell.Desk;
 import nullroom.app.shell.PageParts;
+import nullroom.app.shell.StationContext;
 import nullroom.core.acoustics.Bands;
-import nullroom.core.measure.NoiseReport;
-import nullroom.core.measure.Scale;
+import nullroom.core.book.HumTest;
+import nullroom.core.book.NoiseMeasurement;
+import nullroom.core.measure.noise.NoiseReport;
+import nullroom.core.measure.noise.Scale;
 import nullroom.core.signal.Band;
-import nullroom.io.book.HumTest;
-import nullroom.io.book.NoiseMeasurement;
 
 /** The report of the room's noise: octaves against the quiet line, thirds, and its figures. */
 final class ReportView {
@@ -40,7 +40,7 @@ final class ReportView {
   private final GridPane figures = new GridPane();
   private final PageParts parts;
 
-  ReportView(ListenModel model, Desk desk) {
+  ReportView(ListenModel model, StationContext desk) {
     this.model = model;
     octaves.setAxis(0, 70, 10);
     thirds.setMinHeight(THIRDS_HEIGHT);
@@ -130,7 +130,7 @@ final class ReportView {
     figures.addRow(figures.getRowCount(), label, number);
   }
 
-  private VBox controls(Desk desk) {
+  private VBox controls(StationContext desk) {
     Button listen = new Button("Listen for ten seconds");
     listen.setId("listen");
     listen.getStyleClass().add("action");
@@ -143,7 +143,7 @@ final class ReportView {
   }
 
   /** What the measurement was made with, to be corrected. */
-  private Row chain(Desk desk) {
+  private Row chain(StationContext desk) {
     Label made = new Label();
     made.getStyleClass().add("soft");
     Button described = new Button();
@@ -172,7 +172,7 @@ final class ReportView {
     node.setManaged(yes);
   }
 
-  private Row humTest(Desk desk) {
+  private Row humTest(StationContext desk) {
     Button covered = new Button("Test with the capsule covered");
     covered.setId("hum-covered");
     covered.setOnAction(e -> model.hum().test(HumTest.Way.COVERED));

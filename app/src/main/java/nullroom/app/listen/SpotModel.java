@@ -3,22 +3,22 @@ package nullroom.app.listen;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
-import nullroom.core.measure.Scale;
-import nullroom.core.measure.Spots;
+import nullroom.core.book.NoiseMeasurement;
+import nullroom.core.book.RoomBook;
+import nullroom.core.book.Suspect;
+import nullroom.core.measure.noise.Scale;
+import nullroom.core.measure.noise.Spots;
 import nullroom.core.signal.SampleSource;
-import nullroom.io.book.NoiseMeasurement;
-import nullroom.io.book.RoomBook;
-import nullroom.io.book.Suspect;
 import nullroom.io.device.AudioDevice;
 
 /** Candidate places and hours side by side. */
 public final class SpotModel {
-  private final Desk desk;
+  private final StationContext desk;
 
-  SpotModel(Desk desk) {
+  SpotModel(StationContext desk) {
     this.desk = desk;
   }
 
@@ -72,7 +72,7 @@ public final class SpotModel {
         this::keep);
   }
 
-  private NoiseMeasurement measure(Desk.Kept sound, String place) {
+  private NoiseMeasurement measure(StationContext.Kept sound, String place) {
     return NoiseMeasurement.of(
         sound.name(),
         new NoiseMeasurement.Taken(desk.now(), sound.simulated(), place, off(book())),

@@ -16,16 +16,16 @@ import nullroom.app.control.Choice;
 import nullroom.app.control.LevelRows;
 import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
-import nullroom.app.shell.Desk;
 import nullroom.app.shell.PageParts;
-import nullroom.core.measure.Scale;
-import nullroom.core.measure.Spots;
+import nullroom.app.shell.StationContext;
+import nullroom.core.measure.noise.Scale;
+import nullroom.core.measure.noise.Spots;
 
 /** Candidate places side by side. */
 final class SpotView {
   private final SpotModel model;
   private final ListenModel listen;
-  private final Desk desk;
+  private final StationContext desk;
   private final LevelRows rows = new LevelRows("No place was heard yet.");
   private final BandPlot spectra =
       new BandPlot(
@@ -33,7 +33,7 @@ final class SpotView {
           figure -> String.format(Locale.ROOT, "%.0f", figure).replace('-', '−'));
   private final PageParts parts;
 
-  SpotView(SpotModel model, ListenModel listen, Desk desk) {
+  SpotView(SpotModel model, ListenModel listen, StationContext desk) {
     this.model = model;
     this.listen = listen;
     this.desk = desk;

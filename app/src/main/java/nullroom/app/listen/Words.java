@@ -2,7 +2,7 @@ package nullroom.app.listen;
 
 import java.util.Locale;
 import java.util.Optional;
-import nullroom.core.measure.Scale;
+import nullroom.core.measure.noise.Scale;
 
 /** How this station says figures. */
 final class Words {

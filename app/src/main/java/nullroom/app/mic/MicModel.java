@@ -3,9 +3,10 @@ package nullroom.app.mic;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import nullroom.app.shell.Desk;
-import nullroom.app.shell.Say;
+import nullroom.app.shell.StationContext;
+import nullroom.app.shell.StationText;
 import nullroom.core.acoustics.MicrophoneType;
+import nullroom.core.book.RoomBook;
 import nullroom.core.plan.Adviser;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
@@ -14,7 +15,6 @@ import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.Talker;
-import nullroom.io.book.RoomBook;
 import org.jspecify.annotations.Nullable;
 
 /** What the microphone station knows and can do. */
@@ -22,16 +22,16 @@ public final class MicModel {
   /** One microphone type at the present place. */
   public record Choice(MicrophoneType type, Margins margins, boolean inUse) {}
 
-  private final Desk desk;
-  private final Say say;
+  private final StationContext desk;
+  private final StationText say;
   private @Nullable RoomBook rankedFor;
   private List<Choice> ranking = List.of();
 
   /** A model on a desk. */
-  public MicModel(Desk desk) {
+  public MicModel(StationContext desk) {
     this.desk = desk;
     say =
-        Say.of(
+        StationText.of(
             desk.session(),
             this::sayAnswer,
             this::sayMeaning,
@@ -39,7 +39,7 @@ public final class MicModel {
   }
 
   /** The station's words. */
-  public Say say() {
+  public StationText say() {
     return say;
   }
 

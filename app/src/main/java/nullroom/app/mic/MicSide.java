@@ -3,6 +3,7 @@ package nullroom.app.mic;
 import java.util.Locale;
 import javafx.scene.text.TextAlignment;
 import nullroom.app.control.PlotPane;
+import nullroom.core.Decibels;
 import nullroom.core.acoustics.Pattern;
 
 /** Talker and microphone from the side, to scale, with the pattern's outline around the capsule. */
@@ -60,7 +61,7 @@ final class MicSide extends PlotPane {
     double[] points = new double[2 * n];
     for (int i = 0; i < n; i++) {
       double t = 2 * Math.PI * i / n;
-      double r = radius * Math.pow(10, pattern.gainDb(Math.toDegrees(t)) / 20);
+      double r = radius * Decibels.toAmplitude(pattern.gainDb(Math.toDegrees(t)));
       points[2 * i] = x + r * Math.cos(towards + t);
       points[2 * i + 1] = y + r * Math.sin(towards + t);
     }

@@ -13,8 +13,8 @@ import javafx.scene.layout.VBox;
 import nullroom.app.control.Dial;
 import nullroom.app.control.Fitted;
 import nullroom.app.control.WhileShown;
-import nullroom.app.shell.Desk;
 import nullroom.app.shell.Station;
+import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationFrame;
 import nullroom.app.shell.Units;
 import nullroom.core.predict.Margins;
@@ -26,7 +26,7 @@ public final class MicView {
   private final GridPane table = new GridPane();
 
   /** A view of a model. */
-  public MicView(MicModel model, Desk desk) {
+  public MicView(MicModel model, StationContext desk) {
     this.model = model;
     MicSide side = new MicSide(model);
     Dial distance =
@@ -65,7 +65,7 @@ public final class MicView {
     node = StationFrame.of(Station.MIC, model.say(), new Fitted(picture), new HBox(), desk.work());
   }
 
-  private static void say(Desk desk, Runnable edit) {
+  private static void say(StationContext desk, Runnable edit) {
     try {
       edit.run();
       desk.work().say("");

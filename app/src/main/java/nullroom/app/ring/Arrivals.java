@@ -7,15 +7,15 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 import nullroom.app.shell.Units;
 import nullroom.core.acoustics.Octave;
-import nullroom.core.measure.DecayReport;
+import nullroom.core.book.DecayMeasurement;
+import nullroom.core.book.RoomBook;
+import nullroom.core.measure.decay.DecayReport;
 import nullroom.core.predict.FirstArrivals;
 import nullroom.core.predict.Mode;
 import nullroom.core.predict.ParallelPair;
 import nullroom.core.predict.RoomResponse;
 import nullroom.core.room.Room;
 import nullroom.core.room.Sides;
-import nullroom.io.book.DecayMeasurement;
-import nullroom.io.book.RoomBook;
 
 /** What of the room answers: single arrivals, flutter and low ringing, named by its description. */
 final class Arrivals {

@@ -5,8 +5,8 @@ import java.util.Locale;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import nullroom.app.shell.Desk;
-import nullroom.core.measure.ClapWatch;
+import nullroom.app.shell.StationContext;
+import nullroom.core.measure.decay.ClapWatch;
 import nullroom.core.predict.Statistics;
 import nullroom.core.room.Room;
 import nullroom.io.device.AudioDevice;
@@ -24,10 +24,10 @@ public final class ClapGuide {
   private final ReadOnlyObjectWrapper<List<ClapWatch.Clap>> claps =
       new ReadOnlyObjectWrapper<>(List.of());
   private final RingModel ring;
-  private final Desk desk;
+  private final StationContext desk;
   private volatile boolean enough;
 
-  ClapGuide(RingModel ring, Desk desk) {
+  ClapGuide(RingModel ring, StationContext desk) {
     this.ring = ring;
     this.desk = desk;
   }

@@ -8,7 +8,7 @@ import nullroom.app.control.ClapPlot;
 import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 
 /** How to clap, and how each clap was. */
 final class ClapPage {
@@ -16,7 +16,7 @@ final class ClapPage {
 
   private final VBox node;
 
-  ClapPage(RingModel model, Desk desk) {
+  ClapPage(RingModel model, StationContext desk) {
     ClapGuide guide = model.guide();
     Label advice = new Wrapped("");
     Label now = new Wrapped("", "answer");

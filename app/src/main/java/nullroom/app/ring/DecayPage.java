@@ -11,7 +11,7 @@ import nullroom.app.control.BandPlot;
 import nullroom.app.control.DecayPlot;
 import nullroom.app.control.TimeBars;
 import nullroom.app.control.WhileShown;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 
 /** Decay per octave, times against the goal, single arrivals. */
 final class DecayPage {
@@ -20,7 +20,7 @@ final class DecayPage {
 
   private final VBox node;
 
-  DecayPage(RingModel model, Desk desk) {
+  DecayPage(RingModel model, StationContext desk) {
     DecayPlot decays = new DecayPlot(COLUMNS);
     TimeBars times = new TimeBars();
     ArrivalPlot arrivals = new ArrivalPlot();

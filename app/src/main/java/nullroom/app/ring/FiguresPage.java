@@ -9,8 +9,8 @@ import nullroom.app.control.BandName;
 import nullroom.app.control.FigureTable;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
-import nullroom.app.shell.Desk;
-import nullroom.core.measure.DecayReport;
+import nullroom.app.shell.StationContext;
+import nullroom.core.measure.decay.DecayReport;
 
 /** Every figure of the last measurement, and a sentence for each that could not be had. */
 final class FiguresPage {
@@ -36,7 +36,7 @@ final class FiguresPage {
 
   private final ScrollPane node;
 
-  FiguresPage(RingModel model, Desk desk) {
+  FiguresPage(RingModel model, StationContext desk) {
     FigureTable table = new FigureTable("ring-figures");
     VBox notes = new VBox(4);
     Runnable refresh =

@@ -17,7 +17,7 @@ import javafx.scene.layout.VBox;
 import nullroom.app.control.FoldOut;
 import nullroom.app.control.RoomPlot;
 import nullroom.app.control.WhileShown;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.core.predict.ArrivalLocus;
 import nullroom.core.predict.FirstArrivals;
 import nullroom.core.room.Room;
@@ -29,13 +29,13 @@ final class OriginPage {
   private static final double LEAST_LIST = 120;
 
   private final RingModel model;
-  private final Desk desk;
+  private final StationContext desk;
   private final FoldOut foldOut = new FoldOut();
   private final RoomPlot plan = new RoomPlot();
   private final VBox list = new VBox(2);
   private final HBox node;
 
-  OriginPage(RingModel model, Desk desk) {
+  OriginPage(RingModel model, StationContext desk) {
     this.model = model;
     this.desk = desk;
     plan.setPrefHeight(PLAN_HEIGHT);

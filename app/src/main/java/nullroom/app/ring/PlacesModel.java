@@ -5,12 +5,12 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
-import nullroom.app.shell.Desk;
-import nullroom.core.measure.PositionAverage;
+import nullroom.app.shell.StationContext;
+import nullroom.core.book.DecayMeasurement;
+import nullroom.core.book.Decays;
+import nullroom.core.book.MeasuredAt;
+import nullroom.core.measure.decay.PositionAverage;
 import nullroom.core.room.Room;
-import nullroom.io.book.DecayMeasurement;
-import nullroom.io.book.Decays;
-import nullroom.io.book.MeasuredAt;
 
 /** Where the source and the microphone stand, and what several places give together. */
 public final class PlacesModel {
@@ -23,9 +23,9 @@ public final class PlacesModel {
   private final StringProperty source = new SimpleStringProperty(SOURCES.getFirst());
   private final StringProperty microphone = new SimpleStringProperty(MICROPHONES.getFirst());
   private final StringProperty note = new SimpleStringProperty("");
-  private final Desk desk;
+  private final StationContext desk;
 
-  PlacesModel(Desk desk) {
+  PlacesModel(StationContext desk) {
     this.desk = desk;
   }
 

@@ -15,10 +15,10 @@ import nullroom.app.control.FigureTable;
 import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.core.acoustics.Octave;
-import nullroom.core.measure.PositionAverage;
-import nullroom.io.book.DecayMeasurement;
+import nullroom.core.book.DecayMeasurement;
+import nullroom.core.measure.decay.PositionAverage;
 
 /** Measurements at several places, their mean and spread, and what has changed since before. */
 final class PlacesPage {
@@ -30,7 +30,7 @@ final class PlacesPage {
   private final Label change = new Wrapped("");
   private final ScrollPane node;
 
-  PlacesPage(RingModel ring, Desk desk) {
+  PlacesPage(RingModel ring, StationContext desk) {
     this.ring = ring;
     model = ring.places();
     refresh();

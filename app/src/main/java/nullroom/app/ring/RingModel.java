@@ -11,23 +11,23 @@ import java.util.stream.Collectors;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.control.BandPlot;
-import nullroom.app.shell.Desk;
-import nullroom.app.shell.Say;
+import nullroom.app.shell.StationContext;
+import nullroom.app.shell.StationText;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Octave;
-import nullroom.core.measure.BlindDecay;
-import nullroom.core.measure.DecayReport;
-import nullroom.core.measure.PositionAverage;
+import nullroom.core.book.DecayEstimate;
+import nullroom.core.book.DecayMeasurement;
+import nullroom.core.book.Decays;
+import nullroom.core.book.Goal;
+import nullroom.core.book.MeasuredAt;
+import nullroom.core.book.RoomBook;
+import nullroom.core.measure.decay.BlindDecay;
+import nullroom.core.measure.decay.DecayReport;
+import nullroom.core.measure.decay.PositionAverage;
 import nullroom.core.predict.FirstArrivals;
-import nullroom.core.predict.Goal;
 import nullroom.core.predict.Statistics;
 import nullroom.core.room.Room;
 import nullroom.core.room.Sides;
-import nullroom.io.book.DecayEstimate;
-import nullroom.io.book.DecayMeasurement;
-import nullroom.io.book.Decays;
-import nullroom.io.book.MeasuredAt;
-import nullroom.io.book.RoomBook;
 
 /** What the reverberation station knows and can do. */
 public final class RingModel {
@@ -63,16 +63,16 @@ public final class RingModel {
   private final ObjectProperty<RingPage> page = new SimpleObjectProperty<>(RingPage.DECAY);
   private final ObjectProperty<Optional<Arrival>> chosen =
       new SimpleObjectProperty<>(Optional.empty());
-  private final Desk desk;
-  private final Say say;
+  private final StationContext desk;
+  private final StationText say;
   private final SweepModel sweep;
   private final ClapGuide guide;
   private final PlacesModel places;
 
   /** A model on a desk. */
-  public RingModel(Desk desk) {
+  public RingModel(StationContext desk) {
     this.desk = desk;
-    say = Say.of(desk.session(), this::sayAnswer, this::sayMeaning, this::sayFigure);
+    say = StationText.of(desk.session(), this::sayAnswer, this::sayMeaning, this::sayFigure);
     sweep = new SweepModel(this, desk);
     guide = new ClapGuide(this, desk);
     places = new PlacesModel(desk);
@@ -80,7 +80,7 @@ public final class RingModel {
   }
 
   /** The station's words. */
-  public Say say() {
+  public StationText say() {
     return say;
   }
 
@@ -253,7 +253,7 @@ public final class RingModel {
   }
 
   /** Measures what is recorded next, at the places chosen now. */
-  Function<Desk.Kept, Found> measure() {
+  Function<StationContext.Kept, Found> measure() {
     MeasuredAt at = places.at();
     return sound -> {
       try {

@@ -14,10 +14,10 @@ import nullroom.app.control.DecayPlot;
 import nullroom.app.control.FilePick;
 import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
-import nullroom.app.shell.Desk;
 import nullroom.app.shell.PageParts;
 import nullroom.app.shell.Pages;
 import nullroom.app.shell.Station;
+import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationFrame;
 
 /** The reverberation station's nodes. */
@@ -27,7 +27,7 @@ public final class RingView {
   private final Node node;
 
   /** A view of a model. */
-  public RingView(RingModel model, Desk desk) {
+  public RingView(RingModel model, StationContext desk) {
     Pages<RingPage> pages =
         new Pages<>(
             RingPage.class,
@@ -38,7 +38,7 @@ public final class RingView {
             Station.RING, model.say(), pages.picture(), controls(model, desk), desk.work());
   }
 
-  private static Node picture(RingPage page, RingModel model, Desk desk) {
+  private static Node picture(RingPage page, RingModel model, StationContext desk) {
     return switch (page) {
       case DECAY -> new DecayPage(model, desk).node();
       case THIRDS -> thirds(model, desk);
@@ -49,14 +49,14 @@ public final class RingView {
     };
   }
 
-  private static Node thirds(RingModel model, Desk desk) {
+  private static Node thirds(RingModel model, StationContext desk) {
     DecayPlot plot = new DecayPlot(THIRD_COLUMNS);
     WhileShown.follow(plot, () -> plot.show(model.thirds()), desk.session().bookProperty());
     plot.show(model.thirds());
     return plot;
   }
 
-  private static VBox controls(RingModel model, Desk desk) {
+  private static VBox controls(RingModel model, StationContext desk) {
     Button clap = new Button("Clap, with a guide");
     clap.setId("clap");
     clap.getStyleClass().add("action");

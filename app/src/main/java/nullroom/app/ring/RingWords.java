@@ -5,16 +5,16 @@ import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import nullroom.app.control.BandName;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.app.shell.Units;
-import nullroom.core.measure.BlindDecay;
-import nullroom.core.measure.DecayChange;
-import nullroom.core.measure.DecayReport;
-import nullroom.core.measure.Excitation;
+import nullroom.core.book.DecayEstimate;
+import nullroom.core.book.DecayMeasurement;
+import nullroom.core.book.RoomBook;
+import nullroom.core.measure.decay.BlindDecay;
+import nullroom.core.measure.decay.DecayChange;
+import nullroom.core.measure.decay.DecayReport;
+import nullroom.core.measure.decay.Excitation;
 import nullroom.core.predict.Heard;
-import nullroom.io.book.DecayEstimate;
-import nullroom.io.book.DecayMeasurement;
-import nullroom.io.book.RoomBook;
 
 /** What the reverberation station says about its measurements. */
 final class RingWords {
@@ -41,7 +41,7 @@ final class RingWords {
     String first =
         String.format(
             "%s %s from %s%s.",
-            Desk.howKnown(decay.sound()),
+            StationContext.howKnown(decay.sound()),
             decay.taken().replace('T', ' '),
             takes(report),
             places == 1 ? "" : "; times are means over " + places + " places");

@@ -4,8 +4,8 @@ import java.nio.file.Path;
 import java.util.Optional;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
-import nullroom.app.shell.Desk;
-import nullroom.core.acoustics.Decibels;
+import nullroom.app.shell.StationContext;
+import nullroom.core.Decibels;
 import nullroom.core.signal.Samples;
 import nullroom.core.signal.Sweep;
 import nullroom.io.audio.WavWriter;
@@ -22,9 +22,9 @@ public final class SweepModel {
   private final ObjectProperty<Loudness> loudness = new SimpleObjectProperty<>(Loudness.VERY_LOW);
   private Loudness heard = Loudness.VERY_LOW;
   private final RingModel ring;
-  private final Desk desk;
+  private final StationContext desk;
 
-  SweepModel(RingModel ring, Desk desk) {
+  SweepModel(RingModel ring, StationContext desk) {
     this.ring = ring;
     this.desk = desk;
   }

@@ -11,10 +11,10 @@ import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.WhileShown;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.core.predict.Framing;
 import nullroom.core.room.Camera;
-import nullroom.core.room.Thing;
+import nullroom.core.room.RoomItem;
 
 /** The camera: there or not, its lens, its picture and its height. */
 final class CameraForm {
@@ -35,10 +35,10 @@ final class CameraForm {
   private final Label words = new Label();
   private final VBox node = new VBox(4);
 
-  CameraForm(RoomModel model, Desk desk) {
+  CameraForm(RoomModel model, StationContext desk) {
     this.model = model;
     lens = new NumberField("Lens", "mm", 8, 1200, model::setFocal);
-    height = new NumberField("Camera", "m", 0.05, 3, z -> model.setHeight(Thing.CAMERA, z));
+    height = new NumberField("Camera", "m", 0.05, 3, z -> model.setHeight(RoomItem.CAMERA, z));
     desk.units().subscribe(units -> height.setEntry(units.field()));
     shape =
         new Choice<>(

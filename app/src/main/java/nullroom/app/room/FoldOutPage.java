@@ -18,15 +18,15 @@ import nullroom.app.control.NumberField;
 import nullroom.app.control.PlotPane;
 import nullroom.app.control.RoomPlot;
 import nullroom.app.control.WhileShown;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.core.acoustics.Material;
 import nullroom.core.room.Room;
-import nullroom.core.room.Thing;
+import nullroom.core.room.RoomItem;
 
 /** The fold-out, and beside it sizes, materials and heights. */
 final class FoldOutPage {
   private final RoomModel model;
-  private final Desk desk;
+  private final StationContext desk;
   private static final double MATERIAL_WIDTH = 168;
   private static final double FORM_WIDTH = 282;
 
@@ -35,7 +35,7 @@ final class FoldOutPage {
   private final HBox node;
   private final List<Runnable> refreshers = new ArrayList<>();
 
-  FoldOutPage(RoomModel model, Desk desk) {
+  FoldOutPage(RoomModel model, StationContext desk) {
     this.model = model;
     this.desk = desk;
     foldOut.setHands(model.hands());
@@ -116,14 +116,14 @@ final class FoldOutPage {
         0.2,
         3,
         r -> r.talker().orElseThrow().at().z(),
-        z -> model.setHeight(Thing.TALKER, z));
+        z -> model.setHeight(RoomItem.TALKER, z));
     number(
         form,
         "Microphone",
         0.05,
         3,
         r -> r.microphone().orElseThrow().at().z(),
-        z -> model.setHeight(Thing.MICROPHONE, z));
+        z -> model.setHeight(RoomItem.MICROPHONE, z));
     form.getChildren().addAll(heading("Camera"), new CameraForm(model, desk).node());
     return form;
   }

@@ -3,7 +3,7 @@ package nullroom.app.room;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.room.Finish;
@@ -11,7 +11,7 @@ import nullroom.core.room.Furniture;
 import nullroom.core.room.LooseObject;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
-import nullroom.core.room.Thing;
+import nullroom.core.room.RoomItem;
 
 /** What stands in the room. */
 public final class FurnitureModel {
@@ -20,9 +20,9 @@ public final class FurnitureModel {
 
   private static final double STEP_METRES = 0.1;
 
-  private final Desk desk;
+  private final StationContext desk;
 
-  FurnitureModel(Desk desk) {
+  FurnitureModel(StationContext desk) {
     this.desk = desk;
   }
 
@@ -143,7 +143,7 @@ public final class FurnitureModel {
     desk.session()
         .edit(
             "Open or shut the " + all().get(index).name(),
-            book -> book.with(new Thing(Thing.Kind.FURNITURE, index).switched(book.room())));
+            book -> book.with(new RoomItem(RoomItem.Kind.FURNITURE, index).switched(book.room())));
   }
 
   /** Loose things in square metres of absorption. */

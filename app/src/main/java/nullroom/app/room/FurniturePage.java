@@ -17,7 +17,7 @@ import nullroom.app.control.FigureTable;
 import nullroom.app.control.FoldOut;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.WhileShown;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.LooseThings;
 import nullroom.core.acoustics.Material;
@@ -37,13 +37,13 @@ final class FurniturePage {
 
   private final FurnitureModel model;
   private final MaterialsModel materials;
-  private final Desk desk;
+  private final StationContext desk;
   private final FigureTable table = new FigureTable("furniture");
   private final FoldOut foldOut = new FoldOut();
   private final FlowPane loose = new FlowPane(6, 2);
   private final VBox node;
 
-  FurniturePage(RoomModel room, Desk desk) {
+  FurniturePage(RoomModel room, StationContext desk) {
     model = room.furniture();
     materials = room.materials();
     foldOut.setHands(room.hands());

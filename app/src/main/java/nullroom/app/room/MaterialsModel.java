@@ -8,7 +8,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import nullroom.app.control.NumberField;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Material;
@@ -27,9 +27,9 @@ public final class MaterialsModel {
   private static final double MOST_CLOTH = 100;
   private static final int FACES = 2;
 
-  private final Desk desk;
+  private final StationContext desk;
 
-  MaterialsModel(Desk desk) {
+  MaterialsModel(StationContext desk) {
     this.desk = desk;
   }
 

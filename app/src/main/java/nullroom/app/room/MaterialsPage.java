@@ -17,7 +17,7 @@ import javafx.scene.layout.VBox;
 import nullroom.app.control.BandPlot;
 import nullroom.app.control.Choice;
 import nullroom.app.control.NumberField;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Material;
@@ -30,7 +30,7 @@ final class MaterialsPage {
 
   private final MaterialsModel model;
   private final FurnitureModel furniture;
-  private final Desk desk;
+  private final StationContext desk;
   private final BandPlot plot =
       new BandPlot("share taken up", a -> String.format(Locale.ROOT, "%.1f", a));
   private final Label source = new Label();
@@ -42,7 +42,7 @@ final class MaterialsPage {
   private double thickness = 0.05;
   private double gap;
 
-  MaterialsPage(RoomModel room, Desk desk) {
+  MaterialsPage(RoomModel room, StationContext desk) {
     model = room.materials();
     furniture = room.furniture();
     this.desk = desk;

@@ -15,17 +15,17 @@ import nullroom.app.control.FigureTable;
 import nullroom.app.control.TimeBars;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.book.DecayMeasurement;
 import nullroom.core.predict.Tuning;
-import nullroom.io.book.DecayMeasurement;
 
 /** Predicted, traced and measured times in one chart, and the description tuned to them. */
 final class ModelPage {
   private static final double CHART_HEIGHT = 210;
 
   private final TraceModel model;
-  private final Desk desk;
+  private final StationContext desk;
   private final TimeBars times = new TimeBars();
   private final Label words = new Wrapped("");
   private final HBox tracing = new HBox(6);
@@ -35,7 +35,7 @@ final class ModelPage {
   private final Button tune = new Button("Take the tuned materials over");
   private final ScrollPane node;
 
-  ModelPage(TraceModel model, Desk desk) {
+  ModelPage(TraceModel model, StationContext desk) {
     this.model = model;
     this.desk = desk;
     times.plot().setPrefHeight(CHART_HEIGHT);

@@ -9,26 +9,26 @@ import java.util.concurrent.Executor;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
-import nullroom.app.control.Hands;
-import nullroom.app.shell.Desk;
-import nullroom.app.shell.Say;
-import nullroom.core.measure.PositionAverage;
+import nullroom.app.control.ItemHandler;
+import nullroom.app.shell.StationContext;
+import nullroom.app.shell.StationText;
+import nullroom.core.book.DecayMeasurement;
+import nullroom.core.measure.decay.PositionAverage;
 import nullroom.core.predict.Statistics;
 import nullroom.core.room.Camera;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
-import nullroom.core.room.Thing;
+import nullroom.core.room.RoomItem;
 import nullroom.io.book.BookFolder;
-import nullroom.io.book.DecayMeasurement;
 
 /** What the room station knows and can do. */
 public final class RoomModel {
   private final ObjectProperty<RoomPage> page = new SimpleObjectProperty<>(RoomPage.FOLD_OUT);
   private final ObjectProperty<Tint> tint = new SimpleObjectProperty<>(Tint.NOTHING);
   private final ObjectProperty<Sight> sight = new SimpleObjectProperty<>(Sight.UNFOLDED);
-  private final Desk desk;
-  private final Say say;
+  private final StationContext desk;
+  private final StationText say;
   private final ShapeModel shape;
   private final SpotsModel spots;
   private final FurnitureModel furniture;
@@ -40,7 +40,7 @@ public final class RoomModel {
    *
    * @param background traces the room
    */
-  public RoomModel(Desk desk, Executor background) {
+  public RoomModel(StationContext desk, Executor background) {
     this.desk = desk;
     shape = new ShapeModel(desk);
     spots = new SpotsModel(desk);
@@ -48,7 +48,7 @@ public final class RoomModel {
     materials = new MaterialsModel(desk);
     trace = new TraceModel(desk, background);
     say =
-        Say.of(
+        StationText.of(
             desk.session(),
             this::sayAnswer,
             this::sayMeaning,
@@ -56,7 +56,7 @@ public final class RoomModel {
   }
 
   /** The station's words. */
-  public Say say() {
+  public StationText say() {
     return say;
   }
 
@@ -191,25 +191,25 @@ public final class RoomModel {
   }
 
   /** What happens to things that are taken hold of in a picture; what does not fit is said. */
-  public Hands hands() {
-    return new Hands() {
+  public ItemHandler hands() {
+    return new ItemHandler() {
       @Override
-      public void move(Thing thing, Point to) {
+      public void move(RoomItem thing, Point to) {
         describe("Move the ", thing, room -> thing.moved(room, to));
       }
 
       @Override
-      public void turn(Thing thing, double azimuthDegrees) {
+      public void turn(RoomItem thing, double azimuthDegrees) {
         describe("Turn the ", thing, room -> thing.turned(room, azimuthDegrees));
       }
 
       @Override
-      public void remove(Thing thing) {
+      public void remove(RoomItem thing) {
         describe("Take out the ", thing, thing::without);
       }
 
       @Override
-      public void turnOver(Thing thing) {
+      public void turnOver(RoomItem thing) {
         if (thing.switches(room())) {
           attempt(() ->
               desk.session()
@@ -221,7 +221,7 @@ public final class RoomModel {
     };
   }
 
-  private void describe(String verb, Thing thing, UnaryOperator<Room> change) {
+  private void describe(String verb, RoomItem thing, UnaryOperator<Room> change) {
     String name = verb + thing.name(room());
     attempt(() -> desk.session().describe(name, change));
   }
@@ -241,7 +241,7 @@ public final class RoomModel {
    *
    * @throws nullroom.core.Trouble.BadField where it does not fit there
    */
-  public void move(Thing thing, double x, double y) {
+  public void move(RoomItem thing, double x, double y) {
     desk.session()
         .edit(
             "Move the " + thing.name(room()),
@@ -253,7 +253,7 @@ public final class RoomModel {
    *
    * @throws nullroom.core.Trouble.BadField where it does not fit there
    */
-  public void setHeight(Thing thing, double metres) {
+  public void setHeight(RoomItem thing, double metres) {
     Point at = thing.at(room());
     desk.session()
         .edit(

@@ -18,10 +18,10 @@ import nullroom.app.control.Choice;
 import nullroom.app.control.PictureFile;
 import nullroom.app.control.PlotPane;
 import nullroom.app.shell.BookSession;
-import nullroom.app.shell.Desk;
 import nullroom.app.shell.PageParts;
 import nullroom.app.shell.Pages;
 import nullroom.app.shell.Station;
+import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationFrame;
 
 /** The room station's nodes. */
@@ -29,7 +29,7 @@ public final class RoomView {
   private final Node node;
 
   /** A view of a model. */
-  public RoomView(RoomModel model, Desk desk) {
+  public RoomView(RoomModel model, StationContext desk) {
     Pages<RoomPage> pages =
         new Pages<>(RoomPage.class, model.pageProperty(), page -> parts(page, model, desk));
     node =
@@ -74,7 +74,7 @@ public final class RoomView {
     return row;
   }
 
-  private static PageParts parts(RoomPage page, RoomModel model, Desk desk) {
+  private static PageParts parts(RoomPage page, RoomModel model, StationContext desk) {
     return switch (page) {
       case FOLD_OUT -> {
         FoldOutPage foldOut = new FoldOutPage(model, desk);
@@ -88,7 +88,7 @@ public final class RoomView {
     };
   }
 
-  private static FlowPane files(RoomModel model, Supplier<PlotPane> picture, Desk desk) {
+  private static FlowPane files(RoomModel model, Supplier<PlotPane> picture, StationContext desk) {
     Button open = new Button("Open a room file…");
     open.setOnAction(e -> {
       File file = chooser("Room", "*.json").showOpenDialog(open.getScene().getWindow());

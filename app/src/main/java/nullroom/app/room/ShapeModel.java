@@ -8,14 +8,14 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import nullroom.app.control.NumberField;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.core.Trouble;
 import nullroom.core.room.Ceiling;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
-import nullroom.core.room.Thing;
+import nullroom.core.room.RoomItem;
 import nullroom.core.room.Traverse;
 
 /** The outline of the floor and the kind of ceiling, and what lies on surfaces. */
@@ -95,9 +95,9 @@ public final class ShapeModel {
   /** A smaller gap between typed walls is rounding. */
   private static final double LEAST_MISS_METRES = 0.005;
 
-  private final Desk desk;
+  private final StationContext desk;
 
-  ShapeModel(Desk desk) {
+  ShapeModel(StationContext desk) {
     this.desk = desk;
   }
 
@@ -258,7 +258,7 @@ public final class ShapeModel {
 
   /** Turns a piece into what else it can be: opens a door, draws a curtain. */
   public void turnOver(int index) {
-    Thing thing = new Thing(Thing.Kind.PATCH, index);
+    RoomItem thing = new RoomItem(RoomItem.Kind.PATCH, index);
     desk.session()
         .edit(
             "Open or shut the " + pieces().get(index).name(),

@@ -16,7 +16,7 @@ import nullroom.app.control.Choice;
 import nullroom.app.control.FigureTable;
 import nullroom.app.control.OutlinePlot;
 import nullroom.app.control.WhileShown;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.core.Trouble;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
@@ -29,7 +29,7 @@ final class ShapePage {
   private static final double LIST_HEIGHT = 110;
 
   private final ShapeModel model;
-  private final Desk desk;
+  private final StationContext desk;
   private final OutlinePlot outline = new OutlinePlot();
   private final TextArea corners = new TextArea();
   private ShapeModel.Typed typed = ShapeModel.Typed.CORNERS;
@@ -46,7 +46,7 @@ final class ShapePage {
   private final FigureTable pieces = new FigureTable("surface-pieces");
   private final HBox node;
 
-  ShapePage(ShapeModel model, Desk desk) {
+  ShapePage(ShapeModel model, StationContext desk) {
     this.model = model;
     this.desk = desk;
     corners.setId("corners");

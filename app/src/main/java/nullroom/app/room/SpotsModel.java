@@ -4,14 +4,14 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.core.Trouble;
+import nullroom.core.book.RoomBook;
+import nullroom.core.book.Spot;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
-import nullroom.core.room.Thing;
-import nullroom.io.book.RoomBook;
-import nullroom.io.book.Spot;
+import nullroom.core.room.RoomItem;
 
 /** Places to record from, each with what the microphone would hear there. */
 public final class SpotsModel {
@@ -24,9 +24,9 @@ public final class SpotsModel {
    */
   public record Judged(Spot spot, Optional<Margins> margins, boolean here) {}
 
-  private final Desk desk;
+  private final StationContext desk;
 
-  SpotsModel(Desk desk) {
+  SpotsModel(StationContext desk) {
     this.desk = desk;
   }
 
@@ -67,7 +67,7 @@ public final class SpotsModel {
    * @throws Trouble.BadField outside the room
    */
   public Margins at(Point point) {
-    return desk.session().heard(Thing.MICROPHONE.moved(book().room(), point)).margins();
+    return desk.session().heard(RoomItem.MICROPHONE.moved(book().room(), point)).margins();
   }
 
   /**

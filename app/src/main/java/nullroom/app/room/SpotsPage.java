@@ -17,21 +17,21 @@ import nullroom.app.control.FoldOut;
 import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.Point;
 
 /** Places to record from, side by side. */
 final class SpotsPage {
   private final SpotsModel model;
-  private final Desk desk;
+  private final StationContext desk;
   private final FoldOut foldOut = new FoldOut();
   private final FigureTable table = new FigureTable("spots");
   private final Label heard = new Wrapped("");
   private Optional<FoldOut.Mark> probe = Optional.empty();
   private final VBox node;
 
-  SpotsPage(RoomModel room, Desk desk) {
+  SpotsPage(RoomModel room, StationContext desk) {
     model = room.spots();
     this.desk = desk;
     foldOut.setHands(room.hands());

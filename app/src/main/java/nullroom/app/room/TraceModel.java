@@ -11,21 +11,21 @@ import java.util.stream.IntStream;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import nullroom.app.shell.Desk;
+import nullroom.app.shell.StationContext;
 import nullroom.core.acoustics.Octave;
-import nullroom.core.measure.PositionAverage;
+import nullroom.core.book.RoomBook;
+import nullroom.core.measure.decay.PositionAverage;
 import nullroom.core.predict.Framing;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Mode;
 import nullroom.core.predict.Refinement;
-import nullroom.core.predict.Reply;
+import nullroom.core.predict.ReflectedSound;
 import nullroom.core.predict.ReturnMap;
 import nullroom.core.predict.RoomResponse;
 import nullroom.core.predict.Statistics;
 import nullroom.core.predict.Tuning;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
-import nullroom.io.book.RoomBook;
 
 /**
  * The room traced in the background whenever it has changed, against the quick figures and against
@@ -51,12 +51,12 @@ public final class TraceModel {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyObjectWrapper<Optional<Framing>> framing =
       new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final Desk desk;
+  private final StationContext desk;
   private final Executor background;
   private Optional<RoomBook> asked = Optional.empty();
   private volatile int wanted;
 
-  TraceModel(Desk desk, Executor background) {
+  TraceModel(StationContext desk, Executor background) {
     this.desk = desk;
     this.background = background;
   }
@@ -184,7 +184,7 @@ public final class TraceModel {
     }
     RoomResponse response = now().get().response();
     Heard quick = Heard.of(room());
-    Heard refined = Heard.of(room(), Statistics.of(room()).seconds(), Reply.of(response));
+    Heard refined = Heard.of(room(), Statistics.of(room()).seconds(), ReflectedSound.of(response));
     double change = refined.margins().clearDb() - quick.margins().clearDb();
     return String.format(
                 Locale.ROOT,

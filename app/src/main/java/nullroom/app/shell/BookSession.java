@@ -18,12 +18,12 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.book.Decays;
+import nullroom.core.book.RoomBook;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Refinement;
 import nullroom.core.room.Room;
 import nullroom.io.book.BookFolder;
-import nullroom.io.book.Decays;
-import nullroom.io.book.RoomBook;
 
 /**
  * The open book: its current state, undo and redo, and what the microphone hears. Lives on the FX

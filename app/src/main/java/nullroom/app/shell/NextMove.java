@@ -9,12 +9,12 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
+import nullroom.core.book.RoomBook;
 import nullroom.core.plan.Adviser;
 import nullroom.core.plan.Move;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.Room;
-import nullroom.io.book.RoomBook;
 
 /**
  * The card under the ladder: the best next move, what it buys, and a button that tries it (undo

@@ -15,7 +15,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.SVGPath;
 import nullroom.app.control.Choice;
-import nullroom.core.predict.Goal;
+import nullroom.core.book.Goal;
 
 /**
  * The left edge: the book and its goal, then the stations in the order of work, each with its
@@ -25,7 +25,7 @@ final class Rail {
   private final VBox box = new VBox();
   private final ObjectProperty<Station> station = new SimpleObjectProperty<>(Station.LISTEN);
 
-  Rail(BookSession session, Map<Station, Say> words) {
+  Rail(BookSession session, Map<Station, StationText> words) {
     Label name = new Label();
     name.textProperty().bind(session.bookProperty().map(b -> b.name()));
     name.getStyleClass().add("book-name");

@@ -26,7 +26,8 @@ public final class StationFrame {
    * @param controls the station's controls and its one action
    * @param work whose progress and trouble are shown
    */
-  public static Region of(Station station, Say say, Node picture, Node controls, Work work) {
+  public static Region of(
+      Station station, StationText say, Node picture, Node controls, Work work) {
     Label question = new Label(station.question());
     question.getStyleClass().add("question");
     Label said = wrapped("answer", say.answer());

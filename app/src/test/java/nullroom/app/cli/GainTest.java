@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Path;
 import nullroom.app.TestBooks;
-import nullroom.core.plan.Staging;
+import nullroom.core.book.RoomBook;
+import nullroom.core.book.Staging;
 import nullroom.io.book.BookFolder;
-import nullroom.io.book.RoomBook;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;

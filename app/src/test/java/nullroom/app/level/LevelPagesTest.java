@@ -20,12 +20,12 @@ import nullroom.app.Fx;
 import nullroom.app.TestSounds;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.MicrophoneType;
-import nullroom.core.measure.TakeMeter;
-import nullroom.core.plan.Brief;
-import nullroom.core.plan.Handover;
-import nullroom.core.plan.School;
-import nullroom.core.plan.Staging;
-import nullroom.core.plan.Verdict;
+import nullroom.core.book.Brief;
+import nullroom.core.book.Handover;
+import nullroom.core.book.School;
+import nullroom.core.book.Staging;
+import nullroom.core.measure.take.TakeMeter;
+import nullroom.core.plan.TakeCheck;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.SoundFile;
 import nullroom.io.audio.WavWriter;
@@ -69,8 +69,12 @@ class LevelPagesTest extends DeskTest {
         .extracting(TakeModel.Finding::kind)
         .containsExactly("plosive", "drop-out");
     assertThat(take.findings().getLast().words()).isEqualTo("drop-out at 0:08.1");
-    assertThat(take.verdicts()).extracting(Verdict::check).contains("thumps", "dropouts", "jumps");
-    assertThat(take.verdicts().getFirst().mark()).as("failures first").isEqualTo(Verdict.Mark.FAIL);
+    assertThat(take.verdicts())
+        .extracting(TakeCheck::check)
+        .contains("thumps", "dropouts", "jumps");
+    assertThat(take.verdicts().getFirst().mark())
+        .as("failures first")
+        .isEqualTo(TakeCheck.Mark.FAIL);
     assertThat(take.delivery()).isEmpty();
     Fx.run(() -> take.setBrief(Brief.find("broadcast-23").orElseThrow()));
     assertThat(take.brief().orElseThrow().id()).isEqualTo("broadcast-23");

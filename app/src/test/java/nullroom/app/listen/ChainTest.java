@@ -8,11 +8,11 @@ import java.util.Random;
 import nullroom.app.DeskTest;
 import nullroom.app.Fx;
 import nullroom.app.level.LevelModel;
-import nullroom.core.measure.Calibration;
+import nullroom.core.book.NoiseMeasurement;
+import nullroom.core.measure.noise.Calibration;
 import nullroom.core.predict.Heard;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.WavWriter;
-import nullroom.io.book.NoiseMeasurement;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 

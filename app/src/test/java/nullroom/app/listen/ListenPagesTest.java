@@ -13,12 +13,12 @@ import nullroom.app.DeskTest;
 import nullroom.app.Fx;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
-import nullroom.core.measure.Calibration;
+import nullroom.core.book.HumTest;
+import nullroom.core.book.Suspect;
+import nullroom.core.measure.noise.Calibration;
 import nullroom.core.room.NearMicrophone;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.WavWriter;
-import nullroom.io.book.HumTest;
-import nullroom.io.book.Suspect;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 

@@ -14,11 +14,11 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import nullroom.app.Fx;
 import nullroom.app.TestBooks;
-import nullroom.app.shell.Desk;
 import nullroom.app.shell.Inputs;
 import nullroom.app.shell.Live;
+import nullroom.app.shell.StationContext;
+import nullroom.core.book.RoomBook;
 import nullroom.core.predict.Heard;
-import nullroom.io.book.RoomBook;
 import nullroom.io.device.AudioDevice;
 import nullroom.io.device.AudioStream;
 import nullroom.io.device.SimulatedDevice;
@@ -33,7 +33,7 @@ class NightModelTest {
   private static final double SPEED = 30;
 
   @TempDir Path folder;
-  private Desk desk;
+  private StationContext desk;
   private double goneAfterSeconds = Double.POSITIVE_INFINITY;
 
   @BeforeAll
@@ -43,11 +43,12 @@ class NightModelTest {
 
   @BeforeEach
   void open() {
-    Desk usual = Fx.on(() -> TestBooks.desk(folder.resolve("book"), TestBooks.bedroom()));
-    desk = new Desk(usual.session(), usual.work(), fast(usual), usual.live(), usual.clock());
+    StationContext usual = Fx.on(() -> TestBooks.desk(folder.resolve("book"), TestBooks.bedroom()));
+    desk =
+        new StationContext(usual.session(), usual.work(), fast(usual), usual.live(), usual.clock());
   }
 
-  private Inputs fast(Desk usual) {
+  private Inputs fast(StationContext usual) {
     SimulatedDevice room = new SimulatedDevice(Heard.of(usual.session().book().room()), 343.2, 3);
     AudioDevice quick =
         new AudioDevice() {

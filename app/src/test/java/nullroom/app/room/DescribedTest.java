@@ -9,8 +9,8 @@ import javafx.scene.layout.StackPane;
 import nullroom.app.DeskTest;
 import nullroom.app.Fx;
 import nullroom.app.ring.RingModel;
+import nullroom.core.book.RoomBook;
 import nullroom.core.predict.Margins;
-import nullroom.io.book.RoomBook;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 

@@ -166,7 +166,7 @@ class RoomHandsTest extends DeskTest {
     double z = room().camera().orElseThrow().at().z();
     drag("handle-camera", 0, -60);
     assertThat(room().camera().orElseThrow().at().z()).isGreaterThan(z + 0.1);
-    Fx.run(() -> model.hands().turn(nullroom.core.room.Thing.CAMERA, 93));
+    Fx.run(() -> model.hands().turn(nullroom.core.room.RoomItem.CAMERA, 93));
     assertThat(room().camera().orElseThrow().aim().azimuthDegrees()).isEqualTo(95);
     Fx.run(() -> model.setFocal(24));
     Fx.run(() -> model.setAspect(1));

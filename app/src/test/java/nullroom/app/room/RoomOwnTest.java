@@ -14,7 +14,7 @@ import nullroom.core.acoustics.PorousLayer;
 import nullroom.core.predict.Statistics;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Point;
-import nullroom.core.room.Thing;
+import nullroom.core.room.RoomItem;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -123,7 +123,7 @@ class RoomOwnTest extends DeskTest {
     double traced = desk.session().heard().margins().clearDb();
     assertThat(traced).isNotEqualTo(quick).isCloseTo(quick, within(3.0));
     assertThat(desk.session().beforeProperty().get().margins().clearDb()).isEqualTo(quick);
-    Fx.run(() -> model.move(Thing.MICROPHONE, 2.0, 1.6));
+    Fx.run(() -> model.move(RoomItem.MICROPHONE, 2.0, 1.6));
     assertThat(Fx.on(() -> desk.session().refinedProperty().get())).contains("Quick answer");
     double carried = desk.session().heard().margins().clearDb();
     Fx.run(model.trace()::refresh);
@@ -146,8 +146,8 @@ class RoomOwnTest extends DeskTest {
     var framing = Fx.on(() -> model.trace().framingProperty().get()).orElseThrow();
     assertThat(framing.talker()).isTrue();
     assertThat(framing.share(room(), "wall4")).isGreaterThan(0.1);
-    Fx.run(() -> model.hands().turn(Thing.TALKER, 180));
-    Fx.run(() -> model.move(Thing.TALKER, 0.1, 1.5));
+    Fx.run(() -> model.hands().turn(RoomItem.TALKER, 180));
+    Fx.run(() -> model.move(RoomItem.TALKER, 0.1, 1.5));
     Fx.run(() -> model.setCamera(false));
     assertThatThrownBy(() -> model.setCamera(true)).hasMessageContaining("no room before");
     assertThat(room().finishOf("floor")).isInstanceOf(Finish.class);

@@ -23,7 +23,7 @@ import nullroom.core.room.Ceiling;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Furniture;
 import nullroom.core.room.Room;
-import nullroom.core.room.Thing;
+import nullroom.core.room.RoomItem;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -94,7 +94,7 @@ class RoomPagesTest extends DeskTest {
       assertThat(shape.heights()[1]).isEqualTo(2.7);
     }
     assertThat(room().ceiling()).isInstanceOf(Ceiling.Gable.class);
-    Fx.run(() -> model.setHeight(Thing.TALKER, 1.31));
+    Fx.run(() -> model.setHeight(RoomItem.TALKER, 1.31));
     Room before = room();
     assertThatThrownBy(() -> shape.apply("0 0\n4 0\n4", CORNERS, ShapeModel.Roof.FLAT, 2, 2.4))
         .hasMessageContaining("must be two numbers");
@@ -163,7 +163,7 @@ class RoomPagesTest extends DeskTest {
     assertThat(spots.all()).isEmpty();
     Fx.run(() -> spots.keep("middle"));
     Room middle = room();
-    Fx.run(() -> model.move(Thing.MICROPHONE, 3.4, 2.5));
+    Fx.run(() -> model.move(RoomItem.MICROPHONE, 3.4, 2.5));
     Fx.run(() -> spots.keep("far corner"));
     assertThatThrownBy(() -> spots.keep(" middle ")).hasMessageContaining("already");
     assertThatThrownBy(() -> spots.keep("")).hasMessageContaining("needs a name");

@@ -1,6 +1,7 @@
 package nullroom.core.acoustics;
 
 import java.util.Locale;
+import nullroom.core.Decibels;
 import nullroom.core.Trouble;
 
 /**
@@ -62,6 +63,6 @@ public record Air(double temperatureC, double humidityPercent) {
    * lg e).
    */
   public Bands energyAttenuation() {
-    return Bands.from(i -> attenuationDbPerMetre(Octave.exactHz(i)) / (10 * Math.log10(Math.E)));
+    return Bands.from(i -> attenuationDbPerMetre(Octave.exactHz(i)) / Decibels.ofEnergy(Math.E));
   }
 }

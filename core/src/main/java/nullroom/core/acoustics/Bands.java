@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.function.DoubleBinaryOperator;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.IntToDoubleFunction;
+import nullroom.core.Decibels;
 
 /**
  * Eight numbers, one per octave of {@link Octave}; finite but for levels, which may be minus

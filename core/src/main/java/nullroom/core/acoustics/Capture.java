@@ -1,5 +1,7 @@
 package nullroom.core.acoustics;
 
+import nullroom.core.Decibels;
+
 /**
  * A microphone and the input it feeds, as their data sheets give them.
  *

@@ -1,6 +1,7 @@
 package nullroom.core.acoustics;
 
 import java.util.List;
+import nullroom.core.Decibels;
 import nullroom.core.signal.Band;
 import nullroom.core.signal.Weighting;
 

@@ -2,6 +2,7 @@ package nullroom.core.acoustics;
 
 import java.util.List;
 import java.util.Optional;
+import nullroom.core.Decibels;
 
 /**
  * First-order microphone patterns D(t) = A + B cos t with A + B = 1.

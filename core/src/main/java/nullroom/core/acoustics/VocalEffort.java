@@ -2,6 +2,7 @@ package nullroom.core.acoustics;
 
 import java.util.List;
 import java.util.Optional;
+import nullroom.core.Decibels;
 import nullroom.core.Table;
 import org.apache.commons.csv.CSVRecord;
 

@@ -8,7 +8,7 @@ import nullroom.core.signal.Sums;
  * Counts clipped samples in a stream: a clipped run is three or more samples of one sign in a row
  * at the largest or smallest amplitude that the format can hold.
  */
-final class ClipCounter {
+public final class ClipCounter {
   private static final int SHORTEST_RUN = 3;
   private static final int MOST_KEPT = 1000;
 
@@ -22,17 +22,19 @@ final class ClipCounter {
   private long position;
   private final List<long[]> found = new ArrayList<>();
 
-  ClipCounter(double largestAmplitude) {
+  /** Counts what reaches an amplitude. */
+  public ClipCounter(double largestAmplitude) {
     // half a step of a 24-bit code of slack, for formats that were scaled on the way
     top = largestAmplitude - 6e-8;
   }
 
-  void add(double[] block, int count) {
+  /** Takes in the next samples of a stream. */
+  public void add(double[] block, int count) {
     add(block, count, Sums.peak(block, 0, count));
   }
 
   /** The same where the largest size among the samples is known. */
-  void add(double[] block, int count, double largest) {
+  public void add(double[] block, int count, double largest) {
     if (run == 0 && largest < top) { // nearly always
       position += count;
       return;
@@ -66,15 +68,17 @@ final class ClipCounter {
   }
 
   /** Where runs are, the first thousand. */
-  List<Moment> moments(double sampleRateHz) {
+  public List<Moment> moments(double sampleRateHz) {
     return found.stream().map(r -> new Moment(r[0] / sampleRateHz, r[1] / sampleRateHz)).toList();
   }
 
-  long samples() {
+  /** Samples in clipped runs. */
+  public long samples() {
     return samples;
   }
 
-  long runs() {
+  /** Clipped runs. */
+  public long runs() {
     return runs;
   }
 }

@@ -7,7 +7,7 @@ import nullroom.core.signal.Sums;
  * histogram every 10 ms. In the first half second the running mean is divided by what the weighting
  * has seen so far, so that a recording's start does not read as quiet.
  */
-final class FastLevel {
+public final class FastLevel {
   private static final double TIME_CONSTANT_SECONDS = 0.125;
   private static final double SAMPLE_SECONDS = 0.01;
 
@@ -33,7 +33,8 @@ final class FastLevel {
   private long count;
   private double untilNext;
 
-  FastLevel(double rateHz) {
+  /** A level of a signal sampled at a rate. */
+  public FastLevel(double rateHz) {
     this.rateHz = rateHz;
     keep = Math.exp(-1 / (TIME_CONSTANT_SECONDS * rateHz));
     inChunks = rateHz >= LEAST_RATE_FOR_CHUNKS_HZ;
@@ -43,7 +44,8 @@ final class FastLevel {
     untilNext = SKIP_SECONDS * rateHz;
   }
 
-  void add(double[] samples, int length) {
+  /** Takes in the next samples of a stream. */
+  public void add(double[] samples, int length) {
     double m = mean;
     double give = 1 - keep;
     double w2 = give * keep;
@@ -87,16 +89,17 @@ final class FastLevel {
   }
 
   /** The mean square of now. */
-  double meanSquare() {
+  public double meanSquare() {
     return count == 0 ? 0 : mean / seen();
   }
 
   /** Largest mean square so far, as a sound level meter that starts at silence shows it. */
-  double largestMeanSquare() {
+  public double largestMeanSquare() {
     return largest;
   }
 
-  LevelHistogram histogram() {
+  /** Levels taken so far. */
+  public LevelHistogram histogram() {
     return histogram;
   }
 }

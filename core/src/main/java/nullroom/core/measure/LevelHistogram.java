@@ -1,10 +1,10 @@
 package nullroom.core.measure;
 
 import java.util.OptionalDouble;
-import nullroom.core.acoustics.Decibels;
+import nullroom.core.Decibels;
 
 /** How often each level was there, in steps of 0.02 dB, in memory that does not grow with time. */
-final class LevelHistogram {
+public final class LevelHistogram {
   private static final double LOWEST_DBFS = -220;
   private static final double HIGHEST_DBFS = 40;
   private static final double STEP_DB = 0.02;
@@ -22,7 +22,7 @@ final class LevelHistogram {
    * The level exceeded for a share of the time, 0 to 1; empty where nothing was added or it was all
    * silent.
    */
-  OptionalDouble exceeded(double share) {
+  public OptionalDouble exceeded(double share) {
     long wanted = (long) Math.ceil(total * share);
     long seen = 0;
     for (int k = counts.length - 1; k > 0 && total > 0; k--) {

@@ -1,7 +1,7 @@
 /**
- * From samples to report records: room noise, decay, level of a take. Start at {@link NoiseMeter},
- * {@link DecayAnalysis} and {@link TakeMeter}. Input is read through {@link SampleSource} in
- * blocks, so files may be longer than memory. ISO 3382-1/-2, IEC 61672-1, ANSI/ASA S12.2, AES17.
+ * What the meters of noise, decay, takes and the moment share. Samples in, report records out;
+ * input is read through {@link nullroom.core.signal.SampleSource} in blocks, so files may be longer
+ * than memory.
  */
 @NullMarked
 package nullroom.core.measure;

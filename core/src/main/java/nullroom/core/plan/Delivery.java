@@ -3,9 +3,10 @@ package nullroom.core.plan;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import nullroom.core.acoustics.Decibels;
-import nullroom.core.measure.TakeChannel;
-import nullroom.core.measure.TakeReport;
+import nullroom.core.Decibels;
+import nullroom.core.book.Brief;
+import nullroom.core.measure.take.TakeChannel;
+import nullroom.core.measure.take.TakeReport;
 
 /**
  * What brings a take to its brief by gain alone.

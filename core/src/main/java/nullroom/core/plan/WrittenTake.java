@@ -4,8 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import nullroom.core.acoustics.Decibels;
-import nullroom.core.measure.TakeReport;
+import nullroom.core.Decibels;
+import nullroom.core.book.Brief;
+import nullroom.core.measure.take.TakeReport;
 
 /** What was written for a brief, as reading it back tells. */
 public final class WrittenTake {

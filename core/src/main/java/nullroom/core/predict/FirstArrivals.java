@@ -3,7 +3,7 @@ package nullroom.core.predict;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import nullroom.core.acoustics.Decibels;
+import nullroom.core.Decibels;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
@@ -39,8 +39,8 @@ public final class FirstArrivals {
     Point talker = room.talker().get().at();
     Point microphone = room.microphone().get().at();
     double direct = talker.distanceTo(microphone);
-    Shell shell = new Shell(room);
-    Shell.Hit hit = new Shell.Hit();
+    RayGeometry shell = new RayGeometry(room);
+    RayGeometry.Hit hit = new RayGeometry.Hit();
     List<Arrival> found = new ArrayList<>();
     for (ImageSources.Path path :
         ImageSources.byTree(shell, talker, microphone, Double.POSITIVE_INFINITY, 1)) {

@@ -42,7 +42,7 @@ public record Framing(
   }
 
   private static Framing of(Room room, Camera camera) {
-    Shell shell = new Shell(room);
+    RayGeometry shell = new RayGeometry(room);
     Map<String, boolean[]> cells = new LinkedHashMap<>();
     Map<String, SurfaceGrid> grids = SurfaceGrid.of(room);
     grids.forEach((surface, grid) -> {
@@ -60,12 +60,12 @@ public record Framing(
         room.microphone().filter(m -> sees(shell, camera, m.at())).isPresent());
   }
 
-  private static boolean sees(Shell shell, Camera camera, Furniture piece) {
+  private static boolean sees(RayGeometry shell, Camera camera, Furniture piece) {
     return piece.sides().stream().anyMatch(side -> sees(shell, camera, side.corners()));
   }
 
   /** Whether any point of a fine mesh over a rectangle is seen. */
-  private static boolean sees(Shell shell, Camera camera, List<Point> c) {
+  private static boolean sees(RayGeometry shell, Camera camera, List<Point> c) {
     Point along = c.get(1).minus(c.get(0));
     Point across = c.get(3).minus(c.get(0));
     int columns = meshes(along.length());
@@ -85,7 +85,7 @@ public record Framing(
     return Math.clamp((int) (metres / MESH_METRES), 1, MOST_MESHES);
   }
 
-  private static boolean sees(Shell shell, Camera camera, Point p) {
+  private static boolean sees(RayGeometry shell, Camera camera, Point p) {
     return camera.frames(p) && shell.sees(camera.at(), p);
   }
 

@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
+import nullroom.core.Decibels;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
-import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.acoustics.Pattern;
-import nullroom.core.measure.SpeechTransmission;
+import nullroom.core.measure.decay.SpeechTransmission;
 import nullroom.core.room.NoiseSource;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
@@ -22,8 +22,8 @@ import nullroom.core.room.Talker;
  *
  * <p>All levels are equivalent sound pressure levels at the microphone through its pattern, per
  * octave. The direct sound is the voice at 1 m by effort and directivity, by 1/r, through the
- * pattern with proximity effect. The room's {@link Reply} is a quick one or that of a computed
- * response, parted 50 ms after the direct sound.
+ * pattern with proximity effect. The room's {@link ReflectedSound} is a quick one or that of a
+ * computed response, parted 50 ms after the direct sound.
  *
  * @param directDbSpl voice straight from the lips
  * @param earlyDbSpl reply of the room in the first 50 ms
@@ -104,7 +104,7 @@ public record Heard(
    * @throws Trouble.BadField if talker or microphone is missing
    */
   public static Heard of(Room room, Bands decaySeconds) {
-    return of(room, decaySeconds, Reply.quick(room, decaySeconds));
+    return of(room, decaySeconds, ReflectedSound.quick(room, decaySeconds));
   }
 
   /**
@@ -113,7 +113,7 @@ public record Heard(
    * @param decaySeconds per octave; for noise from places
    * @throws Trouble.BadField if talker or microphone is missing
    */
-  public static Heard of(Room room, Bands decaySeconds, Reply reply) {
+  public static Heard of(Room room, Bands decaySeconds, ReflectedSound reply) {
     Talker talker = room.requireTalker();
     PlacedMicrophone microphone = room.requireMicrophone();
     Bands voiceAtMetre = talker.effort().levelsDbSpl();
@@ -185,7 +185,8 @@ public record Heard(
         pattern.gainDb(microphone.aim().angleTo(toSource))
             - Decibels.ofAmplitude(Math.max(NEAREST_METRES, toSource.length()));
     double pickup = pattern.diffuseGainDb();
-    return decaySeconds.map(t -> Decibels.sum(straight, Reply.diffuseGainDb(room, t) + pickup));
+    return decaySeconds.map(
+        t -> Decibels.sum(straight, ReflectedSound.diffuseGainDb(room, t) + pickup));
   }
 
   /**

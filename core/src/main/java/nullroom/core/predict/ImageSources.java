@@ -39,14 +39,14 @@ final class ImageSources {
     }
   }
 
-  private final Shell shell;
+  private final RayGeometry shell;
   private final Point source;
   private final Point receiver;
   private final double longest;
   private final int order;
   private final List<Path> found = new ArrayList<>();
 
-  private ImageSources(Shell shell, Point source, Point receiver, double longest, int order) {
+  private ImageSources(RayGeometry shell, Point source, Point receiver, double longest, int order) {
     this.shell = shell;
     this.source = source;
     this.receiver = receiver;
@@ -55,7 +55,7 @@ final class ImageSources {
   }
 
   /** The order that {@link #of} goes to by itself; without end in a plain box. */
-  static int order(Room room, Shell shell) {
+  static int order(Room room, RayGeometry shell) {
     if (plainBox(room)) {
       return Integer.MAX_VALUE;
     }
@@ -74,7 +74,7 @@ final class ImageSources {
    * @param order of the last that are looked for
    */
   static List<Path> of(
-      Room room, Shell shell, Point source, Point receiver, double longest, int order) {
+      Room room, RayGeometry shell, Point source, Point receiver, double longest, int order) {
     ImageSources all = new ImageSources(shell, source, receiver, longest, order);
     if (plainBox(room)) {
       all.lattice(room);
@@ -86,7 +86,8 @@ final class ImageSources {
   }
 
   /** The same by the tree even in a box. */
-  static List<Path> byTree(Shell shell, Point source, Point receiver, double longest, int order) {
+  static List<Path> byTree(
+      RayGeometry shell, Point source, Point receiver, double longest, int order) {
     ImageSources all = new ImageSources(shell, source, receiver, longest, order);
     all.tree(source, new int[order], 0);
     all.found.sort(Comparator.comparingDouble(Path::metres));
@@ -98,7 +99,8 @@ final class ImageSources {
       return;
     }
     for (int f = 0; f < shell.size(); f++) {
-      if (depth > 0 && f == facets[depth - 1] || shell.before(f, image) < Shell.CLEAR_METRES) {
+      if (depth > 0 && f == facets[depth - 1]
+          || shell.before(f, image) < RayGeometry.CLEAR_METRES) {
         continue;
       }
       Point mirrored = shell.mirrored(f, image);
@@ -118,7 +120,7 @@ final class ImageSources {
     for (int k = depth - 1; k >= 0; k--) {
       double here = shell.before(facets[k], from);
       double there = shell.before(facets[k], towards);
-      if (here < Shell.CLEAR_METRES || there > -Shell.CLEAR_METRES) {
+      if (here < RayGeometry.CLEAR_METRES || there > -RayGeometry.CLEAR_METRES) {
         return;
       }
       Point at = from.plus(towards.minus(from), here / (here - there));

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import nullroom.core.Decibels;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 
@@ -34,7 +35,7 @@ public record Mode(double frequencyHz, int nx, int ny, int nz) {
         Math.cos(nx * Math.PI * (at.x() - low.x()) / size.x())
             * Math.cos(ny * Math.PI * (at.y() - low.y()) / size.y())
             * Math.cos(nz * Math.PI * (at.z() - low.z()) / size.z());
-    return Math.max(DEEPEST_DB, 20 * Math.log10(Math.abs(shape) + 1e-12));
+    return Math.max(DEEPEST_DB, Decibels.ofAmplitude(Math.abs(shape) + 1e-12));
   }
 
   /** axial, tangential or oblique, by the number of directions it moves in. */

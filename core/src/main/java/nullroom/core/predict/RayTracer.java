@@ -130,14 +130,14 @@ final class RayTracer {
     }
   }
 
-  private final Shell shell;
+  private final RayGeometry shell;
   private final Setting set;
   private final Loss loss;
   private final double ball;
   private final double ballVolume;
   private final boolean wholeBall;
 
-  RayTracer(Shell shell, Setting set) {
+  RayTracer(RayGeometry shell, Setting set) {
     this.shell = shell;
     this.set = set;
     double clearance = shell.clearance(set.receiver());
@@ -223,7 +223,7 @@ final class RayTracer {
   private final class Batch {
     private final SplittableRandom random;
     private final double[][] energy;
-    private final Shell.Hit hit = new Shell.Hit();
+    private final RayGeometry.Hit hit = new RayGeometry.Hit();
     private final double[] ray = new double[Octave.COUNT];
     private final double[] left = new double[Octave.COUNT];
     private final double[] direction = new double[3];

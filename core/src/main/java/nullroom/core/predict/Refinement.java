@@ -41,8 +41,9 @@ public record Refinement(Room room, Bands earlyDb, Bands lateDb) {
    *     brought to
    */
   public static Refinement of(Room room, RoomResponse traced, Bands decaySeconds) {
-    Reply full = Reply.of(traced.withDecay(Statistics.of(room).seconds(), decaySeconds));
-    Reply quick = Reply.quick(room, decaySeconds);
+    ReflectedSound full =
+        ReflectedSound.of(traced.withDecay(Statistics.of(room).seconds(), decaySeconds));
+    ReflectedSound quick = ReflectedSound.quick(room, decaySeconds);
     return new Refinement(
         room,
         full.earlyDb().with(quick.earlyDb(), Refinement::over),
@@ -73,8 +74,8 @@ public record Refinement(Room room, Bands earlyDb, Bands lateDb) {
   }
 
   /** A quick answer of a room that it holds for, corrected. */
-  public Reply of(Reply quick) {
-    return new Reply(
+  public ReflectedSound of(ReflectedSound quick) {
+    return new ReflectedSound(
         quick.earlyDb().with(earlyDb, Double::sum),
         quick.lateDb().with(lateDb, Double::sum),
         quick.directBlocked());

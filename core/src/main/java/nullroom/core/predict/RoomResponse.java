@@ -4,12 +4,12 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
+import nullroom.core.Decibels;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
-import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.acoustics.Pattern;
-import nullroom.core.measure.EnergyDecay;
+import nullroom.core.measure.decay.EnergyDecay;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
@@ -135,7 +135,7 @@ public record RoomResponse(
     private final Room room;
     private final Talker talker;
     private final PlacedMicrophone microphone;
-    private final Shell shell;
+    private final RayGeometry shell;
     private final Pattern pattern;
     private final Point aim;
     private final double speed;
@@ -146,7 +146,7 @@ public record RoomResponse(
       this.room = room;
       talker = room.requireTalker();
       microphone = room.requireMicrophone();
-      shell = new Shell(room);
+      shell = new RayGeometry(room);
       pattern = microphone.capture().pattern();
       aim = microphone.aim().direction();
       speed = room.air().speedOfSound();
@@ -180,7 +180,7 @@ public record RoomResponse(
     }
 
     private RoomResponse with(List<ImageSources.Path> paths, double[][] rays, double error) {
-      Shell.Hit hit = new Shell.Hit();
+      RayGeometry.Hit hit = new RayGeometry.Hit();
       return new RoomResponse(
           direct / speed,
           directEnergy(),
@@ -199,7 +199,7 @@ public record RoomResponse(
       return direct + Heard.EARLY_SECONDS * speed;
     }
 
-    private Arrival arrival(ImageSources.Path path, Shell.Hit hit) {
+    private Arrival arrival(ImageSources.Path path, RayGeometry.Hit hit) {
       double[] energy = new double[Octave.COUNT];
       Point first = path.points().getFirst().minus(talker.at());
       sourceGain(first.x(), first.y(), first.z(), energy);

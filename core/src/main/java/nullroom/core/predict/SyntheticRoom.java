@@ -1,8 +1,8 @@
 package nullroom.core.predict;
 
 import java.util.Random;
+import nullroom.core.Decibels;
 import nullroom.core.acoustics.Bands;
-import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.signal.Band;
 import nullroom.core.signal.Fft;

@@ -1,6 +1,7 @@
 package nullroom.core.signal;
 
 import java.util.Arrays;
+import nullroom.core.Decibels;
 
 /**
  * What made one sound of another, by regularised division of their spectra: an impulse response
@@ -32,7 +33,7 @@ public final class Deconvolution {
     fft.forward(x);
     fft.forward(spectrum);
     double level = pinkLevel(x);
-    double floor = level * Math.pow(10, REGULARISED_DB / 10);
+    double floor = level * Decibels.toEnergy(REGULARISED_DB);
     spectrum[0] = 0;
     spectrum[1] = 0;
     for (int k = 1; k < fft.size() / 2; k++) {

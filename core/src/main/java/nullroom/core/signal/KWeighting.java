@@ -1,5 +1,7 @@
 package nullroom.core.signal;
 
+import nullroom.core.Decibels;
+
 /**
  * The weighting before loudness: a shelf for the head and a high-pass (ITU-R BS.1770-4, Annex 1).
  * The standard gives both for 48 kHz; for other rates they are worked back to their analogue
@@ -31,7 +33,7 @@ public final class KWeighting {
   /** Rows of b0, b1, b2, a1, a2: the shelf, then the high-pass. */
   static double[][] rows(double sampleRateHz) {
     double k = Math.tan(Math.PI * SHELF_HZ / sampleRateHz);
-    double plateau = Math.pow(10, SHELF_DB / 20);
+    double plateau = Decibels.toAmplitude(SHELF_DB);
     double corner = Math.pow(plateau, SHELF_SHARE);
     double a0 = 1 + k / SHELF_Q + k * k;
     double[] shelf = {

@@ -2,6 +2,7 @@ package nullroom.core.signal;
 
 import java.util.Arrays;
 import java.util.function.Consumer;
+import nullroom.core.Quantile;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -178,9 +179,7 @@ public final class SpectrumMeter {
   }
 
   private double medianOfRecent() {
-    double[] sorted = Arrays.copyOf(recent, (int) Math.min(seen, recent.length));
-    Arrays.sort(sorted);
-    return sorted[(sorted.length - 1) / 2];
+    return Quantile.of(recent, 0, (int) Math.min(seen, recent.length), 0.5);
   }
 
   /**

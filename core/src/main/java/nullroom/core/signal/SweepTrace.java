@@ -7,6 +7,7 @@ import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
+import nullroom.core.Quantile;
 
 /**
  * How an exponential sweep in a recording rises, read from the strongest frequency of short
@@ -78,16 +79,16 @@ public record SweepTrace(double secondsPerE, double share, double lowHz, double 
         slopes.add((logHz[i + APART] - logHz[i]) / (APART * hopSeconds));
       }
     }
-    double[] sorted = slopes.stream().mapToDouble(Double::doubleValue).sorted().toArray();
-    if (sorted.length < LEAST_STRETCHES) {
+    if (slopes.size() < LEAST_STRETCHES) {
       return Optional.empty();
     }
-    double median = sorted[sorted.length / 2];
+    double[] all = slopes.stream().mapToDouble(Double::doubleValue).toArray();
+    double median = Quantile.median(all);
     double[] alike =
-        Arrays.stream(sorted)
+        Arrays.stream(all)
             .filter(s -> Math.abs(s - median) < LIKE_THE_REST * Math.abs(median))
             .toArray();
-    double share = (double) alike.length / sorted.length;
+    double share = (double) alike.length / all.length;
     if (median <= 0.02 || share < LEAST_SHARE) {
       return Optional.empty();
     }

@@ -1,5 +1,7 @@
 package nullroom.core.signal;
 
+import nullroom.core.Decibels;
+
 /**
  * Frequency weightings A and C. The design goal is the analogue formula; {@link Filter} follows it
  * within 0.1 dB up to 20 kHz or 0.45 of the sampling rate, where a plain bilinear design misses it.
@@ -25,7 +27,7 @@ public enum Weighting {
 
   /** The weighting in decibels at {@code hz}, 0 at 1 kHz. */
   public double decibels(double hz) {
-    return 10 * Math.log10(power(hz));
+    return Decibels.ofEnergy(power(hz));
   }
 
   private double raw(double hz) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Map;
+import nullroom.core.Decibels;
 import nullroom.core.ReferenceTable;
 import nullroom.core.Table;
 import org.junit.jupiter.api.DisplayName;

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import nullroom.core.TestRooms;
+import nullroom.core.book.Goal;
 import nullroom.core.plan.Adviser.Hanging;
-import nullroom.core.predict.Goal;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.Ceiling;

@@ -10,10 +10,10 @@ import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.stream.Stream;
+import nullroom.core.Decibels;
 import nullroom.core.Progress;
 import nullroom.core.TestRooms;
 import nullroom.core.acoustics.Bands;
-import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.acoustics.Pattern;
 import nullroom.core.room.Aim;
@@ -160,8 +160,8 @@ class HardRoomsTest {
             new Point(0.05, 0.05, 1.3),
             new Point(0.02, 0.02, 0.02))) {
       Room there = live.withMicrophone(live.requireMicrophone().movedTo(at, lips));
-      Bands late = Reply.of(RoomResponse.of(there, 4, Progress.NONE)).lateDb();
-      Bands field = Reply.diffuse(there, Statistics.of(there).seconds()).lateDb();
+      Bands late = ReflectedSound.of(RoomResponse.of(there, 4, Progress.NONE)).lateDb();
+      Bands field = ReflectedSound.diffuse(there, Statistics.of(there).seconds()).lateDb();
       for (int b = 2; b < 7; b++) {
         assertThat(late.get(b)).as("%s, octave %d", at, b).isCloseTo(field.get(b), within(0.9));
       }
@@ -195,7 +195,7 @@ class HardRoomsTest {
       Arrays.fill(a, absorption);
       Room dead = clad(TestRooms.box(0.1), 0.1, a);
       RoomResponse response = RoomResponse.of(dead, 1, Progress.NONE);
-      Heard heard = Heard.of(dead, Statistics.of(dead).seconds(), Reply.of(response));
+      Heard heard = Heard.of(dead, Statistics.of(dead).seconds(), ReflectedSound.of(response));
       assertThat(response.hasLate()).isFalse();
       assertThat(heard.hasLate()).isFalse();
       for (int b = 0; b < Octave.COUNT; b++) {

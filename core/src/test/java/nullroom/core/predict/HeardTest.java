@@ -6,13 +6,14 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Optional;
+import nullroom.core.Decibels;
 import nullroom.core.TestRooms;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
-import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.acoustics.Pattern;
 import nullroom.core.acoustics.VocalEffort;
+import nullroom.core.book.Goal;
 import nullroom.core.room.NoiseSource;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
@@ -28,7 +29,7 @@ class HeardTest {
   @DisplayName(
       "direct to reverberant by hand: 10 lg(1/(4 pi r^2)) - 10 lg(4/A), less the decay on the way (Kuttruff; Barron and Lee)")
   void directToReverberant() {
-    Heard heard = Heard.of(room, Bands.all(0.4), Reply.diffuse(room, Bands.all(0.4)));
+    Heard heard = Heard.of(room, Bands.all(0.4), ReflectedSound.diffuse(room, Bands.all(0.4)));
     double c = room.air().speedOfSound();
     double absorption = 24 * Math.log(10) / c * room.volume() / 0.4;
     double r = 0.3;
@@ -60,7 +61,7 @@ class HeardTest {
   @DisplayName(
       "a field that decays exponentially parts at 50 ms as 1 - e^(-0.691/T) (ISO 3382-1, C50 without direct sound)")
   void earlyAndLateShare() {
-    Heard heard = Heard.of(room, Bands.all(0.5), Reply.diffuse(room, Bands.all(0.5)));
+    Heard heard = Heard.of(room, Bands.all(0.5), ReflectedSound.diffuse(room, Bands.all(0.5)));
     double early = Math.pow(10, heard.earlyDbSpl().get(4) / 10);
     double late = Math.pow(10, heard.lateDbSpl().get(4) / 10);
     assertThat(10 * Math.log10(early / late)).isCloseTo(4.74, within(0.01));

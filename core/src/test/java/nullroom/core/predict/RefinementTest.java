@@ -14,7 +14,7 @@ import nullroom.core.room.Furniture;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
-import nullroom.core.room.Thing;
+import nullroom.core.room.RoomItem;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 
@@ -35,13 +35,13 @@ class RefinementTest {
       for (double metres : new double[] {0.3, 1, 2}) {
         Room box = TestRooms.box(absorption);
         Point lips = box.requireTalker().at();
-        Room near = Thing.MICROPHONE.moved(box, lips.plus(new Point(metres, 0.1, 0.1), 1));
+        Room near = RoomItem.MICROPHONE.moved(box, lips.plus(new Point(metres, 0.1, 0.1), 1));
         Room ell = near.reshaped(Outline.ell(5, 4), new Ceiling.Flat(2.5));
         for (Room one : List.of(near, ell)) {
           Bands t = Statistics.of(one).seconds();
-          Bands truth = Reply.of(RoomResponse.of(one, 1, Progress.NONE)).earlyDb();
-          better += squares(Reply.quick(one, t).earlyDb(), truth);
-          worse += squares(Reply.diffuse(one, t).earlyDb(), truth);
+          Bands truth = ReflectedSound.of(RoomResponse.of(one, 1, Progress.NONE)).earlyDb();
+          better += squares(ReflectedSound.quick(one, t).earlyDb(), truth);
+          worse += squares(ReflectedSound.diffuse(one, t).earlyDb(), truth);
         }
       }
     }
@@ -61,8 +61,8 @@ class RefinementTest {
   @DisplayName("for the room that was traced the corrected answer is the traced one")
   void exact() {
     Refinement refinement = Refinement.of(room, traced, seconds);
-    Reply corrected = refinement.of(Reply.quick(room, seconds));
-    Reply truth = Reply.of(traced);
+    ReflectedSound corrected = refinement.of(ReflectedSound.quick(room, seconds));
+    ReflectedSound truth = ReflectedSound.of(traced);
     for (int b = 0; b < 8; b++) {
       assertThat(corrected.earlyDb().get(b)).isCloseTo(truth.earlyDb().get(b), within(1e-9));
       assertThat(corrected.lateDb().get(b)).isCloseTo(truth.lateDb().get(b), within(1e-9));
@@ -71,19 +71,19 @@ class RefinementTest {
     assertThat(Refinement.alike(room, room.withNoise(Bands.all(30))))
         .as("noise is no matter")
         .isTrue();
-    assertThat(Refinement.alike(room, Thing.TALKER.turned(room, 90))).isFalse();
-    assertThat(refinement.holds(Thing.TALKER.moved(room, new Point(1, 1, 1)))).isTrue();
+    assertThat(Refinement.alike(room, RoomItem.TALKER.turned(room, 90))).isFalse();
+    assertThat(refinement.holds(RoomItem.TALKER.moved(room, new Point(1, 1, 1)))).isTrue();
     assertThat(refinement.holds(room.stretched(1.2, 1, 1))).isFalse();
   }
 
   @Test
   @DisplayName("moved by 30 cm the corrected answer stays nearer to the tracer than the quick one")
   void carried() {
-    Room moved = Thing.MICROPHONE.moved(room, new Point(1.8, 1.6, 1.2));
+    Room moved = RoomItem.MICROPHONE.moved(room, new Point(1.8, 1.6, 1.2));
     Bands t = Statistics.of(moved).seconds();
-    Reply quick = Reply.quick(moved, t);
-    Reply corrected = Refinement.of(room, traced, seconds).of(quick);
-    Reply truth = Reply.of(RoomResponse.of(moved, 1, Progress.NONE));
+    ReflectedSound quick = ReflectedSound.quick(moved, t);
+    ReflectedSound corrected = Refinement.of(room, traced, seconds).of(quick);
+    ReflectedSound truth = ReflectedSound.of(RoomResponse.of(moved, 1, Progress.NONE));
     assertThat(squares(corrected.lateDb(), truth.lateDb()))
         .isLessThan(0.3 * squares(quick.lateDb(), truth.lateDb()));
   }
@@ -92,8 +92,9 @@ class RefinementTest {
   @DisplayName("half the time as measured: less comes late, by the tracer's own course")
   void measured() {
     Bands half = seconds.map(t -> t / 2);
-    Reply corrected = Refinement.of(room, traced, half).of(Reply.quick(room, half));
-    assertThat(corrected.lateDb().get(4)).isLessThan(Reply.of(traced).lateDb().get(4) - 4);
+    ReflectedSound corrected =
+        Refinement.of(room, traced, half).of(ReflectedSound.quick(room, half));
+    assertThat(corrected.lateDb().get(4)).isLessThan(ReflectedSound.of(traced).lateDb().get(4) - 4);
   }
 
   @Test
@@ -102,7 +103,7 @@ class RefinementTest {
     Furniture board =
         new Furniture("board", new Point(1.35, 1.0, 0.6), 0.02, 1, 1, 0, Finish.of("door_solid"));
     Room hidden = room.withFurniture(List.of(board));
-    assertThat(Reply.quick(hidden, seconds).directBlocked()).isTrue();
+    assertThat(ReflectedSound.quick(hidden, seconds).directBlocked()).isTrue();
     assertThat(Heard.of(hidden).margins().clearDb())
         .isLessThan(Heard.of(room).margins().clearDb() - 3);
   }

@@ -5,10 +5,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.SplittableRandom;
+import nullroom.core.Decibels;
 import nullroom.core.Progress;
 import nullroom.core.TestRooms;
 import nullroom.core.acoustics.Bands;
-import nullroom.core.acoustics.Decibels;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.acoustics.Pattern;
 import nullroom.core.room.Aim;
@@ -66,7 +66,7 @@ class RoomResponseTest {
       "the tree of mirrors (Borish 1984) finds the lattice of a box (Allen and Berkley 1979) to order 4")
   void latticeAgainstTree() {
     Room room = placed(TestRooms.box(0.2), new Point(0.9, 1.3, 1.25), new Point(2.7, 2.1, 1.1));
-    Shell shell = new Shell(room);
+    RayGeometry shell = new RayGeometry(room);
     Point t = room.requireTalker().at();
     Point m = room.requireMicrophone().at();
     List<ImageSources.Path> tree = ImageSources.byTree(shell, t, m, 40, 4);
@@ -136,7 +136,7 @@ class RoomResponseTest {
   @DisplayName("where nothing takes up sound, energy stays: 4 pi c t / V over time (diffuse field)")
   void conservation() {
     Room room = clad(TestRooms.box(0.2), 0, 0.5);
-    Shell shell = new Shell(room);
+    RayGeometry shell = new RayGeometry(room);
     double c = room.air().speedOfSound();
     RayTracer tracer =
         new RayTracer(
@@ -170,9 +170,9 @@ class RoomResponseTest {
             TestRooms.box(0.1),
             TestRooms.of(ELL, new Ceiling.Flat(2.4), 0.1),
             TestRooms.of(Outline.box(4.2, 3.6), new Ceiling.Gable(1.6, 3.1, true), 0.1))) {
-      Shell shell = new Shell(room);
+      RayGeometry shell = new RayGeometry(room);
       SplittableRandom random = new SplittableRandom(4);
-      Shell.Hit hit = new Shell.Hit();
+      RayGeometry.Hit hit = new RayGeometry.Hit();
       double way = 0;
       int count = 400_000;
       Point p = new Point(1, 1, 1);
@@ -238,8 +238,8 @@ class RoomResponseTest {
     assertThat(shut.arrivals()).noneMatch(a -> a.surfaces().equals(List.of("floor")));
     assertThat(shut.arrivals()).anyMatch(a -> a.surfaces().equals(List.of("ceiling")));
     assertThat(shut.arrivals()).anyMatch(a -> a.surfaces().contains("wardrobe"));
-    Heard heard = Heard.of(hidden, Statistics.of(hidden).seconds(), Reply.of(shut));
-    Heard bare = Heard.of(room, Statistics.of(room).seconds(), Reply.of(open));
+    Heard heard = Heard.of(hidden, Statistics.of(hidden).seconds(), ReflectedSound.of(shut));
+    Heard bare = Heard.of(room, Statistics.of(room).seconds(), ReflectedSound.of(open));
     assertThat(bare.directDbSpl()).isEqualTo(Heard.of(room).directDbSpl());
     assertThat(heard.margins().clearDb()).isLessThan(bare.margins().clearDb() - 1);
   }
@@ -285,7 +285,7 @@ class RoomResponseTest {
     double[] lead = new double[4800 + sound.length];
     System.arraycopy(sound, 0, lead, 4800, sound.length);
     var report =
-        nullroom.core.measure.DecayAnalysis.ofImpulses(new Samples(lead, 48_000), Octave.ALL);
+        nullroom.core.measure.decay.DecayAnalysis.ofImpulses(new Samples(lead, 48_000), Octave.ALL);
     for (int b = 3; b < Octave.COUNT; b++) {
       var band = report.band(Octave.nominalHz(b)).orElseThrow();
       double t20 = response.t20Seconds(b).orElseThrow();

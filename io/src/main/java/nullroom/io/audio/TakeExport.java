@@ -6,9 +6,9 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
+import nullroom.core.Decibels;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
-import nullroom.core.acoustics.Decibels;
 import nullroom.core.signal.Mixed;
 import nullroom.core.signal.SampleSource;
 

@@ -11,6 +11,7 @@ import java.nio.file.StandardOpenOption;
 import java.util.List;
 import java.util.Optional;
 import nullroom.core.Trouble;
+import nullroom.core.book.RoomBook;
 import nullroom.core.room.Room;
 import nullroom.core.signal.Samples;
 import nullroom.io.SafeFile;
@@ -343,7 +344,7 @@ public final class BookFolder {
         return BookJson.read(node);
       }
       Room room = RoomJson.read(node);
-      return new RoomBook(room.name(), nullroom.core.predict.Goal.SPOKEN_ON_CAMERA, room);
+      return new RoomBook(room.name(), nullroom.core.book.Goal.SPOKEN_ON_CAMERA, room);
     } catch (Trouble.BadField e) {
       throw new Trouble.BadFile(path.toString(), e.line());
     }

@@ -2,7 +2,10 @@ package nullroom.io.book;
 
 import java.util.Optional;
 import nullroom.core.acoustics.Capture;
-import nullroom.core.measure.Scale;
+import nullroom.core.book.Listening;
+import nullroom.core.book.NoiseMeasurement;
+import nullroom.core.book.SurveyNote;
+import nullroom.core.measure.noise.Scale;
 import nullroom.core.room.Room;
 
 /**

@@ -2,9 +2,11 @@ package nullroom.io.book;
 
 import java.util.List;
 import java.util.Optional;
-import nullroom.core.measure.BlindDecay;
-import nullroom.core.measure.DecayReport;
-import nullroom.core.measure.Excitation;
+import nullroom.core.book.DecayEstimate;
+import nullroom.core.book.MeasuredAt;
+import nullroom.core.measure.decay.BlindDecay;
+import nullroom.core.measure.decay.DecayReport;
+import nullroom.core.measure.decay.Excitation;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 

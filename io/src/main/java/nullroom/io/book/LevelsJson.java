@@ -8,9 +8,10 @@ import java.util.OptionalInt;
 import java.util.function.Supplier;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.VocalEffort;
-import nullroom.core.plan.Brief;
-import nullroom.core.plan.Handover;
-import nullroom.core.plan.Staging;
+import nullroom.core.book.Brief;
+import nullroom.core.book.Handover;
+import nullroom.core.book.Levels;
+import nullroom.core.book.Staging;
 import tools.jackson.databind.node.ObjectNode;
 
 /** What is known about the level, in a book. */

@@ -2,8 +2,12 @@ package nullroom.io.book;
 
 import java.util.List;
 import java.util.Optional;
-import nullroom.core.measure.Calibration;
-import nullroom.core.measure.MainsHum;
+import nullroom.core.book.HumTest;
+import nullroom.core.book.Listening;
+import nullroom.core.book.SurveyNote;
+import nullroom.core.book.Suspect;
+import nullroom.core.measure.noise.Calibration;
+import nullroom.core.measure.noise.MainsHum;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 

@@ -3,10 +3,12 @@ package nullroom.io.book;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import nullroom.core.measure.Intrusion;
-import nullroom.core.measure.NoiseReport;
-import nullroom.core.measure.Scale;
-import nullroom.core.measure.Tone;
+import nullroom.core.book.DecayMeasurement;
+import nullroom.core.book.NoiseMeasurement;
+import nullroom.core.measure.noise.Intrusion;
+import nullroom.core.measure.noise.NoiseReport;
+import nullroom.core.measure.noise.Scale;
+import nullroom.core.measure.noise.Tone;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 

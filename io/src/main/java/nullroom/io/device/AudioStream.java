@@ -1,7 +1,7 @@
 package nullroom.io.device;
 
 import java.util.Optional;
-import nullroom.core.measure.ChannelPair;
+import nullroom.core.measure.take.ChannelPair;
 
 /** An input that is listening: blocks of one channel, as they come. Close it. Not thread-safe. */
 public interface AudioStream extends AutoCloseable {

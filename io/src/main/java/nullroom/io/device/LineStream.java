@@ -3,7 +3,7 @@ package nullroom.io.device;
 import java.util.Optional;
 import javax.sound.sampled.AudioFormat;
 import javax.sound.sampled.TargetDataLine;
-import nullroom.core.measure.ChannelPair;
+import nullroom.core.measure.take.ChannelPair;
 
 /** A line of javax.sound.sampled, 16 bit; the first of its channels is heard. */
 final class LineStream implements AudioStream {

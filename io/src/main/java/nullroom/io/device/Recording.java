@@ -3,7 +3,7 @@ package nullroom.io.device;
 import java.util.Arrays;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
-import nullroom.core.measure.ChannelPair;
+import nullroom.core.measure.take.ChannelPair;
 import nullroom.core.signal.Samples;
 
 /** Takes a stretch of a stream into memory. */

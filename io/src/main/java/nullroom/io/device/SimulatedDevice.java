@@ -1,11 +1,11 @@
 package nullroom.io.device;
 
 import java.util.OptionalDouble;
+import nullroom.core.Decibels;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
-import nullroom.core.acoustics.Decibels;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.ResponseSound;
 import nullroom.core.predict.RoomResponse;

@@ -6,8 +6,8 @@ import java.util.Deque;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.Consumer;
-import nullroom.core.measure.Intrusion;
-import nullroom.core.measure.SecondLevels;
+import nullroom.core.measure.noise.Intrusion;
+import nullroom.core.measure.noise.SecondLevels;
 import nullroom.core.signal.Samples;
 
 /**

@@ -11,9 +11,9 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import nullroom.core.Trouble;
-import nullroom.core.measure.SecondLevels;
-import nullroom.core.measure.SecondMeter;
-import nullroom.core.measure.Survey;
+import nullroom.core.measure.noise.SecondLevels;
+import nullroom.core.measure.noise.SecondMeter;
+import nullroom.core.measure.noise.Survey;
 import nullroom.core.signal.Band;
 
 /**

@@ -17,7 +17,7 @@ import java.util.Random;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import nullroom.core.Trouble;
-import nullroom.core.measure.Intrusion;
+import nullroom.core.measure.noise.Intrusion;
 import nullroom.core.signal.Band;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;

@@ -1,0 +1,283 @@
+package nullroom.app.shell;
+
+import java.nio.file.Path;
+import java.util.EnumMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import java.util.function.BiConsumer;
+import java.util.function.Supplier;
+import javafx.animation.Animation;
+import javafx.animation.AnimationTimer;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.beans.binding.Bindings;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.value.ObservableValue;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.Duration;
+import nullroom.app.control.BandPlot;
+import nullroom.app.control.Choice;
+import nullroom.app.control.Ladder;
+import nullroom.app.control.Wrapped;
+import nullroom.core.book.RoomBook;
+
+/** The window's content: rail, the station of now, ladder and next move, status line. */
+public final class MainWindow {
+  private final BorderPane root = new BorderPane();
+  private final Rail rail;
+
+  /**
+   * Builds the window's content.
+   *
+   * @param desk the open book and its tools
+   * @param views makes the node of each station, when it is first shown
+   * @param words of each station
+   * @param onSpace what the space bar starts
+   * @param onDrop receives a dropped file and the station shown
+   * @param executor for what must not hold up the window
+   */
+  public MainWindow(
+      StationContext desk,
+      Map<Station, Supplier<Node>> views,
+      Map<Station, StationText> words,
+      Runnable onSpace,
+      BiConsumer<Station, Path> onDrop,
+      Executor executor) {
+    rail = new Rail(desk.session(), words);
+    root.getStyleClass().addAll("root-pane", "paper");
+    root.setLeft(rail.node());
+    root.setRight(right(desk, executor));
+    root.setBottom(status(desk));
+    follow(desk);
+    Map<Station, Node> made = new EnumMap<>(Station.class);
+    rail.stationProperty()
+        .subscribe(station ->
+            root.setCenter(
+                made.computeIfAbsent(station, s -> Objects.requireNonNull(views.get(s)).get())));
+    keys(desk, onSpace);
+    drops(onDrop);
+  }
+
+  /** The nodes. */
+  public BorderPane root() {
+    return root;
+  }
+
+  /** The station shown. */
+  public ObjectProperty<Station> stationProperty() {
+    return rail.stationProperty();
+  }
+
+  /** Dark ("lamp off") or light ("paper"). */
+  public void setLampOff(boolean off) {
+    root.getStyleClass().removeAll("paper", "lamp-off");
+    root.getStyleClass().add(off ? "lamp-off" : "paper");
+  }
+
+  private Node right(StationContext desk, Executor executor) {
+    Ladder ladder = new Ladder();
+    Runnable refresh =
+        () -> {
+          RoomBook book = desk.session().book();
+          ladder.show(
+              desk.session().heardProperty().get(),
+              desk.session().beforeProperty().get(),
+              book.goal().targets(),
+              book.noise()
+                  .filter(n -> n.roomDbSpl().isPresent())
+                  .map(n -> BandPlot.Origin.heard(n.simulated()))
+                  .orElse(BandPlot.Origin.ASSUMED),
+              book.decay()
+                  .map(d -> BandPlot.Origin.heard(d.simulated()))
+                  .orElse(BandPlot.Origin.PREDICTED));
+        };
+    desk.session().revisionProperty().subscribe(refresh);
+    desk.live()
+        .levelProperty()
+        .subscribe(now ->
+            ladder.showLevel(
+                now.map(Live.Level::fastDbfs).orElse(Double.NEGATIVE_INFINITY),
+                now.map(Live.Level::heldDbfs).orElse(Double.NEGATIVE_INFINITY)));
+    refresh.run();
+    Label title = new Label("The ladder");
+    title.getStyleClass().add("heading");
+    Label key = new Wrapped("— measured  –· simulated  ╌ predicted  ┈ assumed  ▬ now");
+    key.getStyleClass().addAll("soft", "key");
+    Label refined = new Wrapped("");
+    refined.setId("refined");
+    refined.textProperty().bind(desk.session().refinedProperty());
+    refined.getStyleClass().addAll("soft", "key");
+    VBox box = new VBox(title, ladder, key, refined, new NextMove(desk.session(), executor).node());
+    VBox.setVgrow(ladder, Priority.ALWAYS);
+    box.getStyleClass().add("right");
+    return box;
+  }
+
+  private Node status(StationContext desk) {
+    Label records = new Label("Input");
+    Label keys = new Label("space: listen or stop");
+    records.getStyleClass().add("soft");
+    keys.getStyleClass().add("soft");
+    Inputs inputs = desk.inputs();
+    Choice<Inputs.Input> input =
+        new Choice<>(
+            "input",
+            "input that records",
+            inputs.all(),
+            Inputs.Input::name,
+            inputs.chosenProperty()::set);
+    inputs.all().subscribe(() -> input.getItems().setAll(inputs.all()));
+    inputs.chosenProperty().subscribe(chosen -> input.show(chosen));
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    BookSession session = desk.session();
+    Button undo = step("Undo", session.undoNameProperty(), session::undo);
+    Button redo = step("Redo", session.redoNameProperty(), session::redo);
+    Button lamp = new Button("Lamp off");
+    lamp.getStyleClass().add("plain");
+    lamp.setOnAction(e -> {
+      boolean off = lamp.getText().equals("Lamp off");
+      setLampOff(off);
+      lamp.setText(off ? "Lamp on" : "Lamp off");
+    });
+    Button units = new Button();
+    units.setId("units");
+    units.getStyleClass().add("plain");
+    units.textProperty().bind(desk.units().map(u -> "In " + u.other().label()));
+    units.setOnAction(e -> desk.units().set(desk.units().get().other()));
+    HBox box = new HBox(records, input, level(desk), keys, gap, undo, redo, units, lamp);
+    box.getStyleClass().add("status");
+    return box;
+  }
+
+  /** What the input hears now goes onto the ladder, frame by frame. */
+  private static void follow(StationContext desk) {
+    AnimationTimer frames =
+        new AnimationTimer() {
+          @Override
+          public void handle(long nanos) {
+            desk.live().reading().ifPresent(desk.live()::tell);
+          }
+        };
+    desk.live()
+        .runningProperty()
+        .subscribe((was, on) -> {
+          if (on) {
+            frames.start();
+          } else {
+            frames.stop();
+            desk.live().levelProperty().set(Optional.empty());
+          }
+        });
+  }
+
+  /** What the input hears now, where it is heard: twice a second, to be read. */
+  private static Label level(StationContext desk) {
+    Label level = new Label("not heard now");
+    level.setId("live-level");
+    level.getStyleClass().add("soft");
+    Timeline clock =
+        new Timeline(
+            new KeyFrame(
+                Duration.millis(500),
+                e ->
+                    level.setText(
+                        desk.live()
+                            .reading()
+                            .flatMap(r ->
+                                r.silent()
+                                    ? Optional.of("silent: muted?")
+                                    : r.aDbfs().isPresent()
+                                        ? Optional.of(
+                                            String.format(
+                                                    Locale.ROOT,
+                                                    "%.0f dBFS A",
+                                                    r.aDbfs().getAsDouble())
+                                                .replace('-', '−'))
+                                        : Optional.<String>empty())
+                            .orElse("…"))));
+    clock.setCycleCount(Animation.INDEFINITE);
+    desk.live()
+        .runningProperty()
+        .subscribe(on -> {
+          if (on) {
+            clock.play();
+          } else {
+            clock.stop();
+            level.setText("not heard now");
+          }
+        });
+    return level;
+  }
+
+  private static Button step(String verb, ObservableValue<String> name, Runnable action) {
+    Button button = new Button();
+    button.setId(verb.toLowerCase(java.util.Locale.ROOT));
+    button.getStyleClass().add("plain");
+    button.textProperty().bind(name.map(n -> n.isEmpty() ? verb : verb + ": " + n));
+    button
+        .disableProperty()
+        .bind(Bindings.createBooleanBinding(() -> name.getValue().isEmpty(), name));
+    button.setOnAction(e -> action.run());
+    return button;
+  }
+
+  private void keys(StationContext desk, Runnable onSpace) {
+    root.addEventHandler(
+        KeyEvent.KEY_PRESSED,
+        e -> {
+          if (e.getCode() == KeyCode.SPACE) {
+            e.consume();
+            if (desk.work().runningProperty().get()) {
+              desk.work().cancel();
+            } else {
+              onSpace.run();
+            }
+          } else if (e.isShortcutDown() && e.getCode() == KeyCode.Z) {
+            e.consume();
+            if (e.isShiftDown()) {
+              desk.session().redo();
+            } else {
+              desk.session().undo();
+            }
+          } else if (e.isShortcutDown() && e.getCode().isDigitKey()) {
+            int number = e.getCode().getCode() - KeyCode.DIGIT1.getCode();
+            if (number >= 0 && number < Station.values().length) {
+              e.consume();
+              rail.stationProperty().set(Station.values()[number]);
+            }
+          }
+        });
+  }
+
+  private void drops(BiConsumer<Station, Path> onDrop) {
+    root.setOnDragOver(e -> {
+      if (e.getDragboard().hasFiles()) {
+        e.acceptTransferModes(TransferMode.COPY);
+      }
+      e.consume();
+    });
+    root.setOnDragDropped(e -> {
+      boolean files = e.getDragboard().hasFiles() && !e.getDragboard().getFiles().isEmpty();
+      if (files) {
+        onDrop.accept(
+            rail.stationProperty().get(), e.getDragboard().getFiles().getFirst().toPath());
+      }
+      e.setDropCompleted(files);
+      e.consume();
+    });
+  }
+}

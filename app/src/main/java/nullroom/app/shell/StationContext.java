@@ -1,0 +1,271 @@
+package nullroom.app.shell;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.temporal.ChronoUnit;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import nullroom.core.Progress;
+import nullroom.core.Trouble;
+import nullroom.core.book.DecayMeasurement;
+import nullroom.core.signal.Samples;
+import nullroom.io.audio.SoundFile;
+import nullroom.io.device.AudioDevice;
+import nullroom.io.device.AudioStream;
+import nullroom.io.device.Loudspeaker;
+import nullroom.io.device.Recording;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What every station works with.
+ *
+ * @param session the open book
+ * @param work the one long task
+ * @param inputs what can record
+ * @param live the input as it is heard now
+ * @param clock dates measurements
+ * @param units how lengths are said
+ */
+public record StationContext(
+    BookSession session,
+    Work work,
+    Inputs inputs,
+    Live live,
+    Clock clock,
+    ObjectProperty<Units> units) {
+
+  /** A desk of someone who measures in metres. */
+  public StationContext(BookSession session, Work work, Inputs inputs, Live live, Clock clock) {
+    this(session, work, inputs, live, clock, new SimpleObjectProperty<>(Units.METRES));
+  }
+
+  /** Less than this missing at the end of a recording is no loss. */
+  private static final double LOST_SECONDS = 0.05;
+
+  /** "Measured" or, where a simulated input made the sound, "Simulated". */
+  public static String howKnown(String sound) {
+    return DecayMeasurement.isSimulated(sound) ? "Simulated" : "Measured";
+  }
+
+  /**
+   * A sound kept in the book.
+   *
+   * @param name file name under sound/
+   * @param samples of it
+   * @param simulated whether an acted room was recorded
+   */
+  public record Kept(String name, Samples samples, boolean simulated) {}
+
+  private record Measured<T>(T result, double missingSeconds) {}
+
+  /**
+   * Records, keeps the recording and measures it off the FX thread.
+   *
+   * @param name of the work, for people
+   * @param stem of the file name
+   * @param measure from the kept sound to a result; off the FX thread
+   * @param done receives the result on the FX thread
+   */
+  public <T> void record(
+      String name,
+      AudioDevice.Prompt prompt,
+      double seconds,
+      String stem,
+      Function<Kept, T> measure,
+      Consumer<T> done) {
+    record(name, prompt, seconds, Optional.empty(), stem, measure, done);
+  }
+
+  /**
+   * As {@link #record}, with a sound that a real input is to hear from this computer's output.
+   *
+   * @param played a simulated room plays its own
+   */
+  public <T> void record(
+      String name,
+      AudioDevice.Prompt prompt,
+      double seconds,
+      Optional<Samples> played,
+      String stem,
+      Function<Kept, T> measure,
+      Consumer<T> done) {
+    Source source = source();
+    if (source == null) {
+      return;
+    }
+    recordAnd(
+        name,
+        source,
+        stem,
+        progress -> {
+          if (played.isEmpty() || source.simulated()) {
+            return source.record(prompt, seconds, progress);
+          }
+          try (Loudspeaker playing = Loudspeaker.play(played.get())) {
+            return source.record(prompt, seconds, progress);
+          }
+        },
+        recording -> seconds - recording.seconds(),
+        measure,
+        done);
+  }
+
+  /**
+   * Records block by block until a watch has heard enough, then as {@link #record}.
+   *
+   * @param mostSeconds recorded at most
+   * @param watch made for the input; hears every block off the FX thread
+   */
+  public <T> void watch(
+      String name,
+      AudioDevice.Prompt prompt,
+      double mostSeconds,
+      String stem,
+      Function<AudioStream, Recording.Watch> watch,
+      Function<Kept, T> measure,
+      Consumer<T> done) {
+    Source source = source();
+    if (source == null) {
+      return;
+    }
+    recordAnd(
+        name,
+        source,
+        stem,
+        progress -> source.watch(prompt, mostSeconds, watch, progress),
+        recording -> 0.0,
+        measure,
+        done);
+  }
+
+  private <T> void recordAnd(
+      String name,
+      Source source,
+      String stem,
+      Function<Progress, Samples> recorder,
+      ToDoubleFunction<Samples> missing,
+      Function<Kept, T> measure,
+      Consumer<T> done) {
+    work.start(
+        name,
+        progress -> {
+          Samples recording = recorder.apply(progress);
+          String kept =
+              session
+                  .folder()
+                  .keep(source.simulated() ? DecayMeasurement.SIMULATED + stem : stem, recording);
+          return new Measured<>(
+              measure.apply(new Kept(kept, recording, source.simulated())),
+              missing.applyAsDouble(recording));
+        },
+        measured -> {
+          done.accept(measured.result());
+          if (measured.missingSeconds() > LOST_SECONDS) {
+            work.warn(
+                String.format(
+                    Locale.ROOT,
+                    "%s went away %.1f s early; what was heard until then is kept and measured.",
+                    source.name(),
+                    measured.missingSeconds()));
+          }
+        });
+  }
+
+  /** What records now; where nothing does, that is said. */
+  private @Nullable Source source() {
+    Inputs.Input chosen = inputs.chosenProperty().get();
+    try {
+      return new Source(chosen.name(), chosen.simulated(), chosen.device().get(), live);
+    } catch (Trouble e) {
+      work.warn(e.line());
+      return null;
+    }
+  }
+
+  /** Keeps an unchanged copy of a sound file and measures it whole, off the FX thread. */
+  public <T> void open(
+      String name, Path file, String stem, Function<Kept, T> measure, Consumer<T> done) {
+    keepAnd(
+        name,
+        file,
+        stem,
+        (kept, progress) ->
+            measure.apply(
+                new Kept(kept, SoundFile.readChannel(session.folder().sound(kept), 0), false)),
+        done);
+  }
+
+  /** Measures what is kept of a file, and forgets it where nothing can be measured. */
+  private interface FromFile<T> {
+    T measure(String kept, Progress progress);
+  }
+
+  /**
+   * Keeps an unchanged copy of a sound file of any length and measures it block by block, off the
+   * FX thread.
+   *
+   * @param measure from the copy's name and its open sound to a result
+   */
+  public <T> void stream(
+      String name, Path file, String stem, Streamed<T> measure, Consumer<T> done) {
+    keepAnd(
+        name,
+        file,
+        stem,
+        (kept, progress) -> {
+          try (SoundFile sound = SoundFile.open(session.folder().sound(kept))) {
+            return measure.of(kept, sound, progress);
+          }
+        },
+        done);
+  }
+
+  /** A measurement of a sound that is read block by block. */
+  @FunctionalInterface
+  public interface Streamed<T> {
+    /**
+     * @param kept the sound's name in the book
+     * @param sound open, at its start
+     * @param progress may cancel
+     */
+    T of(String kept, SoundFile sound, Progress progress);
+  }
+
+  private <T> void keepAnd(
+      String name, Path file, String stem, FromFile<T> measure, Consumer<T> done) {
+    work.start(
+        name,
+        progress -> {
+          SoundFile.open(file).close(); // what cannot be read is not kept
+          String kept = session.folder().keepCopy(stem, file);
+          try {
+            return measure.measure(kept, progress);
+          } catch (Trouble | CancellationException e) {
+            session.folder().forget(kept);
+            throw e instanceof Trouble t
+                ? new Trouble.BadSound(
+                    String.valueOf(file.getFileName()), String.valueOf(t.getMessage()))
+                : e;
+          }
+        },
+        done);
+  }
+
+  /** Now, to the minute, as measurements are dated. */
+  public String now() {
+    return LocalDateTime.now(clock).truncatedTo(ChronoUnit.MINUTES).toString();
+  }
+
+  /** The day. */
+  public LocalDate today() {
+    return LocalDate.now(clock);
+  }
+}

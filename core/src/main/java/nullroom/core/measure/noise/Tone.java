@@ -1,0 +1,11 @@
+package nullroom.core.measure.noise;
+
+/**
+ * A steady tone in noise.
+ *
+ * @param frequencyHz where it is
+ * @param levelDbfs its level, AES17
+ * @param prominenceDb its level over the noise in the critical band around it
+ * @param mains whether it belongs to a mains hum
+ */
+public record Tone(double frequencyHz, double levelDbfs, double prominenceDb, boolean mains) {}

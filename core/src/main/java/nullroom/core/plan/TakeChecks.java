@@ -1,0 +1,290 @@
+package nullroom.core.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import nullroom.core.Decibels;
+import nullroom.core.book.Brief;
+import nullroom.core.measure.noise.MainsHum;
+import nullroom.core.measure.take.Loudness;
+import nullroom.core.measure.take.TakeChannel;
+import nullroom.core.measure.take.TakeReport;
+import nullroom.core.plan.TakeCheck.Mark;
+
+/** Holds a take against common practice and a brief. Limits without a source are the former. */
+public final class TakeChecks {
+  /** A peak this far over its target may stay. */
+  private static final double PEAK_SLACK_DB = 3;
+
+  /** A peak this far under its target asks for gain before the next take. */
+  private static final double LOW_PEAK_DB = 12;
+
+  /** Raised by more than this the preamp's hiss is heard (common practice). */
+  private static final double FAR_TOO_LOW_DB = 18;
+
+  private static final double GOOD_SPEECH_TO_NOISE_DB = 40;
+  private static final double LEAST_SPEECH_TO_NOISE_DB = 25;
+
+  /** A constant louder than this clicks at every cut. */
+  private static final double LARGEST_OFFSET = 0.001;
+
+  /** Hum this far under the voice is covered by it, and near this it is heard in the pauses. */
+  private static final double HUM_UNDER_VOICE_DB = 50;
+
+  private static final double LOUD_HUM_UNDER_VOICE_DB = 40;
+  private static final int MANY_THUMPS = 5;
+  private static final double FLOOR_SLACK_DB = 3;
+
+  private final List<TakeCheck> all = new ArrayList<>();
+  private final TakeChannel take;
+  private final Loudness loudness;
+  private final Optional<Brief> brief;
+
+  private TakeChecks(TakeChannel take, Loudness loudness, Optional<Brief> brief) {
+    this.take = take;
+    this.loudness = loudness;
+    this.brief = brief;
+  }
+
+  /**
+   * Verdicts of one channel.
+   *
+   * @param loudness of all channels together, or of it alone
+   * @param peakTargetDbfs where its sample peak belongs
+   */
+  public static List<TakeCheck> of(
+      TakeChannel take, Loudness loudness, double peakTargetDbfs, Optional<Brief> brief) {
+    if (take.peak() == 0) {
+      return List.of();
+    }
+    TakeChecks v = new TakeChecks(take, loudness, brief);
+    v.peak(peakTargetDbfs);
+    v.clipping();
+    v.offset();
+    v.noise();
+    v.hum();
+    v.thumps();
+    brief.ifPresent(b -> v.brief(b));
+    return List.copyOf(v.all);
+  }
+
+  /**
+   * Verdicts of a channel of a take, and of the file that a brief asks for.
+   *
+   * @param file what would be handed over: the take itself, or its channels made one
+   */
+  public static List<TakeCheck> of(
+      TakeReport take, int channel, TakeReport file, double peakTargetDbfs, Optional<Brief> brief) {
+    TakeChannel own = take.channels().get(channel);
+    if (file.channels().size() == take.channels().size()) {
+      return of(own, take.loudness(), peakTargetDbfs, brief);
+    }
+    List<TakeCheck> all =
+        new ArrayList<>(of(own, take.loudness(), peakTargetDbfs, Optional.empty()));
+    TakeChecks asked = new TakeChecks(file.channels().getFirst(), file.loudness(), brief);
+    brief.filter(b -> own.peak() > 0).ifPresent(asked::brief);
+    all.addAll(asked.all);
+    return List.copyOf(all);
+  }
+
+  static String say(String format, Object... figures) {
+    return String.format(Locale.ROOT, format, figures).replace("+-", "-");
+  }
+
+  private void add(String check, Mark mark, double measured, double limit, String advice) {
+    all.add(new TakeCheck(check, mark, measured, limit, advice));
+  }
+
+  private void peak(double target) {
+    double peak = Decibels.ofAmplitude(take.peak());
+    double change = target - peak;
+    Mark mark =
+        change < -PEAK_SLACK_DB || change > FAR_TOO_LOW_DB
+            ? Mark.FAIL
+            : change < 0 || change > LOW_PEAK_DB ? Mark.CLOSE : Mark.PASS;
+    String advice =
+        mark == Mark.PASS
+            ? "The level is right."
+            : say("Change the gain by %+.1f dB before the next take.", change);
+    add("peak", mark, peak, target, advice);
+  }
+
+  private void clipping() {
+    long runs = take.clippedRuns();
+    add(
+        "clipping",
+        runs == 0 ? Mark.PASS : Mark.FAIL,
+        runs,
+        0,
+        runs == 0
+            ? "Nothing is clipped."
+            : "Turn the gain down and record again: clipping cannot be mended.");
+    int flat = runs == 0 ? take.flatTops() : 0;
+    add(
+        "clippingBefore",
+        flat == 0 ? Mark.PASS : Mark.FAIL,
+        flat,
+        0,
+        flat == 0
+            ? "No peaks are cut off before the converter."
+            : "Peaks are cut off under full scale: something before the converter is too loud. Turn down there.");
+    int dropouts = take.dropouts().size();
+    add(
+        "dropouts",
+        dropouts == 0 ? Mark.PASS : Mark.FAIL,
+        dropouts,
+        0,
+        dropouts == 0
+            ? "No drop-outs."
+            : say(
+                "Sound stands still at %.2f s: the computer or card did not keep up; record again.",
+                take.dropouts().getFirst().startSeconds()));
+  }
+
+  private void offset() {
+    double offset = Math.abs(take.dcOffset());
+    add(
+        "dcOffset",
+        offset <= LARGEST_OFFSET ? Mark.PASS : Mark.FAIL,
+        take.dcOffset(),
+        LARGEST_OFFSET,
+        offset <= LARGEST_OFFSET
+            ? "No offset."
+            : "An offset clicks at every cut; a high-pass at 20 Hz takes it out.");
+  }
+
+  private void noise() {
+    if (take.music()) {
+      add(
+          "music",
+          Mark.CLOSE,
+          1,
+          0,
+          "There is music in the pauses: figures of speech and noise mean little. Check the voice alone.");
+    }
+    OptionalDouble over = take.speechToNoiseDb();
+    if (over.isPresent()) {
+      double db = over.getAsDouble();
+      add(
+          "speechToNoise",
+          db >= GOOD_SPEECH_TO_NOISE_DB
+              ? Mark.PASS
+              : db >= LEAST_SPEECH_TO_NOISE_DB ? Mark.CLOSE : Mark.FAIL,
+          db,
+          GOOD_SPEECH_TO_NOISE_DB,
+          db >= GOOD_SPEECH_TO_NOISE_DB
+              ? "Pauses are quiet."
+              : "Noise is heard in the pauses: come nearer, or find what makes it in Listen.");
+    }
+  }
+
+  private void hum() {
+    if (take.activeSpeechDbfs().isEmpty()) {
+      return;
+    }
+    Optional<MainsHum> hum = take.mains();
+    double under =
+        hum.map(h -> take.activeSpeechDbfs().getAsDouble() - h.levelDbfs())
+            .orElse(2 * HUM_UNDER_VOICE_DB);
+    add(
+        "hum",
+        under >= HUM_UNDER_VOICE_DB
+            ? Mark.PASS
+            : under >= LOUD_HUM_UNDER_VOICE_DB ? Mark.CLOSE : Mark.FAIL,
+        under,
+        HUM_UNDER_VOICE_DB,
+        under >= HUM_UNDER_VOICE_DB
+            ? "No hum is heard."
+            : say(
+                "Hum at %.0f Hz lies %.0f dB under the voice: look for its way in, in Listen.",
+                hum.orElseThrow().fundamentalHz(), under));
+  }
+
+  private void thumps() {
+    int thumps = take.thumps().size();
+    int gusts = take.gusts().size();
+    add(
+        "thumps",
+        thumps == 0 ? Mark.PASS : thumps < MANY_THUMPS ? Mark.CLOSE : Mark.FAIL,
+        thumps,
+        0,
+        thumps == 0
+            ? "No plosives, wind or knocks."
+            : 2 * gusts > thumps
+                ? say(
+                    "Wind at the microphone, first at %.1f s: put a windscreen on, turn fans away.",
+                    take.gusts().getFirst().startSeconds())
+                : say(
+                    "Plosives or knocks, the first at %.1f s: speak past the microphone, use a pop screen, keep off the stand.",
+                    take.thumps().getFirst().startSeconds()));
+  }
+
+  private void limited(String check, double amplitude, double limit) {
+    double peak = Decibels.ofAmplitude(amplitude);
+    add(
+        check,
+        peak <= limit ? Mark.PASS : Mark.FAIL,
+        peak,
+        limit,
+        peak <= limit
+            ? "Peaks stay under the limit."
+            : say("Bring it down by %.1f dB, or limit the peaks.", peak - limit));
+  }
+
+  private void brief(Brief b) {
+    b.truePeakDbtp().ifPresent(limit -> limited("truePeak", take.truePeak(), limit));
+    b.samplePeakDbfs().ifPresent(limit -> limited("samplePeak", take.peak(), limit));
+    if (b.integratedLufs().isPresent() && loudness.integratedLufs().isPresent()) {
+      loudness(b, loudness.integratedLufs().getAsDouble());
+    }
+    if (b.rmsLowDbfs().isPresent() && b.rmsHighDbfs().isPresent()) {
+      rms(b.rmsLowDbfs().getAsDouble(), b.rmsHighDbfs().getAsDouble());
+    }
+    if (b.floorDbfs().isPresent() && take.noiseFloorDbfs().isPresent()) {
+      double limit = b.floorDbfs().getAsDouble();
+      double floor = take.noiseFloorDbfs().getAsDouble();
+      add(
+          "noiseFloor",
+          floor <= limit ? Mark.PASS : floor <= limit + FLOOR_SLACK_DB ? Mark.CLOSE : Mark.FAIL,
+          floor,
+          limit,
+          floor <= limit
+              ? "The floor is low enough."
+              : "The floor is too high: a nearer microphone or a quieter room brings it down.");
+    }
+  }
+
+  private void loudness(Brief b, double lufs) {
+    double target = b.integratedLufs().getAsDouble();
+    double change = target - lufs;
+    boolean there = Math.abs(change) <= b.toleranceLu().orElse(1);
+    double peak = Decibels.ofAmplitude(take.truePeak()) + change;
+    boolean breaks = b.truePeakDbtp().isPresent() && peak > b.truePeakDbtp().getAsDouble();
+    add(
+        "loudness",
+        there ? Mark.PASS : breaks ? Mark.FAIL : Mark.CLOSE,
+        lufs,
+        target,
+        there
+            ? "Loudness is what the brief asks for."
+            : say("%+.1f dB bring it there", change)
+                + (breaks
+                    ? say("; peaks would come to %.1f dBTP then and have to be limited.", peak)
+                    : say("; peaks come to %.1f dBTP then.", peak)));
+  }
+
+  private void rms(double low, double high) {
+    double rms = Decibels.dbfs(take.meanSquare());
+    double change = rms < low ? low - rms : rms > high ? high - rms : 0;
+    add(
+        "rms",
+        change == 0 ? Mark.PASS : Mark.CLOSE,
+        rms,
+        change < 0 ? high : low,
+        change == 0
+            ? "The average level is what the brief asks for."
+            : say("%+.1f dB bring it there.", change));
+  }
+}

@@ -1,0 +1,365 @@
+package nullroom.core.predict;
+
+import java.util.ArrayList;
+import java.util.List;
+import nullroom.core.room.Facet;
+import nullroom.core.room.Finish;
+import nullroom.core.room.Point;
+import nullroom.core.room.Room;
+
+/**
+ * A room's facets as plain arrays, for the many rays that are shot at them. Points lie in a polygon
+ * as their shadows along its normal's longest axis lie in its shadow.
+ */
+final class RayGeometry {
+  /** A ray leaves a facet by this much before it can meet another. */
+  static final double CLEAR_METRES = 1e-7;
+
+  /** What a piece of furniture costs a ray, in trials of a facet. */
+  private static final int TRIALS_PER_GROUP = 3;
+
+  /** What lies so near the end of a line of sight lies on it. */
+  private static final double END_METRES = 1e-6;
+
+  private final List<Facet> facets;
+  private final double[] nx;
+  private final double[] ny;
+  private final double[] nz;
+  private final double[] offset;
+  private final int[] dropped;
+  private final double[][] us;
+  private final double[][] vs;
+  private final Laid[][] laid;
+  private final double[][] absorption;
+  private final double[][] scattering;
+  private final boolean open;
+
+  /** Facets of the room itself, which come first. */
+  private final int own;
+
+  private final Group[] groups;
+
+  /** A piece of furniture: its facets, and a sphere around it that most rays miss. */
+  private record Group(int from, int to, double x, double y, double z, double radiusSquared) {
+    /** Whether a ray comes by. */
+    boolean met(double px, double py, double pz, double dx, double dy, double dz) {
+      double tx = x - px;
+      double ty = y - py;
+      double tz = z - pz;
+      double along = tx * dx + ty * dy + tz * dz;
+      double apart = tx * tx + ty * ty + tz * tz;
+      return apart - along * along <= radiusSquared && (along > 0 || apart <= radiusSquared);
+    }
+  }
+
+  /** A piece that lies on a facet, uppermost first. */
+  @SuppressWarnings("ArrayRecordComponent") // never compared
+  private record Laid(double[] us, double[] vs, double[] absorption, double[] scattering) {}
+
+  /** What a ray meets; reused from ray to ray. */
+  static final class Hit {
+    int facet = -1;
+    double distance;
+    double[] absorption = new double[0];
+    double[] scattering = new double[0];
+  }
+
+  RayGeometry(Room room) {
+    facets = Facet.of(room);
+    int n = facets.size();
+    nx = new double[n];
+    ny = new double[n];
+    nz = new double[n];
+    offset = new double[n];
+    dropped = new int[n];
+    us = new double[n][];
+    vs = new double[n][];
+    laid = new Laid[n][];
+    absorption = new double[n][];
+    scattering = new double[n][];
+    for (int f = 0; f < n; f++) {
+      Facet facet = facets.get(f);
+      Point normal = facet.normal();
+      nx[f] = normal.x();
+      ny[f] = normal.y();
+      nz[f] = normal.z();
+      offset[f] = normal.dot(facet.corners().getFirst());
+      dropped[f] = longest(normal);
+      us[f] = shadow(facet.corners(), dropped[f], 0);
+      vs[f] = shadow(facet.corners(), dropped[f], 1);
+      absorption[f] = absorption(facet.finish());
+      scattering[f] = facet.finish().scattering().toArray();
+      List<Laid> pieces = new ArrayList<>();
+      for (Facet.Overlay patch : facet.patches()) {
+        pieces.add(
+            new Laid(
+                shadow(patch.corners(), dropped[f], 0),
+                shadow(patch.corners(), dropped[f], 1),
+                absorption(patch.finish()),
+                patch.finish().scattering().toArray()));
+      }
+      laid[f] = pieces.toArray(Laid[]::new);
+    }
+    open = room.furniture().isEmpty() && convex();
+    groups = groups(room);
+    own = groups.length == 0 ? n : groups[0].from();
+  }
+
+  private Group[] groups(Room room) {
+    Group[] made = new Group[room.furniture().size()];
+    int to = facets.size();
+    for (int k = made.length - 1; k >= 0; k--) {
+      int from = to - room.furniture().get(k).sides().size();
+      Point low = new Point(Double.MAX_VALUE, Double.MAX_VALUE, Double.MAX_VALUE);
+      Point high = new Point(-Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE);
+      for (Facet facet : facets.subList(from, to)) {
+        for (Point c : facet.corners()) {
+          low =
+              new Point(
+                  Math.min(low.x(), c.x()), Math.min(low.y(), c.y()), Math.min(low.z(), c.z()));
+          high =
+              new Point(
+                  Math.max(high.x(), c.x()), Math.max(high.y(), c.y()), Math.max(high.z(), c.z()));
+        }
+      }
+      double radius = low.distanceTo(high) / 2 + CLEAR_METRES;
+      Point middle = low.plus(high.minus(low), 0.5);
+      made[k] = new Group(from, to, middle.x(), middle.y(), middle.z(), radius * radius);
+      to = from;
+    }
+    return made;
+  }
+
+  /** Coefficients of objects may pass one; a face can take up no more than all. */
+  private static double[] absorption(Finish finish) {
+    return finish.absorption().map(a -> Math.min(1, a)).toArray();
+  }
+
+  private static int longest(Point normal) {
+    double x = Math.abs(normal.x());
+    double y = Math.abs(normal.y());
+    double z = Math.abs(normal.z());
+    return x >= y && x >= z ? 0 : y >= z ? 1 : 2;
+  }
+
+  private static double[] shadow(List<Point> corners, int dropped, int axis) {
+    return corners.stream()
+        .mapToDouble(
+            p -> axis == 0 ? (dropped == 0 ? p.y() : p.x()) : (dropped == 2 ? p.y() : p.z()))
+        .toArray();
+  }
+
+  /** Whether no facet can hide another: all corners lie before or on every facet. */
+  private boolean convex() {
+    for (int f = 0; f < facets.size(); f++) {
+      for (Facet other : facets) {
+        for (Point corner : other.corners()) {
+          if (before(f, corner) < -1e-6) {
+            return false;
+          }
+        }
+      }
+    }
+    return true;
+  }
+
+  int size() {
+    return facets.size();
+  }
+
+  /** No way from facet to facet is longer, metres. */
+  double longestWay() {
+    double longest = 0;
+    Point from = facets.getFirst().corners().getFirst();
+    for (Facet facet : facets) {
+      for (Point corner : facet.corners()) {
+        longest = Math.max(longest, 2 * from.distanceTo(corner));
+      }
+    }
+    return longest;
+  }
+
+  /** What one reflection is tried against, the way to the receiver counted. */
+  int trials() {
+    int pieces = 0;
+    for (Laid[] on : laid) {
+      pieces += on.length;
+    }
+    return (open ? 1 : 2) * (own + TRIALS_PER_GROUP * groups.length) + pieces / own;
+  }
+
+  String surface(int facet) {
+    return facets.get(facet).surface();
+  }
+
+  Point normal(int facet) {
+    return facets.get(facet).normal();
+  }
+
+  /** Distance of a point before a facet's plane; negative behind it. */
+  double before(int facet, Point p) {
+    return nx[facet] * p.x() + ny[facet] * p.y() + nz[facet] * p.z() - offset[facet];
+  }
+
+  /** A point mirrored in a facet's plane. */
+  Point mirrored(int facet, Point p) {
+    return p.plus(normal(facet), -2 * before(facet, p));
+  }
+
+  /** Whether a point of a facet's plane lies on the facet. */
+  boolean holds(int facet, Point p) {
+    return holds(facet, p.x(), p.y(), p.z());
+  }
+
+  private static boolean within(double[] us, double[] vs, double u, double v) {
+    boolean inside = false;
+    for (int i = 0, j = us.length - 1; i < us.length; j = i++) {
+      if ((vs[i] > v) != (vs[j] > v)
+          && u < (us[j] - us[i]) * (v - vs[i]) / (vs[j] - vs[i]) + us[i]) {
+        inside = !inside;
+      }
+    }
+    return inside;
+  }
+
+  /** What a facet is made of at one of its points; the arrays are not to be changed. */
+  void finish(int facet, double x, double y, double z, Hit hit) {
+    hit.absorption = absorption[facet];
+    hit.scattering = scattering[facet];
+    double u = dropped[facet] == 0 ? y : x;
+    double v = dropped[facet] == 2 ? y : z;
+    for (Laid piece : laid[facet]) {
+      if (within(piece.us, piece.vs, u, v)) {
+        hit.absorption = piece.absorption;
+        hit.scattering = piece.scattering;
+        return;
+      }
+    }
+  }
+
+  /**
+   * The first facet that a ray meets from its front.
+   *
+   * @param dx direction, a unit vector with {@code dy} and {@code dz}
+   * @return whether there is one
+   */
+  boolean meet(double x, double y, double z, double dx, double dy, double dz, Hit hit) {
+    hit.facet = -1;
+    hit.distance = Double.POSITIVE_INFINITY;
+    meet(0, own, x, y, z, dx, dy, dz, hit);
+    for (Group group : groups) {
+      if (group.met(x, y, z, dx, dy, dz)) {
+        meet(group.from(), group.to(), x, y, z, dx, dy, dz, hit);
+      }
+    }
+    if (hit.facet < 0) {
+      return false;
+    }
+    double t = hit.distance;
+    finish(hit.facet, x + t * dx, y + t * dy, z + t * dz, hit);
+    return true;
+  }
+
+  private void meet(
+      int from, int to, double x, double y, double z, double dx, double dy, double dz, Hit hit) {
+    for (int f = from; f < to; f++) {
+      double towards = nx[f] * dx + ny[f] * dy + nz[f] * dz;
+      if (towards >= 0) {
+        continue;
+      }
+      double t = (offset[f] - nx[f] * x - ny[f] * y - nz[f] * z) / towards;
+      if (t > CLEAR_METRES && t < hit.distance && holds(f, x + t * dx, y + t * dy, z + t * dz)) {
+        hit.distance = t;
+        hit.facet = f;
+      }
+    }
+  }
+
+  private boolean holds(int f, double x, double y, double z) {
+    return within(us[f], vs[f], dropped[f] == 0 ? y : x, dropped[f] == 2 ? y : z);
+  }
+
+  /** Whether nothing stands between two points; facets that the points lie on do not count. */
+  boolean sees(Point a, Point b) {
+    return sees(a.x(), a.y(), a.z(), b);
+  }
+
+  /** The same from the coordinates of the first. */
+  boolean sees(double x, double y, double z, Point b) {
+    if (open) {
+      return true;
+    }
+    double dx = b.x() - x;
+    double dy = b.y() - y;
+    double dz = b.z() - z;
+    double length = Math.sqrt(dx * dx + dy * dy + dz * dz);
+    if (length < CLEAR_METRES) {
+      return true;
+    }
+    dx /= length;
+    dy /= length;
+    dz /= length;
+    if (between(0, own, x, y, z, dx, dy, dz, length)) {
+      return false;
+    }
+    for (Group group : groups) {
+      if (group.met(x, y, z, dx, dy, dz)
+          && between(group.from(), group.to(), x, y, z, dx, dy, dz, length)) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private boolean between(
+      int from,
+      int to,
+      double x,
+      double y,
+      double z,
+      double dx,
+      double dy,
+      double dz,
+      double length) {
+    for (int f = from; f < to; f++) {
+      double towards = nx[f] * dx + ny[f] * dy + nz[f] * dz;
+      if (towards == 0) {
+        continue;
+      }
+      double t = (offset[f] - nx[f] * x - ny[f] * y - nz[f] * z) / towards;
+      if (t > END_METRES
+          && t < length - END_METRES
+          && holds(f, x + t * dx, y + t * dy, z + t * dz)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /**
+   * Whether a point lies behind a facet of the room's boundary, or something hides it from another.
+   */
+  boolean hides(double x, double y, double z, Point from) {
+    if (!open) {
+      return !sees(x, y, z, from);
+    }
+    for (int f = 0; f < offset.length; f++) {
+      if (nx[f] * x + ny[f] * y + nz[f] * z < offset[f]) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** Distance from a point to the nearest facet's plane, as far as its foot lies on the facet. */
+  double clearance(Point p) {
+    double least = Double.POSITIVE_INFINITY;
+    for (int f = 0; f < offset.length; f++) {
+      double off = before(f, p);
+      if (off > 0 && holds(f, p.plus(normal(f), -off))) {
+        least = Math.min(least, off);
+      }
+    }
+    return least;
+  }
+}

@@ -1,0 +1,306 @@
+package nullroom.core.room;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
+import nullroom.core.Trouble;
+
+/**
+ * Something in a room that can be moved, by its kind and its index among those. Pieces on surfaces
+ * are placed in the surface's own axes by their lowest corner, all else in the room.
+ *
+ * @param kind of it
+ * @param index in the room's list of that kind, else 0
+ */
+public record RoomItem(Kind kind, int index) {
+  /** Kinds of things. */
+  public enum Kind {
+    TALKER,
+    MICROPHONE,
+    CAMERA,
+    SOURCE,
+    FURNITURE,
+    PATCH
+  }
+
+  /** Who speaks. */
+  public static final RoomItem TALKER = new RoomItem(Kind.TALKER, 0);
+
+  /** What listens. */
+  public static final RoomItem MICROPHONE = new RoomItem(Kind.MICROPHONE, 0);
+
+  /** What films. */
+  public static final RoomItem CAMERA = new RoomItem(Kind.CAMERA, 0);
+
+  /** Things go to whole steps of this. */
+  public static final double STEP_METRES = 0.05;
+
+  /** Nearer than this to an edge they go to the edge. */
+  private static final double CATCH_METRES = 0.08;
+
+  /** Moved over the floor a thing keeps its height. */
+  private static final double EVEN_METRES = 1e-9;
+
+  private static final double TURN_STEP_DEGREES = 5;
+
+  /** All of a room. */
+  public static List<RoomItem> of(Room room) {
+    List<RoomItem> all = new ArrayList<>();
+    add(all, Kind.PATCH, room.patches().size());
+    add(all, Kind.FURNITURE, room.furniture().size());
+    add(all, Kind.SOURCE, room.sources().size());
+    add(all, Kind.CAMERA, room.camera().isPresent() ? 1 : 0);
+    add(all, Kind.TALKER, room.talker().isPresent() ? 1 : 0);
+    add(all, Kind.MICROPHONE, room.microphone().isPresent() ? 1 : 0);
+    return all;
+  }
+
+  private static void add(List<RoomItem> all, Kind kind, int count) {
+    IntStream.range(0, count).forEach(i -> all.add(new RoomItem(kind, i)));
+  }
+
+  /** Its name in a room, for people. */
+  public String name(Room room) {
+    return switch (kind) {
+      case TALKER -> "talker";
+      case MICROPHONE -> "microphone";
+      case CAMERA -> "camera";
+      case SOURCE -> room.sources().get(index).name();
+      case FURNITURE -> room.furniture().get(index).label();
+      case PATCH -> room.patches().get(index).label();
+    };
+  }
+
+  /** Where it is. */
+  public Point at(Room room) {
+    return switch (kind) {
+      case TALKER -> room.requireTalker().at();
+      case MICROPHONE -> room.requireMicrophone().at();
+      case CAMERA -> room.camera().orElseThrow().at();
+      case SOURCE -> room.sources().get(index).at();
+      case FURNITURE -> room.furniture().get(index).corner();
+      case PATCH -> lowest(room.patches().get(index).corners());
+    };
+  }
+
+  private static Point lowest(List<Point> corners) {
+    return new Point(span(corners, 0)[0], span(corners, 1)[0], 0);
+  }
+
+  private static double[] span(List<Point> corners, int axis) {
+    DoubleStream along = corners.stream().mapToDouble(c -> axis == 0 ? c.x() : c.y());
+    var figures = along.summaryStatistics();
+    return new double[] {figures.getMin(), figures.getMax()};
+  }
+
+  /**
+   * The room with it elsewhere. Microphone and camera point at the lips afterwards, also where
+   * those moved.
+   *
+   * @throws Trouble.BadField where it does not fit there
+   */
+  public Room moved(Room room, Point to) {
+    return switch (kind) {
+      case TALKER -> {
+        Room there = room.withTalker(room.requireTalker().movedTo(to));
+        Optional<PlacedMicrophone> microphone = room.microphone().map(m -> m.movedTo(m.at(), to));
+        Optional<Camera> camera = room.camera().map(c -> c.movedTo(c.at(), to));
+        yield microphone.map(there::withMicrophone).orElse(there).withCamera(camera);
+      }
+      case MICROPHONE ->
+          room.withMicrophone(room.requireMicrophone().movedTo(to, room.requireTalker().at()));
+      case CAMERA -> {
+        Camera camera = room.camera().orElseThrow();
+        yield room.withCamera(
+            Optional.of(
+                room.talker()
+                    .map(t -> camera.movedTo(to, t.at()))
+                    .orElse(camera.movedBy(to.minus(camera.at())))));
+      }
+      case SOURCE -> sources(room, s -> new NoiseSource(s.name(), to, s.dbSplAtMetre()));
+      case FURNITURE -> furniture(room, f -> f.movedTo(to));
+      case PATCH -> {
+        Point shift = to.minus(at(room));
+        Patch moved = room.patches().get(index).movedBy(shift.x(), shift.y());
+        if (!room.carries(moved)) {
+          throw new Trouble.BadField(name(room), "does not lie on " + surface(room) + " there");
+        }
+        try {
+          yield patches(room, p -> moved);
+        } catch (Trouble.BadField e) { // on another piece
+          throw new Trouble.BadField(name(room), String.valueOf(e.getMessage()));
+        }
+      }
+    };
+  }
+
+  private String surface(Room room) {
+    return room.patches().get(index).surface();
+  }
+
+  private Room patches(Room room, UnaryOperator<Patch> change) {
+    return room.withPatches(changed(room.patches(), change));
+  }
+
+  private Room furniture(Room room, UnaryOperator<Furniture> change) {
+    return room.withFurniture(changed(room.furniture(), change));
+  }
+
+  private Room sources(Room room, UnaryOperator<NoiseSource> change) {
+    return room.withNoise(room.noiseDbSpl().orElseThrow(), changed(room.sources(), change));
+  }
+
+  private <T> List<T> changed(List<T> all, UnaryOperator<T> change) {
+    List<T> other = new ArrayList<>(all);
+    other.set(index, change.apply(other.get(index)));
+    return other;
+  }
+
+  /**
+   * The place near another that it goes to when it is dragged there: whole steps, and the edges of
+   * its surface or of the floor; the middle of a wall, and for pieces on walls the middle of the
+   * talker's height.
+   */
+  public Point snapped(Room room, Point to) {
+    return switch (kind) {
+      case PATCH -> {
+        Patch patch = room.patches().get(index);
+        double width = patch.width();
+        double height = patch.height();
+        boolean wall = patch.surface().startsWith("wall");
+        double[] us = wall ? new double[] {0, room.wallLength(surface(room))} : floor(room, 0);
+        double[] vs = wall ? new double[] {0, ceilingOver(room, to, width)} : floor(room, 1);
+        double voice = room.talker().map(t -> t.at().z()).orElse(0.0);
+        yield new Point(
+            snapped(to.x(), us[0], us[1] - width, (us[0] + us[1] - width) / 2),
+            snapped(to.y(), vs[0], vs[1] - height, wall ? voice - height / 2 : vs[0]),
+            0);
+      }
+      case FURNITURE -> {
+        Furniture piece = room.furniture().get(index);
+        List<Point> plan = piece.plan();
+        Point corner = piece.corner();
+        double[] xs = floor(room, 0);
+        double[] ys = floor(room, 1);
+        yield new Point(
+            snapped(
+                to.x(),
+                xs[0] + corner.x() - span(plan, 0)[0],
+                xs[1] + corner.x() - span(plan, 0)[1]),
+            snapped(
+                to.y(),
+                ys[0] + corner.y() - span(plan, 1)[0],
+                ys[1] + corner.y() - span(plan, 1)[1]),
+            to.z());
+      }
+      default -> {
+        double height = at(room).z();
+        double z = Math.abs(to.z() - height) < EVEN_METRES ? height : step(to.z());
+        yield new Point(step(to.x()), step(to.y()), z);
+      }
+    };
+  }
+
+  private static double[] floor(Room room, int axis) {
+    return room.outline().span(axis);
+  }
+
+  /** The lower of the ceiling's heights over both ends of a piece on a wall. */
+  private double ceilingOver(Room room, Point at, double width) {
+    double length = room.wallLength(surface(room));
+    return Math.min(
+        room.heightAt(foot(room, Math.clamp(at.x(), 0, length))),
+        room.heightAt(foot(room, Math.clamp(at.x() + width, 0, length))));
+  }
+
+  private Point foot(Room room, double along) {
+    return room.unbounded(surface(room), new Point(along, 0, 0));
+  }
+
+  private static double snapped(double value, double... edges) {
+    return DoubleStream.of(edges)
+        .boxed()
+        .min(Comparator.comparingDouble(edge -> Math.abs(edge - value)))
+        .filter(edge -> Math.abs(edge - value) < CATCH_METRES)
+        .orElse(step(value));
+  }
+
+  private static double step(double value) {
+    return Math.round(value / STEP_METRES) * STEP_METRES;
+  }
+
+  /** Where it points, for what points somewhere and can be turned by hand. */
+  public Optional<Aim> aim(Room room) {
+    return switch (kind) {
+      case TALKER -> room.talker().map(Talker::aim);
+      case MICROPHONE -> room.microphone().map(PlacedMicrophone::aim);
+      case CAMERA -> room.camera().map(Camera::aim);
+      default -> Optional.empty();
+    };
+  }
+
+  /** The room with it turned to a direction in the plan, in whole steps of five degrees. */
+  public Room turned(Room room, double azimuthDegrees) {
+    double azimuth = Math.round(azimuthDegrees / TURN_STEP_DEGREES) * TURN_STEP_DEGREES;
+    return switch (kind) {
+      case TALKER -> room.withTalker(room.requireTalker().turnedTo(azimuth));
+      case MICROPHONE -> {
+        PlacedMicrophone m = room.requireMicrophone();
+        Aim aim = new Aim(azimuth, m.aim().elevationDegrees());
+        yield room.withMicrophone(new PlacedMicrophone(m.at(), aim, m.capture()));
+      }
+      case CAMERA -> {
+        Camera c = room.camera().orElseThrow();
+        Aim aim = new Aim(azimuth, c.aim().elevationDegrees());
+        yield room.withCamera(
+            Optional.of(new Camera(c.at(), aim, c.focalMillimetres(), c.aspectRatio())));
+      }
+      case FURNITURE ->
+          furniture(
+              room,
+              f ->
+                  f.placed(
+                      f.corner(), f.lengthMetres(), f.widthMetres(), f.heightMetres(), azimuth));
+      default -> room;
+    };
+  }
+
+  /** Whether it has another state, such as open. */
+  public boolean switches(Room room) {
+    return switch (kind) {
+      case FURNITURE -> room.furniture().get(index).otherwise().isPresent();
+      case PATCH -> room.patches().get(index).otherwise().isPresent();
+      default -> false;
+    };
+  }
+
+  /** The room with it in its other state; the same where it has none. */
+  public Room switched(Room room) {
+    return switch (kind) {
+      case FURNITURE -> furniture(room, Furniture::turned);
+      case PATCH -> patches(room, Patch::turned);
+      default -> room;
+    };
+  }
+
+  /** The room without it; talker and microphone stay. */
+  public Room without(Room room) {
+    return switch (kind) {
+      case TALKER, MICROPHONE -> room;
+      case CAMERA -> room.withCamera(Optional.empty());
+      case SOURCE -> room.withNoise(room.noiseDbSpl().orElseThrow(), fewer(room.sources()));
+      case FURNITURE -> room.withFurniture(fewer(room.furniture()));
+      case PATCH -> room.withPatches(fewer(room.patches()));
+    };
+  }
+
+  private <T> List<T> fewer(List<T> all) {
+    List<T> fewer = new ArrayList<>(all);
+    fewer.remove(index);
+    return fewer;
+  }
+}
