@@ -22,6 +22,7 @@ import nullroom.core.room.Aim;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Point;
 import nullroom.core.room.RoomItem;
+import nullroom.core.room.Surface;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -91,9 +92,9 @@ class StationModelsTest extends DeskTest {
     Fx.run(() -> model.setSize(2, 2.6));
     assertThat(model.room().size()).isEqualTo(new Point(5, 3.5, 2.6));
     assertThat(words(model.say().answer())).startsWith("45.5 m³");
-    Fx.run(() -> model.setMaterial("wall2", Finish.of("glass_double_10")));
-    assertThat(model.room().finishOf("wall2")).isEqualTo(Finish.of("glass_double_10"));
-    assertThat(model.room().finishOf("wall1")).isEqualTo(Finish.of("plaster_on_brick"));
+    Fx.run(() -> model.setMaterial(Surface.wall(2), Finish.of("glass_double_10")));
+    assertThat(model.room().finishOf(Surface.wall(2))).isEqualTo(Finish.of("glass_double_10"));
+    assertThat(model.room().finishOf(Surface.wall(1))).isEqualTo(Finish.of("plaster_on_brick"));
     Fx.run(() -> model.move(RoomItem.TALKER, 1, 1));
     Fx.run(() -> model.setHeight(RoomItem.MICROPHONE, 1.7));
     var microphone = model.room().requireMicrophone();
@@ -119,7 +120,7 @@ class StationModelsTest extends DeskTest {
   @EnumSource(Hanging.class)
   void dressSaysWhatAPieceBuysAndThenItDoes(Hanging hanging) {
     DressModel model = Fx.on(() -> new DressModel(desk));
-    String surface = hanging == Hanging.RUG ? "floor" : "wall2";
+    Surface surface = hanging == Hanging.RUG ? Surface.FLOOR : Surface.wall(2);
     Fx.run(() -> model.hangingProperty().set(hanging));
     Fx.run(() -> model.surfaceProperty().set(surface));
     assertThat(words(model.say().answer())).contains("would buy");
@@ -141,9 +142,10 @@ class StationModelsTest extends DeskTest {
   @Test
   void aBlanketDoesNotBelongOnTheFloor() {
     DressModel model = Fx.on(() -> new DressModel(desk));
-    Fx.run(() -> model.surfaceProperty().set("floor"));
+    Fx.run(() -> model.surfaceProperty().set(Surface.FLOOR));
     assertThat(words(model.say().answer())).contains("does not belong on the floor");
-    Fx.run(() -> model.surfaceProperty().set("wall9")); // of a room of more walls, seen before
+    Fx.run(
+        () -> model.surfaceProperty().set(Surface.wall(9))); // of a room of more walls, seen before
     assertThat(model.proposal()).isEmpty();
   }
 

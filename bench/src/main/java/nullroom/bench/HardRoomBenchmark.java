@@ -50,7 +50,7 @@ public class HardRoomBenchmark {
 
   private static Room clad(Room room, Bands absorption) {
     Room clad = room;
-    for (String surface : room.surfaceNames()) {
+    for (Surface surface : room.surfaces()) {
       clad = clad.withFinish(surface, new Finish.Stated(absorption, Bands.all(0.1)));
     }
     return clad;

@@ -2,11 +2,8 @@ package nullroom.bench;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import nullroom.core.Progress;
-import nullroom.core.acoustics.Air;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Directivity;
@@ -71,17 +68,16 @@ public class RoomBenchmark {
               0,
               finish));
     }
-    return new Room(
+    return Room.empty(
             "bench",
             Outline.box(4.2, 3.4),
             new Ceiling.Flat(2.5),
-            Air.ROOM,
-            Map.of("floor", finish, "ceiling", finish, "walls", finish),
-            List.of(),
-            List.of(),
-            Optional.of(new Talker(lips, new Aim(0, 0), VocalEffort.NORMAL, Directivity.VOICE)),
-            Optional.of(new PlacedMicrophone(capsule, Aim.along(lips.minus(capsule)), chain)),
-            Optional.of(Bands.all(20)))
+            Finishes.of(finish, finish, finish))
+        .with(
+            SetUp.of(
+                new Talker(lips, new Aim(0, 0), VocalEffort.NORMAL, Directivity.VOICE),
+                new PlacedMicrophone(capsule, Aim.along(lips.minus(capsule)), chain)))
+        .withNoise(Bands.all(20))
         .withFurniture(furniture);
   }
 

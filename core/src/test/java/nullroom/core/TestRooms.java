@@ -1,9 +1,5 @@
 package nullroom.core;
 
-import java.util.List;
-import java.util.Map;
-import java.util.Optional;
-import nullroom.core.acoustics.Air;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Directivity;
@@ -12,10 +8,12 @@ import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.room.Aim;
 import nullroom.core.room.Ceiling;
 import nullroom.core.room.Finish;
+import nullroom.core.room.Finishes;
 import nullroom.core.room.Outline;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.SetUp;
 import nullroom.core.room.Talker;
 
 /** Plain rooms to test with. */
@@ -34,17 +32,12 @@ public final class TestRooms {
     Finish finish = new Finish.Stated(Bands.all(absorption), Bands.all(0.1));
     Point lips = new Point(1.2, 1.5, 1.2);
     Point capsule = new Point(1.5, 1.5, 1.2);
-    return new Room(
-        "test",
-        outline,
-        ceiling,
-        Air.ROOM,
-        Map.of("floor", finish, "ceiling", finish, "walls", finish),
-        List.of(),
-        List.of(),
-        Optional.of(new Talker(lips, new Aim(0, 0), VocalEffort.NORMAL, Directivity.OMNI)),
-        Optional.of(new PlacedMicrophone(capsule, Aim.along(lips.minus(capsule)), OMNI_CHAIN)),
-        Optional.of(Bands.of(40, 34, 28, 23, 19, 15, 12, 10)));
+    return Room.empty("test", outline, ceiling, Finishes.of(finish, finish, finish))
+        .with(
+            SetUp.of(
+                new Talker(lips, new Aim(0, 0), VocalEffort.NORMAL, Directivity.OMNI),
+                new PlacedMicrophone(capsule, Aim.along(lips.minus(capsule)), OMNI_CHAIN)))
+        .withNoise(Bands.of(40, 34, 28, 23, 19, 15, 12, 10));
   }
 
   /** The same room with another pattern. */

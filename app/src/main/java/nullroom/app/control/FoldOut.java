@@ -21,6 +21,7 @@ import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.RoomItem;
+import nullroom.core.room.Surface;
 
 /**
  * The room unfolded like a cardboard box: the floor in the middle, each wall hinged to its floor
@@ -37,12 +38,12 @@ public final class FoldOut extends PlotPane {
   private static final double AIM_LENGTH = 30;
 
   private Optional<Room> room = Optional.empty();
-  private String selected = "";
-  private Consumer<String> onSelect = surface -> {};
+  private Optional<Surface> selected = Optional.empty();
+  private Consumer<Surface> onSelect = surface -> {};
   private Consumer<Point> onFloor = place -> {};
   private Optional<ItemHandler> hands = Optional.empty();
   private Optional<Patch> proposal = Optional.empty();
-  private Map<String, List<ArrivalLocus.Piece>> lines = Map.of();
+  private Map<Surface, List<ArrivalLocus.Piece>> lines = Map.of();
   private List<Mark> marks = List.of();
   private FoldOutTint tint = FoldOutTint.NONE;
   private Optional<DoubleFunction<String>> lengths = Optional.empty();
@@ -84,10 +85,10 @@ public final class FoldOut extends PlotPane {
    * @param surface that it lies on
    * @param at in the surface's own axes
    */
-  public record Mark(String name, String surface, Point at) {}
+  public record Mark(String name, Surface surface, Point at) {}
 
   /** Lines over surfaces, in the surfaces' own axes, and places; they stay until others come. */
-  public void trace(Map<String, List<ArrivalLocus.Piece>> traced, List<Mark> marked) {
+  public void trace(Map<Surface, List<ArrivalLocus.Piece>> traced, List<Mark> marked) {
     lines = Map.copyOf(traced);
     marks = List.copyOf(marked);
     redraw();
@@ -111,13 +112,13 @@ public final class FoldOut extends PlotPane {
   }
 
   /** Marks a surface. */
-  public void select(String surface) {
-    selected = surface;
+  public void select(Surface surface) {
+    selected = Optional.of(surface);
     redraw();
   }
 
   /** What happens when a surface is pressed. */
-  public void setOnSelect(Consumer<String> action) {
+  public void setOnSelect(Consumer<Surface> action) {
     onSelect = action;
   }
 
@@ -141,7 +142,7 @@ public final class FoldOut extends PlotPane {
   private void draw(Unfolding u, double width, double height) {
     Room r = u.room();
     setClip(new Rectangle(width, height));
-    r.surfaceNames().forEach(surface -> surface(u, surface));
+    r.surfaces().forEach(surface -> surface(u, surface));
     tint.draw(this, u);
     Optional<ItemHandle> grip =
         hands.map(h -> new ItemHandle(this, r, h, (thing, x, y) -> place(u, thing, u.plan(x, y))));
@@ -193,7 +194,7 @@ public final class FoldOut extends PlotPane {
     return body;
   }
 
-  private void line(Unfolding u, String surface, List<ArrivalLocus.Piece> pieces) {
+  private void line(Unfolding u, Surface surface, List<ArrivalLocus.Piece> pieces) {
     segments(
         pieces.stream()
             .map(piece ->
@@ -220,28 +221,29 @@ public final class FoldOut extends PlotPane {
     }
   }
 
-  private void surface(Unfolding u, String name) {
-    boolean wall = name.startsWith("wall");
-    List<Point> corners = u.corners(name);
-    Polygon p = polygon(u.screen(corners), "surface", name.equals("floor") ? "floor" : "wall");
-    if (name.equals(selected)) {
+  private void surface(Unfolding u, Surface surface) {
+    boolean floor = surface instanceof Surface.Floor;
+    List<Point> corners = u.corners(surface);
+    Polygon p = polygon(u.screen(corners), "surface", floor ? "floor" : "wall");
+    if (selected.filter(surface::equals).isPresent()) {
       p.getStyleClass().add("selected");
     }
-    p.setId("surface-" + name);
+    p.setId("surface-" + surface.id());
     p.setAccessibleText(
-        String.format(Locale.ROOT, "%s, %.1f square metres", name, u.room().areaOf(name))
-            + tint.words(u.room(), name));
+        String.format(
+                Locale.ROOT, "%s, %.1f square metres", surface.label(), u.room().areaOf(surface))
+            + tint.words(u.room(), surface));
     p.setOnMousePressed(e -> {
-      onSelect.accept(name);
-      if (name.equals("floor")) {
+      onSelect.accept(surface);
+      if (floor) {
         onFloor.accept(u.plan(e.getX(), e.getY()));
       }
     });
-    if (wall) {
-      Point at = labelPlace(u, name);
-      String length = lengths.map(said -> ", " + said.apply(u.room().wallLength(name))).orElse("");
+    if (surface instanceof Surface.Wall wall) {
+      Point at = labelPlace(u, wall);
+      double metres = u.room().enclosure().length(wall);
       caption(
-          "wall " + name.substring(4) + length,
+          surface.label() + lengths.map(said -> ", " + said.apply(metres)).orElse(""),
           u.sx(at.x()),
           u.sy(at.y()),
           TextAlignment.CENTER,
@@ -249,12 +251,12 @@ public final class FoldOut extends PlotPane {
     } else {
       double left = corners.stream().mapToDouble(Point::x).min().orElse(0);
       double top = corners.stream().mapToDouble(Point::y).max().orElse(0);
-      caption(name, u.sx(left) + 6, u.sy(top) + 10, TextAlignment.LEFT, "surface-label");
+      caption(surface.label(), u.sx(left) + 6, u.sy(top) + 10, TextAlignment.LEFT, "surface-label");
     }
   }
 
-  private static Point labelPlace(Unfolding u, String wall) {
-    double length = u.room().wallLength(wall);
+  private static Point labelPlace(Unfolding u, Surface.Wall wall) {
+    double length = u.room().enclosure().length(wall);
     List<Point> places = new ArrayList<>();
     for (double[] share : LABEL_PLACES) {
       double along = share[0] * length;

@@ -11,6 +11,7 @@ import nullroom.core.predict.SurfaceGrid;
 import nullroom.core.room.Furniture;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 
 /**
  * What lies over the surfaces of a fold-out: tint by what they send back, and strokes where the
@@ -72,7 +73,7 @@ record FoldOutTint(Optional<ReturnMap> returns, boolean early, Optional<Framing>
     for (int level = 0; level <= TINTS; level++) {
       areas.add(new ArrayList<>());
     }
-    for (String surface : u.room().surfaceNames()) {
+    for (Surface surface : u.room().surfaces()) {
       SurfaceGrid grid = map.grids().get(surface);
       ReturnMap.Returns cells = map.surfaces().get(surface);
       for (int k = 0; grid != null && cells != null && k < grid.cells(); k++) {
@@ -103,7 +104,7 @@ record FoldOutTint(Optional<ReturnMap> returns, boolean early, Optional<Framing>
   /** A stroke through each cell that the camera sees. */
   private static void frame(PlotPane pane, Unfolding u, Framing seen) {
     List<double[]> strokes = new ArrayList<>();
-    for (String surface : u.room().surfaceNames()) {
+    for (Surface surface : u.room().surfaces()) {
       SurfaceGrid grid = seen.grids().get(surface);
       boolean[] cells = seen.cells().get(surface);
       for (int k = 0; grid != null && cells != null && k < cells.length; k++) {
@@ -119,7 +120,7 @@ record FoldOutTint(Optional<ReturnMap> returns, boolean early, Optional<Framing>
   }
 
   /** What it says of a surface, for screen readers. */
-  String words(Room room, String surface) {
+  String words(Room room, Surface surface) {
     String back =
         returns
             .filter(map -> map.surfaces().containsKey(surface) && map.total(surface, early) > 0)

@@ -14,6 +14,7 @@ import nullroom.core.room.Outline;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.RoomItem;
+import nullroom.core.room.Surface;
 
 /**
  * The room from above or from a side, to scale, with everything that stands in it; what is shown
@@ -176,8 +177,8 @@ public final class RoomPlot extends PlotPane {
   /** The room's own surfaces, of which those seen edge on are lines. */
   private void shell(Room r) {
     for (Facet facet : Facet.of(r)) {
-      boolean own = r.surfaceNames().contains(facet.surface());
-      boolean shown = view != View.ABOVE || facet.surface().equals("floor");
+      boolean own = facet.surface().isPresent();
+      boolean shown = view != View.ABOVE || facet.name().equals(Surface.FLOOR.id());
       if (own && shown) {
         outline(facet.corners(), "surface", view == View.ABOVE ? "floor" : "wall")
             .setMouseTransparent(true);

@@ -1,9 +1,9 @@
 package nullroom.app.control;
 
-import java.util.ArrayList;
 import java.util.List;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 
 /**
  * Where everything of a room lies in a flat picture: the floor in the middle, each wall folded out
@@ -23,9 +23,6 @@ record Unfolding(Room room, Point ceilingShift, double scale, double originX, do
 
   /** Wider than this the ceiling lies to the right, else above. */
   private static final double WIDE = 1.25;
-
-  /** Corners under the ceiling along one wall, to follow a ridge over it. */
-  private static final int RIDGE_STEPS = 8;
 
   /**
    * Into a picture of a size.
@@ -71,64 +68,50 @@ record Unfolding(Room room, Point ceilingShift, double scale, double originX, do
   }
 
   /** A point of a surface, in the surface's own axes, in the plan. */
-  Point flat(String surface, Point at) {
+  Point flat(Surface surface, Point at) {
     return switch (surface) {
-      case "floor" -> new Point(at.x(), at.y(), 0);
-      case "ceiling" -> new Point(at.x(), at.y(), 0).plus(ceilingShift, 1);
-      default -> {
-        Point[] wall = wall(surface);
-        yield wall[0].plus(wall[1], at.x()).plus(wall[2], at.y());
+      case Surface.Floor floor -> new Point(at.x(), at.y(), 0);
+      case Surface.Ceiling above -> new Point(at.x(), at.y(), 0).plus(ceilingShift, 1);
+      case Surface.Wall wall -> {
+        Point along = along(wall);
+        yield start(wall).plus(along, at.x()).plus(outwards(along), at.y());
       }
     };
   }
 
   /** A point of the plan in the axes of a surface that it is folded from. */
-  Point local(String surface, Point plan) {
+  Point local(Surface surface, Point plan) {
     return switch (surface) {
-      case "floor" -> plan;
-      case "ceiling" -> plan.minus(ceilingShift);
-      default -> {
-        Point[] wall = wall(surface);
-        Point from = plan.minus(wall[0]);
-        yield new Point(from.dot(wall[1]), from.dot(wall[2]), 0);
+      case Surface.Floor floor -> plan;
+      case Surface.Ceiling above -> plan.minus(ceilingShift);
+      case Surface.Wall wall -> {
+        Point from = plan.minus(start(wall));
+        yield new Point(from.dot(along(wall)), from.dot(outwards(along(wall))), 0);
       }
     };
   }
 
-  /** First corner of a wall, and unit vectors along it and outwards. */
-  private Point[] wall(String surface) {
-    List<Point> c = room.outline().corners();
-    int k = Integer.parseInt(surface.substring("wall".length()));
-    Point a = c.get(k - 1);
-    Point along = c.get(k % c.size()).minus(a);
-    Point unit = new Point(0, 0, 0).plus(along, 1 / along.length());
-    return new Point[] {a, unit, new Point(unit.y(), -unit.x(), 0)};
+  private Point start(Surface.Wall wall) {
+    return room.enclosure().unbounded(wall, new Point(0, 0, 0));
+  }
+
+  /** Unit vector along a wall. */
+  private Point along(Surface.Wall wall) {
+    return room.enclosure().unbounded(wall, new Point(1, 0, 0)).minus(start(wall));
+  }
+
+  private static Point outwards(Point along) {
+    return new Point(along.y(), -along.x(), 0);
   }
 
   /** Corners of a surface in the plan. */
-  List<Point> corners(String surface) {
-    List<Point> floor = room.outline().corners();
-    if (!surface.startsWith("wall")) {
-      return floor.stream().map(c -> flat(surface, c)).toList();
-    }
-    double length = room.wallLength(surface);
-    List<Point> shape =
-        new ArrayList<>(
-            List.of(flat(surface, new Point(0, 0, 0)), flat(surface, new Point(length, 0, 0))));
-    for (int i = RIDGE_STEPS; i >= 0; i--) {
-      double along = length * i / RIDGE_STEPS;
-      shape.add(flat(surface, new Point(along, room.heightAt(foot(surface, along)), 0)));
-    }
-    return shape;
-  }
-
-  private Point foot(String surface, double along) {
-    return flat(surface, new Point(along, 0, 0));
+  List<Point> corners(Surface surface) {
+    return room.enclosure().polygon(surface).stream().map(c -> flat(surface, c)).toList();
   }
 
   /** The height of a wall over a place along it. */
-  double height(String wall, double along) {
-    return room.heightAt(foot(wall, along));
+  double height(Surface.Wall wall, double along) {
+    return room.heightAt(room.enclosure().unbounded(wall, new Point(along, 0, 0)));
   }
 
   /** Corners of the picture, x and y by turns, of points in the plan. */

@@ -2,11 +2,9 @@ package nullroom.app.desktop;
 
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import nullroom.core.Progress;
-import nullroom.core.acoustics.Air;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Directivity;
@@ -25,7 +23,9 @@ import nullroom.core.room.Aim;
 import nullroom.core.room.Alternative;
 import nullroom.core.room.Camera;
 import nullroom.core.room.Ceiling;
+import nullroom.core.room.Contents;
 import nullroom.core.room.Finish;
+import nullroom.core.room.Finishes;
 import nullroom.core.room.Furniture;
 import nullroom.core.room.LooseObject;
 import nullroom.core.room.Outline;
@@ -33,6 +33,8 @@ import nullroom.core.room.Patch;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.SetUp;
+import nullroom.core.room.Surface;
 import nullroom.core.room.Talker;
 import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
@@ -65,35 +67,42 @@ public final class DemoBook {
     Point eye = new Point(3.1, 1.6, 1.35);
     Capture capture =
         MicrophoneType.ALL.get(2).on(new Capture(Pattern.OMNI, 0, 100, -38, -125, 34, 20, 24));
-    return new Room(
-        "The loft",
-        Outline.box(4.6, 3.4),
-        new Ceiling.LeanTo(1.15, 2.75, 1),
-        Air.ROOM,
-        Map.of(
-            "floor", Finish.of("wood_floor_joists"),
-            "ceiling", Finish.of("gypsum_on_studs"),
-            "walls", Finish.of("plaster_on_brick")),
-        List.of(
-            new Patch(
-                "skylight",
-                "ceiling",
-                Patch.rectangle("skylight", "ceiling", 1.8, 1.2, 0.8, 1.0, "glass_double_10")
-                    .corners(),
-                Finish.of("glass_double_10"),
-                Optional.of(new Alternative("bare", "blind drawn", Finish.of("curtain_light"))))),
-        List.of(
-            new LooseObject("single bed", Bands.of(0.3, 0.6, 1.0, 1.4, 1.6, 1.6, 1.6, 1.6)),
-            new LooseObject(
-                "clothes rail, half full", Bands.of(0.07, 0.2, 0.45, 0.65, 0.75, 0.8, 0.8, 0.8))),
-        List.of(
-            new Furniture(
-                "desk", new Point(1.62, 1.1, 0.71), 0.7, 1.3, 0.03, 0, Finish.of("door_solid"))),
-        Optional.of(new Talker(lips, new Aim(0, 0), VocalEffort.NORMAL, Directivity.VOICE)),
-        Optional.of(new PlacedMicrophone(capsule, Aim.along(lips.minus(capsule)), capture)),
-        Optional.of(NOISE),
-        List.of(),
-        Optional.of(new Camera(eye, Aim.along(lips.minus(eye)), 28, Camera.WIDE)));
+    Patch skylight =
+        Patch.rectangle("skylight", Surface.CEILING, 1.8, 1.2, 0.8, 1.0, "glass_double_10")
+            .or(new Alternative("bare", "blind drawn", Finish.of("curtain_light")));
+    Contents contents =
+        new Contents(
+            List.of(skylight),
+            List.of(
+                new LooseObject("single bed", Bands.of(0.3, 0.6, 1.0, 1.4, 1.6, 1.6, 1.6, 1.6)),
+                new LooseObject(
+                    "clothes rail, half full",
+                    Bands.of(0.07, 0.2, 0.45, 0.65, 0.75, 0.8, 0.8, 0.8))),
+            List.of(
+                new Furniture(
+                    "desk",
+                    new Point(1.62, 1.1, 0.71),
+                    0.7,
+                    1.3,
+                    0.03,
+                    0,
+                    Finish.of("door_solid"))));
+    SetUp setUp =
+        SetUp.of(
+                new Talker(lips, new Aim(0, 0), VocalEffort.NORMAL, Directivity.VOICE),
+                new PlacedMicrophone(capsule, Aim.along(lips.minus(capsule)), capture))
+            .withCamera(Optional.of(new Camera(eye, Aim.along(lips.minus(eye)), 28, Camera.WIDE)));
+    return Room.empty(
+            "The loft",
+            Outline.box(4.6, 3.4),
+            new Ceiling.LeanTo(1.15, 2.75, 1),
+            Finishes.of(
+                Finish.of("wood_floor_joists"),
+                Finish.of("gypsum_on_studs"),
+                Finish.of("plaster_on_brick")))
+        .with(contents)
+        .with(setUp)
+        .withNoise(NOISE);
   }
 
   /** The device that stands in the real loft as the book describes it now. */

@@ -6,8 +6,6 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
-import javafx.beans.property.SimpleStringProperty;
-import javafx.beans.property.StringProperty;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationText;
 import nullroom.core.Trouble;
@@ -20,12 +18,13 @@ import nullroom.core.predict.Margins;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 
 /** What the treatment station knows and can do. */
 public final class DressModel {
   private final StationContext desk;
   private final ObjectProperty<Hanging> hanging = new SimpleObjectProperty<>(Hanging.BLANKET);
-  private final StringProperty surface = new SimpleStringProperty("wall3");
+  private final ObjectProperty<Surface> surface = new SimpleObjectProperty<>(Surface.wall(3));
   private final StationText say;
 
   /** A model on a desk. */
@@ -42,7 +41,7 @@ public final class DressModel {
   }
 
   /** The surface chosen. */
-  public StringProperty surfaceProperty() {
+  public ObjectProperty<Surface> surfaceProperty() {
     return surface;
   }
 
@@ -80,7 +79,7 @@ public final class DressModel {
    * The chosen piece on the chosen surface; empty where it does not fit or something hangs there.
    */
   public Optional<Patch> proposal() {
-    return room().surfaceNames().contains(surface.get())
+    return room().surfaces().contains(surface.get())
         ? hanging.get().patchOn(room(), surface.get())
         : Optional.empty();
   }
@@ -101,12 +100,12 @@ public final class DressModel {
       boolean taken = room().patches().stream().anyMatch(p -> p.surface().equals(surface.get()));
       return taken
           ? "Something is on "
-              + Hanging.surfaceLabel(surface.get())
+              + surface.get().spoken()
               + " already. Choose another surface in the picture."
           : "A "
               + name()
               + " does not belong on "
-              + Hanging.surfaceLabel(surface.get())
+              + surface.get().spoken()
               + ". Choose another surface in the picture.";
     }
     Heard now = desk.session().heard();
@@ -116,7 +115,7 @@ public final class DressModel {
         Locale.ROOT,
         "A %s on %s would buy %.1f dB of Clear: from %.1f to %.1f dB, and the goal asks for %.0f.",
         name(),
-        Hanging.surfaceLabel(surface.get()),
+        surface.get().spoken(),
         clear,
         now.margins().clearDb(),
         then.margins().clearDb(),
@@ -145,8 +144,8 @@ public final class DressModel {
   public void hang() {
     Patch patch =
         proposal()
-            .orElseThrow(
-                () -> new Trouble.BadField(surface.get(), "nothing can be hung there now"));
+            .orElseThrow(() ->
+                new Trouble.BadField(surface.get().spoken(), "nothing can be hung there now"));
     desk.session().edit("Hang a " + patch.name(), b -> b.with(b.room().plus(patch)));
   }
 

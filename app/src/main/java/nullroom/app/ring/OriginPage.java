@@ -21,6 +21,7 @@ import nullroom.app.shell.StationContext;
 import nullroom.core.predict.ArrivalLocus;
 import nullroom.core.predict.FirstArrivals;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 
 /** From where an arrival can have come: a line over the surfaces, and a list to choose from. */
 final class OriginPage {
@@ -66,10 +67,10 @@ final class OriginPage {
         model.chosenProperty().get().or(() -> arrivals.stream().findFirst());
     Room room = model.measuredRoom();
     foldOut.show(room);
-    Map<String, List<ArrivalLocus.Piece>> lines = new LinkedHashMap<>();
+    Map<Surface, List<ArrivalLocus.Piece>> lines = new LinkedHashMap<>();
     List<ArrivalLocus.Piece> section = new ArrayList<>();
     shown.ifPresent(a -> {
-      room.surfaceNames().forEach(s -> lines.put(s, ArrivalLocus.on(room, s, a.extraMetres())));
+      room.surfaces().forEach(s -> lines.put(s, ArrivalLocus.on(room, s, a.extraMetres())));
       room.talker()
           .ifPresent(t -> section.addAll(ArrivalLocus.at(room, t.at().z(), a.extraMetres())));
     });
@@ -81,8 +82,8 @@ final class OriginPage {
 
   /** Where a path meets a surface, in its own axes; furniture is marked on the floor under it. */
   private static FoldOut.Mark mark(Room room, FirstArrivals.Arrival path) {
-    String surface = room.surfaceNames().contains(path.surface()) ? path.surface() : "floor";
-    return new FoldOut.Mark("", surface, room.local(surface, path.at()));
+    Surface surface = path.surface().orElse(Surface.FLOOR);
+    return new FoldOut.Mark("", surface, room.enclosure().local(surface, path.at()));
   }
 
   private void list(List<RingModel.Arrival> arrivals, Optional<RingModel.Arrival> shown) {

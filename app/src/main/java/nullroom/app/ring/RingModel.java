@@ -52,7 +52,11 @@ public final class RingModel {
     String fullName(Room room) {
       return paths.stream()
           .limit(Arrivals.NAMED)
-          .map(p -> p.name().equals(p.surface()) ? Sides.named(room, p.surface()) : p.name())
+          .map(p ->
+              p.surface()
+                  .filter(s -> s.id().equals(p.name()))
+                  .map(s -> Sides.named(room, s))
+                  .orElse(p.name()))
           .collect(Collectors.joining(" or "));
     }
   }

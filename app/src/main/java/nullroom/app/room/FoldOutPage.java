@@ -2,6 +2,7 @@ package nullroom.app.room;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.DoubleConsumer;
 import java.util.function.ToDoubleFunction;
@@ -22,6 +23,7 @@ import nullroom.app.shell.StationContext;
 import nullroom.core.acoustics.Material;
 import nullroom.core.room.Room;
 import nullroom.core.room.RoomItem;
+import nullroom.core.room.Surface;
 
 /** The fold-out, and beside it sizes, materials and heights. */
 final class FoldOutPage {
@@ -104,9 +106,9 @@ final class FoldOutPage {
     form.getChildren().add(heading("Materials"));
     VBox materials = new VBox(4);
     refreshers.add(() -> {
-      if (materials.getChildren().size() != model.room().surfaceNames().size()) {
+      if (materials.getChildren().size() != model.room().surfaces().size()) {
         materials.getChildren().clear();
-        model.room().surfaceNames().forEach(s -> materials.getChildren().add(material(s)));
+        model.room().surfaces().forEach(s -> materials.getChildren().add(material(s)));
       }
     });
     form.getChildren().addAll(materials, heading("Heights over the floor"));
@@ -147,15 +149,15 @@ final class FoldOutPage {
     form.getChildren().add(field);
   }
 
-  private Node material(String surface) {
+  private Node material(Surface surface) {
     Choice<Material> box =
         MaterialChoice.of(
-            "material-" + surface,
-            "material of " + surface,
+            "material-" + surface.id(),
+            "material of " + surface.spoken(),
             model.materials(),
             MaterialsModel::forSurfaces,
             () ->
-                model.room().surfaceNames().contains(surface)
+                model.room().surfaces().contains(surface)
                     ? Optional.of(model.room().finishOf(surface))
                     : Optional.empty(),
             chosen -> model.setMaterial(surface, chosen));
@@ -163,9 +165,8 @@ final class FoldOutPage {
     box.setPrefWidth(MATERIAL_WIDTH);
     Label name =
         new Label(
-            surface.startsWith("wall")
-                ? "Wall " + surface.substring(4)
-                : surface.equals("floor") ? "Floor" : "Ceiling");
+            surface.label().substring(0, 1).toUpperCase(Locale.ROOT)
+                + surface.label().substring(1));
     name.getStyleClass().add("field-name");
     HBox row = new HBox(name, box);
     row.getStyleClass().add("row");

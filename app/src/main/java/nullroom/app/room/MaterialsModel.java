@@ -17,6 +17,7 @@ import nullroom.core.acoustics.Octave;
 import nullroom.core.acoustics.PorousLayer;
 import nullroom.core.room.Finish;
 import nullroom.core.room.LooseObject;
+import nullroom.core.room.Surface;
 
 /** The material table, and layers of the user's own. */
 public final class MaterialsModel {
@@ -191,15 +192,15 @@ public final class MaterialsModel {
   }
 
   /** The room's surfaces. */
-  public List<String> surfaces() {
-    return desk.session().book().room().surfaceNames();
+  public List<Surface> surfaces() {
+    return desk.session().book().room().surfaces();
   }
 
   /** Clads a whole surface with a layer. */
-  public void clad(String surface, PorousLayer layer) {
+  public void clad(Surface surface, PorousLayer layer) {
     desk.session()
         .describe(
-            "Clad " + surface,
+            "Clad " + surface.spoken(),
             now ->
                 now.withFinish(
                     surface, new Finish.Porous(layer, Bands.all(Finish.DEFAULT_SCATTERING))));

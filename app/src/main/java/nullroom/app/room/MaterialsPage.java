@@ -22,6 +22,7 @@ import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Material;
 import nullroom.core.acoustics.PorousLayer;
+import nullroom.core.room.Surface;
 
 /** Materials searched and held side by side, and porous layers computed. */
 final class MaterialsPage {
@@ -102,17 +103,17 @@ final class MaterialsPage {
     thick.show(1000 * thickness);
     air.show(1000 * gap);
     flow.show(resistivity);
-    Choice<String> surface =
+    Choice<Surface> surface =
         new Choice<>(
             "layer-surface",
             "surface to clad with the layer",
             model.surfaces(),
-            s -> s.replaceFirst("wall", "wall "),
+            Surface::label,
             s -> {});
     surface.show(model.surfaces().getFirst());
     Button clad = new Button("Clad this surface with it");
     clad.setId("clad");
-    clad.setOnAction(e -> said(() -> model.clad(String.valueOf(surface.getValue()), current())));
+    clad.setOnAction(e -> said(() -> model.clad(surface.getValue(), current())));
     TextField area = new TextField("3");
     area.setId("hung-area");
     area.setPrefColumnCount(3);

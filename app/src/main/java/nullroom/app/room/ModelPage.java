@@ -19,6 +19,7 @@ import nullroom.app.shell.StationContext;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.book.DecayMeasurement;
 import nullroom.core.predict.Tuning;
+import nullroom.core.room.Surface;
 
 /** Predicted, traced and measured times in one chart, and the description tuned to them. */
 final class ModelPage {
@@ -104,8 +105,8 @@ final class ModelPage {
     Octave.ALL.forEach(b -> heads.add(BandName.of(b.nominalHz())));
     changes.heads(tuning.isPresent() ? heads : List.of());
     tuning.ifPresent(t -> {
-      for (String surface : desk.session().book().room().surfaceNames()) {
-        List<String> row = new ArrayList<>(List.of(surface.replaceFirst("wall", "wall ")));
+      for (Surface surface : desk.session().book().room().surfaces()) {
+        List<String> row = new ArrayList<>(List.of(surface.label()));
         for (int b = 0; b < Octave.COUNT; b++) {
           row.add(String.format(Locale.ROOT, "%.2f", t.changeOf(surface).get(b)));
         }

@@ -11,6 +11,7 @@ import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 
 /** What can be let into a surface, or laid on one, in usual sizes. */
 public enum Opening {
@@ -61,8 +62,8 @@ public enum Opening {
    *
    * @throws Trouble.BadField where it fits nowhere
    */
-  Room in(Room room, String surface, double along) {
-    boolean wall = surface.startsWith("wall");
+  Room in(Room room, Surface surface, double along) {
+    boolean wall = surface.isWall();
     List<Point> corners =
         Patch.rectangle(label, surface, along, wall ? up : along, width, height, material)
             .corners();
@@ -76,7 +77,7 @@ public enum Opening {
         }
       }
     }
-    throw new Trouble.BadField(label, "finds no free place on " + surface);
+    throw new Trouble.BadField(label, "finds no free place on " + surface.spoken());
   }
 
   /** The room with a piece on a surface as wide and high as told. */

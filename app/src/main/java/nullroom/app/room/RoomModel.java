@@ -20,6 +20,7 @@ import nullroom.core.room.Finish;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.RoomItem;
+import nullroom.core.room.Surface;
 import nullroom.io.book.BookFolder;
 
 /** What the room station knows and can do. */
@@ -165,9 +166,10 @@ public final class RoomModel {
   }
 
   /** Makes a surface of another material. */
-  public void setMaterial(String surface, Finish finish) {
+  public void setMaterial(Surface surface, Finish finish) {
     desk.session()
-        .describe("Change the material of " + surface, now -> now.withFinish(surface, finish));
+        .describe(
+            "Change the material of " + surface.spoken(), now -> now.withFinish(surface, finish));
   }
 
   /**

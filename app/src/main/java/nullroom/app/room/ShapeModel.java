@@ -16,6 +16,7 @@ import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.RoomItem;
+import nullroom.core.room.Surface;
 import nullroom.core.room.Traverse;
 
 /** The outline of the floor and the kind of ceiling, and what lies on surfaces. */
@@ -251,7 +252,7 @@ public final class ShapeModel {
    * @param along metres from the surface's first corner
    * @throws Trouble.BadField where it does not lie on the surface
    */
-  public void add(Opening kind, String surface, double along) {
+  public void add(Opening kind, Surface surface, double along) {
     Room with = kind.in(room(), surface, along);
     desk.session().describe("Add a " + kind.label(), now -> with);
   }

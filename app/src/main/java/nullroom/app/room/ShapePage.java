@@ -21,6 +21,7 @@ import nullroom.core.Trouble;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
+import nullroom.core.room.Surface;
 
 /** The outline, typed or from a template, the ceiling, doors and windows. */
 final class ShapePage {
@@ -161,27 +162,26 @@ final class ShapePage {
     FlowPane row = new FlowPane(6, 6);
     TextField along = field("opening-along", "distance from the surface's first corner");
     desk.units().subscribe(units -> along.setText(units.entry(USUAL_ALONG)));
-    Choice<String> surface =
+    Choice<Surface> surface =
         new Choice<>(
             "opening-surface",
             "surface",
-            desk.session().book().room().surfaceNames(),
-            s -> s.replaceFirst("wall", "wall "),
+            desk.session().book().room().surfaces(),
+            Surface::label,
             s -> {});
-    surface.show("wall1");
+    surface.show(Surface.wall(1));
     desk.session()
         .bookProperty()
         .subscribe(book -> {
-          String was = surface.getValue();
-          surface.getItems().setAll(book.room().surfaceNames());
-          surface.show(book.room().surfaceNames().contains(was) ? was : "wall1");
+          Surface was = surface.getValue();
+          surface.getItems().setAll(book.room().surfaces());
+          surface.show(book.room().surfaces().contains(was) ? was : Surface.wall(1));
         });
     row.getChildren().addAll(new Label("On"), surface, new Label("at"), along);
     for (Opening kind : Opening.values()) {
       Button add = new Button(kind.label());
       add.setId("opening-" + kind.name().toLowerCase(Locale.ROOT));
-      add.setOnAction(
-          e -> said(() -> model.add(kind, String.valueOf(surface.getValue()), number(along))));
+      add.setOnAction(e -> said(() -> model.add(kind, surface.getValue(), number(along))));
       row.getChildren().add(add);
     }
     return row;
@@ -241,12 +241,7 @@ final class ShapePage {
             : "";
     double[] size = {p.width(), p.height()};
     return List.of(
-        p.label(),
-        p.surface().replaceFirst("wall", "wall "),
-        size(index, size, 0),
-        size(index, size, 1),
-        turn,
-        off);
+        p.label(), p.surface().label(), size(index, size, 0), size(index, size, 1), turn, off);
   }
 
   private TextField size(int index, double[] size, int axis) {

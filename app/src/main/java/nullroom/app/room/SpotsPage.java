@@ -20,6 +20,7 @@ import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.Point;
+import nullroom.core.room.Surface;
 
 /** Places to record from, side by side. */
 final class SpotsPage {
@@ -75,7 +76,7 @@ final class SpotsPage {
     said(() -> {
       Point there = new Point(floor.x(), floor.y(), height);
       Margins margins = model.at(there);
-      probe = Optional.of(new FoldOut.Mark("heard here", "floor", floor));
+      probe = Optional.of(new FoldOut.Mark("heard here", Surface.FLOOR, floor));
       marks();
       StringBuilder words = new StringBuilder("There the microphone would get ");
       for (Margins.Kind kind : Margins.Kind.values()) {
@@ -99,8 +100,8 @@ final class SpotsPage {
     List<FoldOut.Mark> marks = new ArrayList<>();
     model
         .all()
-        .forEach(
-            j -> marks.add(new FoldOut.Mark(j.spot().name(), "floor", j.spot().microphoneAt())));
+        .forEach(j ->
+            marks.add(new FoldOut.Mark(j.spot().name(), Surface.FLOOR, j.spot().microphoneAt())));
     probe.ifPresent(marks::add);
     foldOut.trace(Map.of(), marks);
   }

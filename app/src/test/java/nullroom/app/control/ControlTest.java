@@ -27,6 +27,7 @@ import nullroom.core.measure.noise.Survey;
 import nullroom.core.predict.Heard;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 import nullroom.core.signal.Band;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -117,13 +118,13 @@ class ControlTest {
     Room room =
         TestBooks.bedroom()
             .room()
-            .plus(Patch.rectangle("curtain", "wall2", 0.5, 0.2, 1.5, 2, "blanket_100"));
+            .plus(Patch.rectangle("curtain", Surface.wall(2), 0.5, 0.2, 1.5, 2, "blanket_100"));
     FoldOut foldOut = Fx.on(FoldOut::new);
     Scene scene = Fx.show(foldOut, 700, 500);
     Fx.run(() -> foldOut.show(room));
     Fx.run(() -> scene.getRoot().layout());
-    for (String surface : room.surfaceNames()) {
-      assertThat(Fx.on(() -> scene.lookup("#surface-" + surface))).as(surface).isNotNull();
+    for (Surface surface : room.surfaces()) {
+      assertThat(Fx.on(() -> scene.lookup("#surface-" + surface))).as(surface.id()).isNotNull();
     }
     assertThat(texts(scene))
         .contains("floor", "ceiling", "wall 2", "curtain", "talker", "microphone");
@@ -163,7 +164,7 @@ class ControlTest {
 
   @Test
   void aClickOnASurfaceChoosesIt() {
-    List<String> selected = new ArrayList<>();
+    List<Surface> selected = new ArrayList<>();
     FoldOut foldOut = Fx.on(FoldOut::new);
     Scene scene = Fx.show(foldOut, 700, 500);
     Fx.run(() -> {
@@ -193,7 +194,7 @@ class ControlTest {
               true,
               null));
     });
-    assertThat(selected).containsExactly("wall3");
+    assertThat(selected).containsExactly(Surface.wall(3));
   }
 
   @Test

@@ -18,6 +18,7 @@ import nullroom.core.room.Finish;
 import nullroom.core.room.Furniture;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
+import nullroom.core.room.Surface;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.WavWriter;
 import org.junit.jupiter.api.Test;
@@ -174,7 +175,7 @@ class RingModelTest extends DeskTest {
                         book.room()
                             .plus(
                                 Patch.rectangle(
-                                    "blanket", "wall1", 1, 0.5, 2, 1.5, "rug_on_wood")))));
+                                    "blanket", Surface.wall(1), 1, 0.5, 2, 1.5, "rug_on_wood")))));
     Path dry = file("dry.wav", decay(0.15));
     after(() -> model.open(dry));
     assertThat(places.average().orElseThrow().pairs()).isEqualTo(1);

@@ -19,6 +19,7 @@ import nullroom.app.control.OutlinePlot;
 import nullroom.app.control.RoomPlot;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Point;
+import nullroom.core.room.Surface;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -136,7 +137,7 @@ class RoomHandsTest extends DeskTest {
 
   @Test
   void doorsAreOpenedMovedAndTakenOutByKeysAndStayOnTheirWall() {
-    Fx.run(() -> model.shape().add(Opening.DOOR, "wall1", 1));
+    Fx.run(() -> model.shape().add(Opening.DOOR, Surface.wall(1), 1));
     FoldOut picture = foldOut();
     assertThat(picture.getChildrenUnmodifiable()).isNotEmpty();
     Fx.run(() -> node0("handle-patch-0").requestFocus());

@@ -15,6 +15,7 @@ import nullroom.core.predict.Statistics;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Point;
 import nullroom.core.room.RoomItem;
+import nullroom.core.room.Surface;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -36,9 +37,9 @@ class RoomOwnTest extends DeskTest {
     assertThat(own.absorption()).isEqualTo(felt);
     assertThat(MaterialsModel.isOwn(own)).isTrue();
     assertThat(materials.nearest(felt)).isEqualTo(own);
-    Fx.run(() -> model.setMaterial("wall1", materials.finish(own)));
-    assertThat(room().finishOf("wall1").absorption()).isEqualTo(felt);
-    assertThat(materials.of(room().finishOf("wall1"))).contains(own);
+    Fx.run(() -> model.setMaterial(Surface.wall(1), materials.finish(own)));
+    assertThat(room().finishOf(Surface.wall(1)).absorption()).isEqualTo(felt);
+    assertThat(materials.of(room().finishOf(Surface.wall(1)))).contains(own);
     assertThat(desk.session().folder().load()).isEqualTo(desk.session().book());
     assertThatThrownBy(() -> materials.keep("Felt tiles", felt)).hasMessageContaining("already");
     assertThatThrownBy(() -> materials.keep("", felt)).hasMessageContaining("needs a name");
@@ -47,7 +48,9 @@ class RoomOwnTest extends DeskTest {
         .hasMessageContaining("eight");
     Fx.run(() -> materials.forget(own));
     assertThat(materials.search("felt til")).isEmpty();
-    assertThat(room().finishOf("wall1").absorption()).as("stays on the wall").isEqualTo(felt);
+    assertThat(room().finishOf(Surface.wall(1)).absorption())
+        .as("stays on the wall")
+        .isEqualTo(felt);
   }
 
   @Test
@@ -97,7 +100,7 @@ class RoomOwnTest extends DeskTest {
   @Test
   void piecesOnSurfacesAreResizedAndTurnedAndASkylightIsLetIn() {
     ShapeModel shape = model.shape();
-    Fx.run(() -> shape.add(Opening.SKYLIGHT, "ceiling", 1));
+    Fx.run(() -> shape.add(Opening.SKYLIGHT, Surface.CEILING, 1));
     Fx.run(() -> shape.turnOver(0));
     assertThat(shape.pieces().getFirst().label()).isEqualTo("skylight, blind drawn");
     Fx.run(() -> shape.resize(0, 1.2, 0.6));
@@ -145,11 +148,11 @@ class RoomOwnTest extends DeskTest {
     Fx.run(() -> {});
     var framing = Fx.on(() -> model.trace().framingProperty().get()).orElseThrow();
     assertThat(framing.talker()).isTrue();
-    assertThat(framing.share(room(), "wall4")).isGreaterThan(0.1);
+    assertThat(framing.share(room(), Surface.wall(4))).isGreaterThan(0.1);
     Fx.run(() -> model.hands().turn(RoomItem.TALKER, 180));
     Fx.run(() -> model.move(RoomItem.TALKER, 0.1, 1.5));
     Fx.run(() -> model.setCamera(false));
     assertThatThrownBy(() -> model.setCamera(true)).hasMessageContaining("no room before");
-    assertThat(room().finishOf("floor")).isInstanceOf(Finish.class);
+    assertThat(room().finishOf(Surface.FLOOR)).isInstanceOf(Finish.class);
   }
 }

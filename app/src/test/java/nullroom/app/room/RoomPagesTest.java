@@ -24,6 +24,7 @@ import nullroom.core.room.Finish;
 import nullroom.core.room.Furniture;
 import nullroom.core.room.Room;
 import nullroom.core.room.RoomItem;
+import nullroom.core.room.Surface;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -70,9 +71,9 @@ class RoomPagesTest extends DeskTest {
   void shapesFromTemplatesAndTypedKeepWhatFits() {
     ShapeModel shape = model.shape();
     Fx.run(() -> model.furniture().add(Piece.SHELF));
-    Fx.run(() -> shape.add(Opening.WINDOW, "wall2", 0.5));
+    Fx.run(() -> shape.add(Opening.WINDOW, Surface.wall(2), 0.5));
     assertThat(room().patches()).hasSize(1);
-    assertThatThrownBy(() -> shape.add(Opening.DOOR, "wall1", 3.9))
+    assertThatThrownBy(() -> shape.add(Opening.DOOR, Surface.wall(1), 3.9))
         .isInstanceOf(Trouble.class)
         .hasMessageContaining("does not fit");
     Fx.run(() ->
@@ -137,7 +138,7 @@ class RoomPagesTest extends DeskTest {
           .as("%d", b)
           .isCloseTo(measured, within(0.1 * measured));
     }
-    assertThat(room().finishOf("floor")).isInstanceOf(Finish.Stated.class);
+    assertThat(room().finishOf(Surface.FLOOR)).isInstanceOf(Finish.Stated.class);
     assertThat(desk.session().folder().load()).isEqualTo(desk.session().book());
   }
 
@@ -152,8 +153,8 @@ class RoomPagesTest extends DeskTest {
     Material foam = materials.search("foam_pu_25").getFirst();
     assertThat(materials.nearest(foam.absorption())).isEqualTo(foam);
     PorousLayer layer = new PorousLayer(12_000, 0.05, 0.02);
-    Fx.run(() -> materials.clad("wall3", layer));
-    assertThat(room().finishOf("wall3").absorption()).isEqualTo(layer.absorption());
+    Fx.run(() -> materials.clad(Surface.wall(3), layer));
+    assertThat(room().finishOf(Surface.wall(3)).absorption()).isEqualTo(layer.absorption());
     assertThat(desk.session().folder().load().room()).isEqualTo(room());
   }
 

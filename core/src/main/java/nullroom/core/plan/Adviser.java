@@ -12,6 +12,7 @@ import nullroom.core.room.Patch;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 import nullroom.core.room.Talker;
 
 /**
@@ -70,7 +71,7 @@ public final class Adviser {
 
   private static List<Candidate> candidates(Room room, Heard now, Margins targets) {
     List<Candidate> all = new ArrayList<>();
-    for (String surface : room.surfaceNames()) {
+    for (Surface surface : room.surfaces()) {
       for (Hanging hanging : Hanging.values()) {
         hanging
             .patchOn(room, surface)
@@ -82,9 +83,9 @@ public final class Adviser {
     return all;
   }
 
-  private static Candidate hang(Room room, Hanging hanging, String surface, Patch patch) {
+  private static Candidate hang(Room room, Hanging hanging, Surface surface, Patch patch) {
     return new Candidate(
-        hanging.verb() + " " + Hanging.surfaceLabel(surface),
+        hanging.verb() + " " + surface.spoken(),
         "dress",
         room.plus(patch),
         hanging.cost(),
@@ -199,17 +200,12 @@ public final class Adviser {
       return minutes;
     }
 
-    /** Name of a surface for people: "wall 2", "the ceiling". */
-    public static String surfaceLabel(String surface) {
-      return surface.startsWith("wall") ? "wall " + surface.substring(4) : "the " + surface;
-    }
-
     /**
      * The piece in the middle of a surface, cut down to what fits; empty where it does not belong
      * there or would lie on what is there already.
      */
-    public Optional<Patch> patchOn(Room room, String surface) {
-      boolean floor = surface.equals("floor");
+    public Optional<Patch> patchOn(Room room, Surface surface) {
+      boolean floor = surface instanceof Surface.Floor;
       if (floor != (this == RUG)
           || room.patches().stream().anyMatch(p -> p.surface().equals(surface))) {
         return Optional.empty();
@@ -221,25 +217,23 @@ public final class Adviser {
         return Optional.empty();
       }
       double x = extent[0] + (extent[2] - w) / 2;
-      double y =
-          surface.startsWith("wall") ? extent[3] - h - 0.05 : extent[1] + (extent[3] - h) / 2;
+      double y = surface.isWall() ? extent[3] - h - 0.05 : extent[1] + (extent[3] - h) / 2;
       String name = label.substring(0, label.indexOf(' ')).toLowerCase(java.util.Locale.ROOT);
       return Optional.of(Patch.rectangle(name, surface, x, y, w, h, materialId))
           .filter(room::hasPlaceFor);
     }
 
     /** Least x, least y, width and height that a piece can use in a surface's own axes. */
-    private static double[] extent(Room room, String surface) {
-      if (!surface.startsWith("wall")) {
-        double[] xs = room.outline().span(0);
-        double[] ys = room.outline().span(1);
-        return new double[] {xs[0], ys[0], xs[1] - xs[0], ys[1] - ys[0]};
+    private static double[] extent(Room room, Surface surface) {
+      double[] us = room.enclosure().span(surface, 0);
+      if (!(surface instanceof Surface.Wall wall)) {
+        double[] vs = room.enclosure().span(surface, 1);
+        return new double[] {us[0], vs[0], us[1] - us[0], vs[1] - vs[0]};
       }
-      int k = Integer.parseInt(surface.substring(4));
-      Point a = room.outline().corners().get(k - 1);
-      Point b = room.outline().corners().get(k % room.outline().corners().size());
+      Point a = room.enclosure().unbounded(wall, new Point(0, 0, 0));
+      Point b = room.enclosure().unbounded(wall, new Point(us[1], 0, 0));
       double top = Math.min(room.heightAt(a), room.heightAt(b));
-      return new double[] {0, 0, a.distanceTo(b), top};
+      return new double[] {0, 0, us[1], top};
     }
   }
 }

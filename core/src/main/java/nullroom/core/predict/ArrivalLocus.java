@@ -4,8 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import nullroom.core.room.Enclosure;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 
 /**
  * All points from which an arrival can have come by one bounce: those whose way from the talker and
@@ -24,23 +26,19 @@ public final class ArrivalLocus {
   /**
    * Where it cuts a surface.
    *
-   * @param surface floor, ceiling, wall1, ...
+   * @param surface of its enclosure
    * @param extraMetres how much longer the path is than the direct one
    * @return pieces in the surface's own axes; empty where it does not reach it, or the room has no
    *     talker or microphone
    */
-  public static List<Piece> on(Room room, String surface, double extraMetres) {
-    double[] xs = room.outline().span(0);
-    double[] ys = room.outline().span(1);
-    if (!surface.startsWith("wall")) {
-      return trace(room, xs, ys, extraMetres, (u, v) -> room.on(surface, u, v));
-    }
-    int k = Integer.parseInt(surface.substring("wall".length()));
-    List<Point> corners = room.outline().corners();
-    double length = corners.get(k - 1).distanceTo(corners.get(k % corners.size()));
-    double[] along = {0, length};
-    double[] up = {0, room.size().z()};
-    return trace(room, along, up, extraMetres, (u, v) -> room.on(surface, u, v));
+  public static List<Piece> on(Room room, Surface surface, double extraMetres) {
+    Enclosure enclosure = room.enclosure();
+    return trace(
+        room,
+        enclosure.span(surface, 0),
+        enclosure.span(surface, 1),
+        extraMetres,
+        (u, v) -> enclosure.on(surface, u, v));
   }
 
   /** Its section at a height, in plan. */

@@ -3,12 +3,14 @@ package nullroom.core.predict;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import nullroom.core.Decibels;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 
 /**
  * Where the voice reaches the microphone by one surface: the talker mirrored in each wall, the
@@ -22,14 +24,14 @@ public final class FirstArrivals {
   /**
    * One path.
    *
-   * @param surface that it meets
+   * @param surface that it meets; empty where it meets furniture
    * @param name of the piece on that surface it meets, or of the surface
    * @param at where
    * @param extraMetres longer than the direct path
    * @param levelDb re the direct sound
    */
   public record Arrival(
-      String surface, String name, Point at, double extraMetres, double levelDb) {}
+      Optional<Surface> surface, String name, Point at, double extraMetres, double levelDb) {}
 
   /** All first-order paths, shortest first; empty without a talker or a microphone. */
   public static List<Arrival> of(Room room) {
@@ -51,7 +53,7 @@ public final class FirstArrivals {
       found.add(
           new Arrival(
               shell.surface(facet),
-              name(room, shell.surface(facet), at),
+              shell.surface(facet).flatMap(s -> pieceAt(room, s, at)).orElse(shell.name(facet)),
               at,
               path.metres() - direct,
               Decibels.ofAmplitude(direct / path.metres()) + Decibels.ofEnergy(kept)));
@@ -60,13 +62,12 @@ public final class FirstArrivals {
   }
 
   /** The piece put up last lies on top. */
-  private static String name(Room room, String surface, Point at) {
+  private static Optional<String> pieceAt(Room room, Surface surface, Point at) {
+    Point local = room.enclosure().local(surface, at);
     return room.patches().reversed().stream()
-        .filter(p ->
-            p.surface().equals(surface) && Outline.within(p.corners(), room.local(surface, at)))
+        .filter(p -> p.surface().equals(surface) && Outline.within(p.corners(), local))
         .map(Patch::name)
-        .findFirst()
-        .orElse(surface);
+        .findFirst();
   }
 
   /** The paths that are that much longer than the direct one, within a tolerance; nearest first. */

@@ -9,6 +9,7 @@ import nullroom.core.room.Furniture;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 
 /**
  * What a room's camera has in its picture: by surface which cells it sees, and which things. What
@@ -22,8 +23,8 @@ import nullroom.core.room.Room;
  */
 @SuppressWarnings("ArrayRecordComponent") // never compared
 public record Framing(
-    Map<String, SurfaceGrid> grids,
-    Map<String, boolean[]> cells,
+    Map<Surface, SurfaceGrid> grids,
+    Map<Surface, boolean[]> cells,
     List<Boolean> pieces,
     boolean talker,
     boolean microphone) {
@@ -43,8 +44,8 @@ public record Framing(
 
   private static Framing of(Room room, Camera camera) {
     RayGeometry shell = new RayGeometry(room);
-    Map<String, boolean[]> cells = new LinkedHashMap<>();
-    Map<String, SurfaceGrid> grids = SurfaceGrid.of(room);
+    Map<Surface, boolean[]> cells = new LinkedHashMap<>();
+    Map<Surface, SurfaceGrid> grids = SurfaceGrid.of(room);
     grids.forEach((surface, grid) -> {
       boolean[] seen = new boolean[grid.cells()];
       for (int k = 0; k < seen.length; k++) {
@@ -90,9 +91,9 @@ public record Framing(
   }
 
   /** Share of a surface's cells that is seen, 0 to 1. */
-  public double share(Room room, String surface) {
-    SurfaceGrid grid = java.util.Objects.requireNonNull(grids.get(surface), surface);
-    boolean[] seen = java.util.Objects.requireNonNull(cells.get(surface), surface);
+  public double share(Room room, Surface surface) {
+    SurfaceGrid grid = java.util.Objects.requireNonNull(grids.get(surface));
+    boolean[] seen = java.util.Objects.requireNonNull(cells.get(surface));
     int all = 0;
     int in = 0;
     for (int k = 0; k < seen.length; k++) {
@@ -103,9 +104,9 @@ public record Framing(
   }
 
   /** Whether a piece hung over a cornered part of a surface would be in the picture. */
-  public boolean shows(String surface, List<Point> corners) {
-    SurfaceGrid grid = java.util.Objects.requireNonNull(grids.get(surface), surface);
-    boolean[] seen = java.util.Objects.requireNonNull(cells.get(surface), surface);
+  public boolean shows(Surface surface, List<Point> corners) {
+    SurfaceGrid grid = java.util.Objects.requireNonNull(grids.get(surface));
+    boolean[] seen = java.util.Objects.requireNonNull(cells.get(surface));
     double half = SurfaceGrid.CELL_METRES / 2;
     for (int k = 0; k < seen.length; k++) {
       if (seen[k] && Outline.within(corners, new Point(grid.u(k) + half, grid.v(k) + half, 0))) {

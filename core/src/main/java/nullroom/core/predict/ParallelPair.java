@@ -7,15 +7,16 @@ import java.util.Optional;
 import nullroom.core.room.Ceiling;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 
 /**
  * Two surfaces that face each other, between which a flutter echo can run.
  *
- * @param one name of the first surface
- * @param other name of the second
+ * @param one the first surface
+ * @param other the second
  * @param metres apart
  */
-public record ParallelPair(String one, String other, double metres) {
+public record ParallelPair(Surface one, Surface other, double metres) {
   /**
    * Sides this nearly parallel still flutter (common practice: splay of 5 degrees and more stops
    * it).
@@ -28,7 +29,7 @@ public record ParallelPair(String one, String other, double metres) {
   public static List<ParallelPair> of(Room room) {
     List<ParallelPair> pairs = new ArrayList<>();
     if (room.ceiling() instanceof Ceiling.Flat flat) {
-      pairs.add(new ParallelPair("floor", "ceiling", flat.heightMetres()));
+      pairs.add(new ParallelPair(Surface.FLOOR, Surface.CEILING, flat.heightMetres()));
     }
     List<Point> c = room.outline().corners();
     for (int i = 0; i < c.size(); i++) {
@@ -38,7 +39,7 @@ public record ParallelPair(String one, String other, double metres) {
         double apart = b.cross(c.get(i).minus(c.get(j))).z() / b.length();
         boolean facing = -a.dot(b) / a.length() / b.length() > PARALLEL && apart > 0;
         if (facing && overlap(c.get(i), a, c.get(j), b)) {
-          pairs.add(new ParallelPair("wall" + (i + 1), "wall" + (j + 1), apart));
+          pairs.add(new ParallelPair(Surface.wall(i + 1), Surface.wall(j + 1), apart));
         }
       }
     }

@@ -2,10 +2,12 @@ package nullroom.core.predict;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import nullroom.core.room.Facet;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 
 /**
  * A room's facets as plain arrays, for the many rays that are shot at them. Points lie in a polygon
@@ -188,8 +190,14 @@ final class RayGeometry {
     return (open ? 1 : 2) * (own + TRIALS_PER_GROUP * groups.length) + pieces / own;
   }
 
-  String surface(int facet) {
+  /** Surface of the enclosure that a facet is part of; empty for furniture. */
+  Optional<Surface> surface(int facet) {
     return facets.get(facet).surface();
+  }
+
+  /** Name of the surface or the piece of furniture that a facet is part of. */
+  String name(int facet) {
+    return facets.get(facet).name();
   }
 
   Point normal(int facet) {

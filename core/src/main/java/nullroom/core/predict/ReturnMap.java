@@ -11,6 +11,7 @@ import nullroom.core.room.Facet;
 import nullroom.core.room.Furniture;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 
 /**
  * How much of this voice each patch of surface sends back to this microphone, by the same rays as
@@ -22,7 +23,7 @@ import nullroom.core.room.Room;
  * @param pieces of furniture as wholes, in the room's order
  */
 public record ReturnMap(
-    Map<String, SurfaceGrid> grids, Map<String, Returns> surfaces, List<Returns> pieces) {
+    Map<Surface, SurfaceGrid> grids, Map<Surface, Returns> surfaces, List<Returns> pieces) {
   private static final int RAYS = 6000;
   private static final double SECONDS = 0.35;
 
@@ -58,8 +59,8 @@ public record ReturnMap(
    * @throws nullroom.core.Trouble.BadField if talker or microphone is missing
    */
   public static ReturnMap of(Room room, long seed, Progress progress) {
-    Map<String, SurfaceGrid> grids = SurfaceGrid.of(room);
-    Map<String, Returns> surfaces = new LinkedHashMap<>();
+    Map<Surface, SurfaceGrid> grids = SurfaceGrid.of(room);
+    Map<Surface, Returns> surfaces = new LinkedHashMap<>();
     grids.forEach((surface, grid) -> surfaces.put(surface, new Returns(grid.cells())));
     List<Facet> facets = Facet.of(room);
     int[] pieceOf = pieceOf(room, facets.size());
@@ -85,11 +86,9 @@ public record ReturnMap(
             pieces.get(piece).of(seconds < early)[0] += sum / area(room.furniture().get(piece));
             return;
           }
-          SurfaceGrid grid = grids.get(facets.get(facet).surface());
-          Returns returns = surfaces.get(facets.get(facet).surface());
-          if (grid != null && returns != null) {
-            returns.of(seconds < early)[grid.at(room, new Point(x, y, z))] += sum * perCell;
-          }
+          Surface surface = facets.get(facet).surface().orElseThrow();
+          int cell = grids.get(surface).at(room, new Point(x, y, z));
+          surfaces.get(surface).of(seconds < early)[cell] += sum * perCell;
         },
         progress);
     return new ReturnMap(grids, surfaces, pieces);
@@ -129,8 +128,8 @@ public record ReturnMap(
   }
 
   /** Energy that a surface sends back in all, over the direct sound. */
-  public double total(String surface, boolean early) {
-    Returns returns = java.util.Objects.requireNonNull(surfaces.get(surface), surface);
+  public double total(Surface surface, boolean early) {
+    Returns returns = java.util.Objects.requireNonNull(surfaces.get(surface));
     double cell = SurfaceGrid.CELL_METRES * SurfaceGrid.CELL_METRES;
     return cell * java.util.Arrays.stream(returns.of(early)).sum();
   }

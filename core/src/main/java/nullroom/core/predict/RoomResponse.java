@@ -220,7 +220,7 @@ public record RoomResponse(
       return new Arrival(
           d / speed,
           d,
-          path.facets().stream().map(shell::surface).toList(),
+          path.facets().stream().map(shell::name).toList(),
           path.points(),
           Bands.of(energy));
     }

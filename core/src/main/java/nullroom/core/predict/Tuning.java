@@ -12,6 +12,7 @@ import nullroom.core.acoustics.Octave;
 import nullroom.core.room.Face;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 
 /**
  * The description of a room brought to what was measured in it. In each octave the absorption area
@@ -29,8 +30,8 @@ import nullroom.core.room.Room;
  * @param blame a sentence where a large part is missing or too much
  */
 public record Tuning(
-    Map<String, Bands> absorption,
-    Map<String, Bands> change,
+    Map<Surface, Bands> absorption,
+    Map<Surface, Bands> change,
     Bands missingArea,
     Bands tunedSeconds,
     Optional<String> blame) {
@@ -55,7 +56,7 @@ public record Tuning(
    * @param measured T20 per octave, each where there is one
    */
   public static Tuning of(Room room, List<OptionalDouble> measured) {
-    Map<String, double[]> areas = new LinkedHashMap<>();
+    Map<Surface, double[]> areas = new LinkedHashMap<>();
     for (Face face : room.faces()) {
       double[] sum = areas.computeIfAbsent(face.surface(), s -> new double[Octave.COUNT + 1]);
       sum[Octave.COUNT] += face.areaSquareMetres();
@@ -90,10 +91,10 @@ public record Tuning(
         missing[b] = wanted - tuned(each, b, factors[b]);
       }
     }
-    Map<String, Bands> absorption = new LinkedHashMap<>();
-    Map<String, Bands> change = new LinkedHashMap<>();
+    Map<Surface, Bands> absorption = new LinkedHashMap<>();
+    Map<Surface, Bands> change = new LinkedHashMap<>();
     int s = 0;
-    for (Map.Entry<String, double[]> entry : areas.entrySet()) {
+    for (Map.Entry<Surface, double[]> entry : areas.entrySet()) {
       int which = s++;
       double[] area = entry.getValue();
       Bands factor = Bands.from(b -> factors[b][which]);
@@ -117,14 +118,14 @@ public record Tuning(
   }
 
   /** By how much a surface's coefficients are changed. */
-  public Bands changeOf(String surface) {
-    return java.util.Objects.requireNonNull(change.get(surface), surface);
+  public Bands changeOf(Surface surface) {
+    return java.util.Objects.requireNonNull(change.get(surface));
   }
 
   /** The room with the tuned coefficients; pieces on surfaces and furniture keep theirs. */
   public Room applied(Room room) {
     Room tuned = room;
-    for (String surface : room.surfaceNames()) {
+    for (Surface surface : room.surfaces()) {
       Finish now = room.finishOf(surface);
       Bands changed =
           now.absorption().with(changeOf(surface), (a, factor) -> Math.clamp(a * factor, 0, 1));

@@ -7,7 +7,7 @@ import java.util.Optional;
  * A piece of something on a surface: a rug, a window, a hung blanket.
  *
  * @param name for people
- * @param surface name of the surface it lies on
+ * @param surface that it lies on
  * @param corners in the surface's own axes (x and y of the points): plan for floor and ceiling; for
  *     a wall, metres along it from its first corner and metres up. Either direction of turn
  * @param finish what it is made of
@@ -15,12 +15,15 @@ import java.util.Optional;
  */
 public record Patch(
     String name,
-    String surface,
+    Surface surface,
     List<Point> corners,
     Finish finish,
     Optional<Alternative> otherwise) {
+  /** Pieces that were cut to meet may share a hair's breadth, square metres. */
+  private static final double MOST_SHARED = 0.005;
+
   /** A piece that stays as it is. */
-  public Patch(String name, String surface, List<Point> corners, Finish finish) {
+  public Patch(String name, Surface surface, List<Point> corners, Finish finish) {
     this(name, surface, corners, finish, Optional.empty());
   }
 
@@ -34,7 +37,7 @@ public record Patch(
   /** A rectangle on a surface. */
   public static Patch rectangle(
       String name,
-      String surface,
+      Surface surface,
       double x,
       double y,
       double width,
@@ -49,6 +52,11 @@ public record Patch(
             new Point(x + width, y + height, 0),
             new Point(x, y + height, 0)),
         Finish.of(materialId));
+  }
+
+  /** The same piece, which can be turned into something else. */
+  public Patch or(Alternative other) {
+    return new Patch(name, surface, corners, finish, Optional.of(other));
   }
 
   /** Area in the surface's own axes, square metres. */
@@ -66,6 +74,11 @@ public record Patch(
   public double height() {
     var up = corners.stream().mapToDouble(Point::y).summaryStatistics();
     return up.getMax() - up.getMin();
+  }
+
+  /** Whether it lies on another piece. */
+  boolean overlaps(Patch other) {
+    return surface.equals(other.surface) && Polygons.shared(corners, other.corners) > MOST_SHARED;
   }
 
   /** Its name with the state it is in. */

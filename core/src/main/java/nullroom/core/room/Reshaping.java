@@ -24,25 +24,21 @@ final class Reshaping {
    * gone or too small goes, and what stands outside; talker, microphone and camera move in.
    */
   static Room of(Room room, Outline outline, Ceiling ceiling) {
-    Map<String, Finish> finishes = new LinkedHashMap<>();
-    finishes.put("floor", room.finishOf("floor"));
-    finishes.put("ceiling", room.finishOf("ceiling"));
-    for (int k = 1; k <= outline.corners().size(); k++) {
-      boolean old = k <= room.outline().corners().size();
-      finishes.put("wall" + k, room.finishOf(old ? "wall" + k : "wall1"));
+    Enclosure enclosure = new Enclosure(outline, ceiling);
+    Map<Surface, Finish> finishes = new LinkedHashMap<>();
+    for (Surface surface : enclosure.surfaces()) {
+      boolean old = room.enclosure().has(surface);
+      finishes.put(surface, room.finishOf(old ? surface : Surface.wall(1)));
     }
     Room bare =
         new Room(
             room.name(),
-            outline,
-            ceiling,
+            enclosure,
             room.air(),
-            finishes,
-            List.of(),
-            room.objects(),
-            Optional.empty(),
-            Optional.empty(),
-            room.noiseDbSpl());
+            new Finishes(finishes, Optional.empty()),
+            Contents.NOTHING.withObjects(room.objects()),
+            SetUp.NONE,
+            new RoomNoise(room.noiseDbSpl(), List.of()));
     List<Patch> kept = room.patches().stream().filter(bare::carries).toList();
     return furnished(peopled(bare.withPatches(kept), room), room);
   }
@@ -136,20 +132,23 @@ final class Reshaping {
     }
     return new Room(
         room.name(),
-        floor,
-        above,
+        new Enclosure(floor, above),
         room.air(),
         room.finishes(),
-        room.patches(),
-        room.objects(),
-        room.furniture().stream().map(f -> f.movedTo(stretched(f.corner(), x, y, z))).toList(),
-        room.talker().map(t -> t.movedTo(stretched(t.at(), x, y, z))),
-        room.microphone().map(m -> m.movedBy(stretched(m.at(), x, y, z).minus(m.at()))),
-        room.noiseDbSpl(),
-        room.sources().stream()
-            .map(s -> new NoiseSource(s.name(), stretched(s.at(), x, y, z), s.dbSplAtMetre()))
-            .toList(),
-        room.camera().map(c -> c.movedBy(stretched(c.at(), x, y, z).minus(c.at()))));
+        room.contents()
+            .withFurniture(
+                room.furniture().stream()
+                    .map(f -> f.movedTo(stretched(f.corner(), x, y, z)))
+                    .toList()),
+        new SetUp(
+            room.talker().map(t -> t.movedTo(stretched(t.at(), x, y, z))),
+            room.microphone().map(m -> m.movedBy(stretched(m.at(), x, y, z).minus(m.at()))),
+            room.camera().map(c -> c.movedBy(stretched(c.at(), x, y, z).minus(c.at())))),
+        new RoomNoise(
+            room.noiseDbSpl(),
+            room.sources().stream()
+                .map(s -> new NoiseSource(s.name(), stretched(s.at(), x, y, z), s.dbSplAtMetre()))
+                .toList()));
   }
 
   private static Point stretched(Point p, double x, double y, double z) {

@@ -127,7 +127,8 @@ public record RoomItem(Kind kind, int index) {
         Point shift = to.minus(at(room));
         Patch moved = room.patches().get(index).movedBy(shift.x(), shift.y());
         if (!room.carries(moved)) {
-          throw new Trouble.BadField(name(room), "does not lie on " + surface(room) + " there");
+          throw new Trouble.BadField(
+              name(room), "does not lie on " + surface(room).spoken() + " there");
         }
         try {
           yield patches(room, p -> moved);
@@ -138,7 +139,7 @@ public record RoomItem(Kind kind, int index) {
     };
   }
 
-  private String surface(Room room) {
+  private Surface surface(Room room) {
     return room.patches().get(index).surface();
   }
 
@@ -171,9 +172,12 @@ public record RoomItem(Kind kind, int index) {
         Patch patch = room.patches().get(index);
         double width = patch.width();
         double height = patch.height();
-        boolean wall = patch.surface().startsWith("wall");
-        double[] us = wall ? new double[] {0, room.wallLength(surface(room))} : floor(room, 0);
-        double[] vs = wall ? new double[] {0, ceilingOver(room, to, width)} : floor(room, 1);
+        boolean wall = patch.surface().isWall();
+        double[] us = room.enclosure().span(patch.surface(), 0);
+        double[] vs =
+            patch.surface() instanceof Surface.Wall w
+                ? new double[] {0, ceilingOver(room.enclosure(), w, to.x(), width)}
+                : floor(room, 1);
         double voice = room.talker().map(t -> t.at().z()).orElse(0.0);
         yield new Point(
             snapped(to.x(), us[0], us[1] - width, (us[0] + us[1] - width) / 2),
@@ -210,15 +214,14 @@ public record RoomItem(Kind kind, int index) {
   }
 
   /** The lower of the ceiling's heights over both ends of a piece on a wall. */
-  private double ceilingOver(Room room, Point at, double width) {
-    double length = room.wallLength(surface(room));
+  private static double ceilingOver(
+      Enclosure enclosure, Surface.Wall wall, double from, double width) {
+    double length = enclosure.length(wall);
+    Point start = new Point(Math.clamp(from, 0, length), 0, 0);
+    Point end = new Point(Math.clamp(from + width, 0, length), 0, 0);
     return Math.min(
-        room.heightAt(foot(room, Math.clamp(at.x(), 0, length))),
-        room.heightAt(foot(room, Math.clamp(at.x() + width, 0, length))));
-  }
-
-  private Point foot(Room room, double along) {
-    return room.unbounded(surface(room), new Point(along, 0, 0));
+        enclosure.heightAt(enclosure.unbounded(wall, start)),
+        enclosure.heightAt(enclosure.unbounded(wall, end)));
   }
 
   private static double snapped(double value, double... edges) {

@@ -9,15 +9,13 @@ public final class Sides {
 
   private Sides() {}
 
-  /** A name such as "wall 2 behind you"; other names are left as they are. */
-  public static String named(Room room, String surface) {
-    if (!surface.matches("wall\\d+")) {
-      return surface;
-    }
-    String number = surface.substring("wall".length());
-    return room.talker()
-        .map(t -> "wall " + number + " " + side(room, Integer.parseInt(number), t))
-        .orElse("wall " + number);
+  /** A name such as "wall 2 behind you". */
+  public static String named(Room room, Surface surface) {
+    return surface instanceof Surface.Wall wall
+        ? room.talker()
+            .map(t -> surface.label() + " " + side(room, wall.number(), t))
+            .orElse(surface.label())
+        : surface.label();
   }
 
   private static String side(Room room, int k, Talker talker) {

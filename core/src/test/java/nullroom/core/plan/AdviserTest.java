@@ -15,6 +15,7 @@ import nullroom.core.room.Patch;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -89,9 +90,10 @@ class AdviserTest {
   @ParameterizedTest
   @EnumSource(Hanging.class)
   void piecesFitTheirSurfaceAndHangNowhereTwice(Hanging hanging) {
-    for (String surface : room.surfaceNames()) {
+    for (Surface surface : room.surfaces()) {
       var patch = hanging.patchOn(room, surface);
-      assertThat(patch.isPresent()).isEqualTo(surface.equals("floor") == (hanging == Hanging.RUG));
+      assertThat(patch.isPresent())
+          .isEqualTo(surface.equals(Surface.FLOOR) == (hanging == Hanging.RUG));
       patch.ifPresent(p -> {
         Room hung = room.plus(p); // refused were it larger than its surface
         assertThat(hanging.patchOn(hung, surface)).isEmpty();
@@ -104,10 +106,10 @@ class AdviserTest {
   @Test
   void aLowWallGetsACutPieceAndACupboardNone() {
     Room low = TestRooms.of(Outline.box(4.2, 3.4), new Ceiling.LeanTo(1.3, 2.6, 1), 0.1);
-    Patch piece = Hanging.DUVET.patchOn(low, "wall1").orElseThrow();
+    Patch piece = Hanging.DUVET.patchOn(low, Surface.wall(1)).orElseThrow();
     double top = piece.corners().stream().mapToDouble(Point::y).max().orElseThrow();
     assertThat(top).isLessThan(1.3);
-    assertThat(Hanging.surfaceLabel("wall3")).isEqualTo("wall 3");
-    assertThat(Hanging.surfaceLabel("ceiling")).isEqualTo("the ceiling");
+    assertThat(Surface.wall(3).spoken()).isEqualTo("wall 3");
+    assertThat(Surface.CEILING.spoken()).isEqualTo("the ceiling");
   }
 }

@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Optional;
 import nullroom.core.TestRooms;
 import nullroom.core.room.Ceiling;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 
@@ -28,10 +30,10 @@ class ArrivalLocusTest {
   void lengths() {
     int pieces = 0;
     for (Room room : List.of(BOX, LOFT)) {
-      for (String surface : room.surfaceNames()) {
+      for (Surface surface : room.surfaces()) {
         for (ArrivalLocus.Piece piece : ArrivalLocus.on(room, surface, 2.6)) {
-          Point on = room.on(surface, piece.from().x(), piece.from().y()).orElseThrow();
-          assertThat(extra(room, on)).as(surface).isCloseTo(2.6, within(0.003));
+          Point on = room.enclosure().on(surface, piece.from().x(), piece.from().y()).orElseThrow();
+          assertThat(extra(room, on)).as(surface.id()).isCloseTo(2.6, within(0.003));
           assertThat(piece.from().distanceTo(piece.to())).isLessThan(0.06);
           pieces++;
         }
@@ -50,14 +52,15 @@ class ArrivalLocusTest {
   void touchesAtTheMirrorPoint() {
     for (Room room : List.of(BOX, LOFT)) {
       for (FirstArrivals.Arrival path : FirstArrivals.of(room)) {
-        assertThat(ArrivalLocus.on(room, path.surface(), path.extraMetres() - 0.01))
+        assertThat(ArrivalLocus.on(room, path.surface().orElseThrow(), path.extraMetres() - 0.01))
             .as("shorter than the shortest way by %s", path.surface())
             .isEmpty();
-        assertThat(ArrivalLocus.on(room, path.surface(), path.extraMetres() + 0.05))
-            .as(path.surface())
+        assertThat(ArrivalLocus.on(room, path.surface().orElseThrow(), path.extraMetres() + 0.05))
+            .as(path.name())
             .isNotEmpty()
             .allMatch(p ->
-                room.on(path.surface(), p.from().x(), p.from().y())
+                room.enclosure()
+                        .on(path.surface().orElseThrow(), p.from().x(), p.from().y())
                         .orElseThrow()
                         .distanceTo(path.at())
                     < 1);
@@ -70,13 +73,14 @@ class ArrivalLocusTest {
   void slope() {
     FirstArrivals.Arrival path =
         FirstArrivals.of(LOFT).stream()
-            .filter(a -> a.surface().equals("ceiling"))
+            .filter(a -> a.surface().equals(Optional.of(Surface.CEILING)))
             .findFirst()
             .orElseThrow();
     double least = Double.POSITIVE_INFINITY;
     for (double u = 0.001; u < 4.2; u += 0.01) {
       for (double v = 0.001; v < 3.4; v += 0.01) {
-        least = Math.min(least, extra(LOFT, LOFT.on("ceiling", u, v).orElseThrow()));
+        least =
+            Math.min(least, extra(LOFT, LOFT.enclosure().on(Surface.CEILING, u, v).orElseThrow()));
       }
     }
     assertThat(path.extraMetres()).isCloseTo(least, within(0.0005));

@@ -5,11 +5,13 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import nullroom.core.TestRooms;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 
@@ -22,7 +24,7 @@ class FirstArrivalsTest {
     Point t = room.requireTalker().at();
     Point m = room.requireMicrophone().at();
     Point size = room.size();
-    Map<String, Double> paths =
+    Map<Optional<Surface>, Double> paths =
         FirstArrivals.of(room).stream()
             .collect(
                 Collectors.toMap(
@@ -40,7 +42,7 @@ class FirstArrivalsTest {
     for (double extra : expected) {
       assertThat(paths.values()).anyMatch(is -> Math.abs(is - extra) < 1e-9);
     }
-    assertThat(paths.get("floor"))
+    assertThat(paths.get(Optional.of(Surface.FLOOR)))
         .isCloseTo(new Point(t.x(), t.y(), -t.z()).distanceTo(m) - direct, within(1e-9));
     FirstArrivals.Arrival floor = byFloor(room);
     double path = floor.extraMetres() + direct;
@@ -56,7 +58,7 @@ class FirstArrivalsTest {
     Room carpeted =
         room.plus(
             Patch.rectangle(
-                "rug", "floor", at.x() - 0.2, at.y() - 0.2, 0.4, 0.4, "carpet_thin_glued"));
+                "rug", Surface.FLOOR, at.x() - 0.2, at.y() - 0.2, 0.4, 0.4, "carpet_thin_glued"));
     FirstArrivals.Arrival soft = byFloor(carpeted);
     assertThat(soft.name()).isEqualTo("rug");
     assertThat(soft.extraMetres()).isEqualTo(bare.extraMetres());
@@ -67,7 +69,7 @@ class FirstArrivalsTest {
 
   private static FirstArrivals.Arrival byFloor(Room room) {
     return FirstArrivals.of(room).stream()
-        .filter(a -> a.surface().equals("floor"))
+        .filter(a -> a.surface().equals(Optional.of(Surface.FLOOR)))
         .findFirst()
         .orElseThrow();
   }

@@ -12,6 +12,7 @@ import nullroom.core.room.Finish;
 import nullroom.core.room.Furniture;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 
@@ -39,13 +40,13 @@ class FramingTest {
       double width = 2 * 4.1 * Math.tan(Math.toRadians(camera.widthDegrees() / 2));
       double height = 2 * 4.1 * Math.tan(Math.toRadians(camera.heightDegrees() / 2));
       double expected = Math.min(width, 3.4) * Math.min(height, 2.5) / (3.4 * 2.5);
-      double share = of(room.withCamera(Optional.of(camera))).share(room, "wall2");
+      double share = of(room.withCamera(Optional.of(camera))).share(room, Surface.wall(2));
       assertThat(share).isCloseTo(expected, within(0.15));
       off += share - expected;
       lenses++;
     }
     assertThat(off / lenses).isCloseTo(0, within(0.02));
-    assertThat(of(room).share(room, "wall4")).isZero();
+    assertThat(of(room).share(room, Surface.wall(4))).isZero();
     assertThat(Framing.of(TestRooms.box(0.2))).isEmpty();
   }
 
@@ -63,15 +64,16 @@ class FramingTest {
     assertThat(blocked.talker()).isFalse();
     assertThat(blocked.microphone()).isFalse();
     assertThat(blocked.pieces()).containsExactly(true, false);
-    assertThat(blocked.share(room, "wall2")).isLessThan(0.5 * of(room).share(room, "wall2"));
+    assertThat(blocked.share(room, Surface.wall(2)))
+        .isLessThan(0.5 * of(room).share(room, Surface.wall(2)));
   }
 
   @Test
   @DisplayName("a blanket in the middle of the far wall shows, one in its lower corner does not")
   void shows() {
     Framing framing = of(room);
-    assertThat(framing.shows("wall2", square(1.5, 1.0))).isTrue();
-    assertThat(framing.shows("wall2", square(0, 0))).isFalse();
+    assertThat(framing.shows(Surface.wall(2), square(1.5, 1.0))).isTrue();
+    assertThat(framing.shows(Surface.wall(2), square(0, 0))).isFalse();
   }
 
   private static List<Point> square(double u, double v) {

@@ -23,6 +23,7 @@ import nullroom.core.room.Outline;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -36,7 +37,7 @@ class HardRoomsTest {
 
   private static Room clad(Room room, double scattering, double... absorption) {
     Room clad = room;
-    for (String surface : room.surfaceNames()) {
+    for (Surface surface : room.surfaces()) {
       clad =
           clad.withFinish(surface, new Finish.Stated(Bands.of(absorption), Bands.all(scattering)));
     }
@@ -174,7 +175,7 @@ class HardRoomsTest {
     Room dead = clad(TestRooms.box(1), 0.1, 1, 1, 1, 1, 1, 1, 1, 1);
     Room one =
         TestRooms.with(dead, Pattern.CARDIOID)
-            .withFinish("wall2", new Finish.Stated(Bands.all(0), Bands.all(1)));
+            .withFinish(Surface.wall(2), new Finish.Stated(Bands.all(0), Bands.all(1)));
     double[] energy = new double[2];
     for (int turn = 0; turn < 2; turn++) { // wall2 stands at the far end of x
       var microphone = one.requireMicrophone();

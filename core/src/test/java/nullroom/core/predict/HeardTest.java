@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
-import java.util.Optional;
 import nullroom.core.Decibels;
 import nullroom.core.TestRooms;
 import nullroom.core.Trouble;
@@ -17,6 +16,7 @@ import nullroom.core.book.Goal;
 import nullroom.core.room.NoiseSource;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.SetUp;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -137,18 +137,7 @@ class HeardTest {
 
   @Test
   void withoutTalkerOrMicrophoneNothingIsHeard() {
-    Room bare =
-        new Room(
-            "bare",
-            room.outline(),
-            room.ceiling(),
-            room.air(),
-            room.finishes(),
-            room.patches(),
-            room.objects(),
-            Optional.empty(),
-            Optional.empty(),
-            Optional.empty());
+    Room bare = room.with(SetUp.NONE);
     assertThatThrownBy(() -> Heard.of(bare))
         .isInstanceOf(Trouble.BadField.class)
         .hasMessageContaining("no talker");

@@ -9,6 +9,7 @@ import nullroom.core.room.Ceiling;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 
@@ -22,14 +23,14 @@ class ParallelPairTest {
     assertThat(pairs).hasSize(3);
     assertThat(pairs).extracting(ParallelPair::metres).anyMatch(d -> Math.abs(d - 3.4) < 1e-9);
     ParallelPair found = ParallelPair.fluttering(room, 6.85).orElseThrow();
-    assertThat(found.one()).isEqualTo("wall1");
-    assertThat(found.other()).isEqualTo("wall3");
+    assertThat(found.one()).isEqualTo(Surface.wall(1));
+    assertThat(found.other()).isEqualTo(Surface.wall(3));
     assertThat(ParallelPair.fluttering(room, 8.4).orElseThrow().metres())
         .isCloseTo(4.2, within(1e-9));
     assertThat(ParallelPair.fluttering(room, 5.8)).as("no pair is 2.9 m apart").isEmpty();
     assertThat(ParallelPair.fluttering(room, 2.5).orElseThrow().one())
         .as("midway between floor and ceiling it comes twice as often")
-        .isEqualTo("floor");
+        .isEqualTo(Surface.FLOOR);
   }
 
   @Test
@@ -61,12 +62,14 @@ class ParallelPairTest {
             new Ceiling.Flat(2.4),
             0.1);
     List<ParallelPair> pairs = ParallelPair.of(ell);
-    assertThat(pairs).noneMatch(p -> p.one().equals("wall3") && p.other().equals("wall5"));
+    assertThat(pairs)
+        .noneMatch(p -> p.one().equals(Surface.wall(3)) && p.other().equals(Surface.wall(5)));
     assertThat(pairs)
         .anyMatch(p ->
-            p.one().equals("wall1")
-                && p.other().equals("wall3")
+            p.one().equals(Surface.wall(1))
+                && p.other().equals(Surface.wall(3))
                 && Math.abs(p.metres() - 2) < 1e-9);
-    assertThat(pairs).anyMatch(p -> p.one().equals("wall4") && p.other().equals("wall6"));
+    assertThat(pairs)
+        .anyMatch(p -> p.one().equals(Surface.wall(4)) && p.other().equals(Surface.wall(6)));
   }
 }

@@ -15,13 +15,14 @@ import nullroom.core.room.Outline;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.RoomItem;
+import nullroom.core.room.Surface;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 
 class RefinementTest {
   private final Room room =
       TestRooms.with(TestRooms.box(0.15), Pattern.CARDIOID)
-          .withFinish("floor", new Finish.Stated(Bands.all(0.5), Bands.all(0.1)));
+          .withFinish(Surface.FLOOR, new Finish.Stated(Bands.all(0.5), Bands.all(0.1)));
   private final Bands seconds = Statistics.of(room).seconds();
   private final RoomResponse traced = RoomResponse.of(room, 1, Progress.NONE);
 

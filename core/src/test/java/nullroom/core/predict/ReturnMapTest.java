@@ -9,6 +9,7 @@ import nullroom.core.acoustics.Bands;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 
@@ -18,12 +19,13 @@ class ReturnMapTest {
   @Test
   @DisplayName("a soft surface sends back less, a hard one the same as before or less")
   void soft() {
-    Room carpeted = room.withFinish("floor", new Finish.Stated(Bands.all(0.8), Bands.all(0.1)));
+    Room carpeted =
+        room.withFinish(Surface.FLOOR, new Finish.Stated(Bands.all(0.8), Bands.all(0.1)));
     ReturnMap bare = ReturnMap.of(room, 1, Progress.NONE);
     ReturnMap soft = ReturnMap.of(carpeted, 1, Progress.NONE);
-    assertThat(soft.total("floor", true)).isLessThan(0.35 * bare.total("floor", true));
-    assertThat(soft.total("ceiling", false)).isLessThan(bare.total("ceiling", false));
-    assertThat(bare.surfaces().keySet()).containsExactlyInAnyOrderElementsOf(room.surfaceNames());
+    assertThat(soft.total(Surface.FLOOR, true)).isLessThan(0.35 * bare.total(Surface.FLOOR, true));
+    assertThat(soft.total(Surface.CEILING, false)).isLessThan(bare.total(Surface.CEILING, false));
+    assertThat(bare.surfaces().keySet()).containsExactlyInAnyOrderElementsOf(room.surfaces());
   }
 
   @Test
@@ -35,11 +37,11 @@ class ReturnMapTest {
         room.withTalker(room.requireTalker().movedTo(low))
             .withMicrophone(room.requireMicrophone().movedTo(new Point(1.6, 1.5, 0.3), low));
     ReturnMap map = ReturnMap.of(near, 2, Progress.NONE);
-    for (String other : near.surfaceNames()) {
-      assertThat(map.total("floor", true)).isGreaterThanOrEqualTo(map.total(other, true));
+    for (Surface other : near.surfaces()) {
+      assertThat(map.total(Surface.FLOOR, true)).isGreaterThanOrEqualTo(map.total(other, true));
     }
-    SurfaceGrid floor = java.util.Objects.requireNonNull(SurfaceGrid.of(near).get("floor"));
-    double[] early = java.util.Objects.requireNonNull(map.surfaces().get("floor")).early();
+    SurfaceGrid floor = java.util.Objects.requireNonNull(SurfaceGrid.of(near).get(Surface.FLOOR));
+    double[] early = java.util.Objects.requireNonNull(map.surfaces().get(Surface.FLOOR)).early();
     int most = 0;
     for (int k = 0; k < early.length; k++) {
       most = early[k] > early[most] ? k : most;
@@ -54,13 +56,13 @@ class ReturnMapTest {
   @DisplayName("with everything a perfect diffuser the map adds up to the response's reply")
   void addsUp() {
     Room diffuse = room;
-    for (String surface : room.surfaceNames()) {
+    for (Surface surface : room.surfaces()) {
       diffuse = diffuse.withFinish(surface, new Finish.Stated(Bands.all(0.2), Bands.all(1)));
     }
     ReturnMap map = ReturnMap.of(diffuse, 3, Progress.NONE);
     RoomResponse response = RoomResponse.of(diffuse, 3, nullroom.core.Progress.NONE);
     double sum = 0;
-    for (String surface : diffuse.surfaceNames()) {
+    for (Surface surface : diffuse.surfaces()) {
       sum += map.total(surface, true) + map.total(surface, false);
     }
     double reply =

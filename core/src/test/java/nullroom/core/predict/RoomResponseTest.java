@@ -18,6 +18,7 @@ import nullroom.core.room.Furniture;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 import nullroom.core.room.Talker;
 import nullroom.core.signal.Samples;
 import org.junit.jupiter.api.DisplayName;
@@ -42,7 +43,7 @@ class RoomResponseTest {
 
   private static Room clad(Room room, double absorption, double scattering) {
     Room clad = room;
-    for (String surface : room.surfaceNames()) {
+    for (Surface surface : room.surfaces()) {
       clad = clad.withFinish(surface, finish(absorption, scattering));
     }
     return clad;

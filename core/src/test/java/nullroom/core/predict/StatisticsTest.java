@@ -11,14 +11,15 @@ import java.util.Optional;
 import java.util.SplittableRandom;
 import nullroom.core.ReferenceTable;
 import nullroom.core.TestRooms;
-import nullroom.core.acoustics.Air;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.room.Ceiling;
 import nullroom.core.room.Finish;
+import nullroom.core.room.Finishes;
 import nullroom.core.room.LooseObject;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
@@ -68,38 +69,36 @@ class StatisticsTest {
     double x = number(rows.getFirst(), "length_x_m");
     double y = number(rows.getFirst(), "width_y_m");
     double z = number(rows.getFirst(), "height_z_m");
-    Map<String, Finish> finishes = new HashMap<>();
+    Map<Surface, Finish> finishes = new HashMap<>();
     List<Patch> patches = new ArrayList<>();
     List<LooseObject> objects = new ArrayList<>();
-    Map<String, Double> used = new HashMap<>();
+    Map<Surface, Double> used = new HashMap<>();
     for (CSVRecord row : rows) {
       double amount = number(row, "area_m2_or_count");
       Bands figures = figures(row);
-      String surface = WALLS.get(row.get("surface"));
-      if (surface == null) {
+      Optional<Surface> of =
+          Optional.ofNullable(WALLS.get(row.get("surface"))).flatMap(Surface::find);
+      if (of.isEmpty()) {
         objects.add(new LooseObject("object", figures.map(a -> a * amount)));
         continue;
       }
+      Surface surface = of.get();
       Finish finish = new Finish.Stated(figures, Bands.all(0.1));
       if (finishes.putIfAbsent(surface, finish) != null) {
-        double high = surface.startsWith("wall") ? z : y; // strips side by side, as high as it is
+        double high = surface.isWall() ? z : y; // strips side by side, as high as it is
         double width = amount / high;
         double from = used.merge(surface, width, Double::sum) - width;
         Patch strip = Patch.rectangle("part", surface, from, 0, width, high, "tile_marble");
         patches.add(new Patch("part", surface, strip.corners(), finish));
       }
     }
-    return new Room(
-        "worked",
-        Outline.box(x, y),
-        new Ceiling.Flat(z),
-        Air.ROOM,
-        finishes,
-        patches,
-        objects,
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty());
+    return Room.empty(
+            "worked",
+            Outline.box(x, y),
+            new Ceiling.Flat(z),
+            new Finishes(finishes, Optional.empty()))
+        .withPatches(patches)
+        .withObjects(objects);
   }
 
   private static Bands figures(CSVRecord row) {
@@ -121,23 +120,12 @@ class StatisticsTest {
       "modes of 4.2 x 3.4 x 2.5 m (Rayleigh): 40.86, 50.47 and 68.64 Hz; 9 up to 100 Hz, 46 up to 200 Hz")
   void modes() {
     Room room =
-        new Room(
+        Room.empty(
             "modes",
             Outline.box(4.2, 3.4),
             new Ceiling.Flat(2.5),
-            Air.ROOM,
-            Map.of(
-                "floor",
-                Finish.of("tile_marble"),
-                "ceiling",
-                Finish.of("tile_marble"),
-                "walls",
-                Finish.of("tile_marble")),
-            List.of(),
-            List.of(),
-            Optional.empty(),
-            Optional.empty(),
-            Optional.empty());
+            Finishes.of(
+                Finish.of("tile_marble"), Finish.of("tile_marble"), Finish.of("tile_marble")));
     assertThat(Mode.of(room, 100)).hasSize(9);
     assertThat(Mode.of(room, 200)).hasSize(46);
     assertThat(Mode.of(room, 100).getFirst().frequencyHz()).isCloseTo(40.86, within(0.01));
@@ -149,7 +137,7 @@ class StatisticsTest {
             Outline.box(1.5 + 4 * random.nextDouble(), 1.5 + 4 * random.nextDouble()),
             new Ceiling.Flat(2 + random.nextDouble()),
             0.1);
-    for (String surface : room.surfaceNames()) {
+    for (Surface surface : room.surfaces()) {
       double most = random.nextInt(3) == 0 ? 0.7 : 0.15;
       Bands finish = Bands.from(b -> 0.01 + most * random.nextDouble());
       room = room.withFinish(surface, new Finish.Stated(finish, Bands.all(0.1)));
@@ -169,7 +157,7 @@ class StatisticsTest {
         Bands sabins = Bands.from(b -> 4 * random.nextDouble());
         softer = room.withObjects(List.of(new LooseObject("coats", sabins)));
       } else {
-        String surface = room.surfaceNames().get(random.nextInt(6));
+        Surface surface = room.surfaces().get(random.nextInt(6));
         Bands bare = room.finishOf(surface).absorption();
         Bands soft = bare.map(a -> a + (1 - a) * random.nextDouble());
         Patch patch = Patch.rectangle("piece", surface, 0, 0, 1.4, 1.4, "tile_marble");
@@ -195,8 +183,8 @@ class StatisticsTest {
       double soft = 0.05 + k / 100.0;
       Room room =
           TestRooms.box(0.05)
-              .withFinish("floor", new Finish.Stated(Bands.all(soft), Bands.all(0.1)))
-              .withFinish("ceiling", new Finish.Stated(Bands.all(soft), Bands.all(0.1)));
+              .withFinish(Surface.FLOOR, new Finish.Stated(Bands.all(soft), Bands.all(0.1)))
+              .withFinish(Surface.CEILING, new Finish.Stated(Bands.all(soft), Bands.all(0.1)));
       Statistics now = Statistics.of(room);
       assertThat(now.seconds().get(4) / last.seconds().get(4)).isBetween(0.8, 1.0);
       assertThat(now.unevenWeight().get(4) - last.unevenWeight().get(4)).isBetween(-0.01, 0.06);

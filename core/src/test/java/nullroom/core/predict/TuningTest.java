@@ -12,14 +12,15 @@ import nullroom.core.acoustics.Octave;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 
 class TuningTest {
   private final Room room =
       TestRooms.box(0.1)
-          .withFinish("floor", new Finish.Stated(Bands.all(0.3), Bands.all(0.1)))
-          .withFinish("wall2", new Finish.Stated(Bands.all(0.03), Bands.all(0.1)));
+          .withFinish(Surface.FLOOR, new Finish.Stated(Bands.all(0.3), Bands.all(0.1)))
+          .withFinish(Surface.wall(2), new Finish.Stated(Bands.all(0.03), Bands.all(0.1)));
 
   private static List<OptionalDouble> times(Room room) {
     Bands t = Statistics.of(room).seconds();
@@ -56,8 +57,8 @@ class TuningTest {
           .isCloseTo(1.25 * described.get(b), within(0.002 * described.get(b)));
       assertThat(tuning.missingArea().get(b)).isCloseTo(0, within(1e-3));
     }
-    assertThat(tuning.changeOf("floor").get(3))
-        .isBetween(1 / Tuning.MOST, tuning.changeOf("wall2").get(3));
+    assertThat(tuning.changeOf(Surface.FLOOR).get(3))
+        .isBetween(1 / Tuning.MOST, tuning.changeOf(Surface.wall(2)).get(3));
     Room again = room;
     for (var entry : tuning.absorption().entrySet()) {
       again = again.withFinish(entry.getKey(), new Finish.Stated(entry.getValue(), Bands.all(0.1)));
@@ -71,10 +72,10 @@ class TuningTest {
       "a left out carpet is looked for in the treble, an open door everywhere, a rug that is not there is too much")
   void blame() {
     Room bare = TestRooms.box(0.04);
-    Room carpeted = bare.withFinish("floor", Finish.of("carpet_indoor_outdoor"));
+    Room carpeted = bare.withFinish(Surface.FLOOR, Finish.of("carpet_indoor_outdoor"));
     assertThat(Tuning.of(bare, times(carpeted)).blame().orElseThrow())
         .contains("would ring for", "were measured", "carpet");
-    Room open = bare.plus(Patch.rectangle("door", "wall1", 1, 0, 1.6, 2.1, "opening_free"));
+    Room open = bare.plus(Patch.rectangle("door", Surface.wall(1), 1, 0, 1.6, 2.1, "opening_free"));
     assertThat(Tuning.of(bare, times(open)).blame().orElseThrow()).contains("door stand open");
     assertThat(Tuning.of(open, times(bare)).blame().orElseThrow()).contains("too much");
   }
@@ -89,7 +90,7 @@ class TuningTest {
             .mapToObj(b -> b == 0 ? OptionalDouble.empty() : OptionalDouble.of(0.1))
             .toList();
     Tuning tuning = Tuning.of(room, measured);
-    assertThat(tuning.changeOf("floor").get(0)).isEqualTo(1);
+    assertThat(tuning.changeOf(Surface.FLOOR).get(0)).isEqualTo(1);
     assertThat(tuning.tunedSeconds().get(0)).isCloseTo(described.get(0), within(1e-9));
     for (Bands factor : tuning.change().values()) {
       for (int b = 1; b < Octave.COUNT; b++) {

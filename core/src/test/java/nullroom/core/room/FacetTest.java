@@ -39,7 +39,7 @@ class FacetTest {
     List<Facet> facets = Facet.of(room);
     var areas =
         facets.stream()
-            .collect(Collectors.groupingBy(Facet::surface, Collectors.summingDouble(Facet::area)));
+            .collect(Collectors.groupingBy(Facet::name, Collectors.summingDouble(Facet::area)));
     Point sum = new Point(0, 0, 0);
     double volume = 0;
     for (Facet facet : facets) {
@@ -47,13 +47,13 @@ class FacetTest {
       volume -= facet.corners().getFirst().dot(facet.normal()) * facet.area() / 3;
       for (Point corner : facet.corners()) {
         assertThat(corner.minus(facet.corners().getFirst()).dot(facet.normal()))
-            .as("%s is plane", facet.surface())
+            .as("%s is plane", facet.name())
             .isCloseTo(0, within(1e-9));
       }
       assertThat(facet.normal().length()).isCloseTo(1, within(1e-12));
     }
-    for (String surface : room.surfaceNames()) {
-      assertThat(areas.get(surface)).as(surface).isCloseTo(room.areaOf(surface), within(2e-3));
+    for (Surface surface : room.surfaces()) {
+      assertThat(areas.get(surface.id())).as(surface.id()).isCloseTo(room.areaOf(surface), within(2e-3));
     }
     assertThat(sum.length()).as("closed").isLessThan(1e-9);
     assertThat(volume).isCloseTo(room.volume(), within(1e-9));
@@ -65,8 +65,8 @@ class FacetTest {
     Finish hard = new Finish.Stated(Bands.all(0.02), Bands.all(0.1));
     Room room =
         TestRooms.box(0.1)
-            .plus(Patch.rectangle("rug", "floor", 1, 1, 2, 1.5, "rug_on_wood"))
-            .plus(Patch.rectangle("window", "wall2", 0.5, 0.9, 1.2, 1.2, "glass_double_10"))
+            .plus(Patch.rectangle("rug", Surface.FLOOR, 1, 1, 2, 1.5, "rug_on_wood"))
+            .plus(Patch.rectangle("window", Surface.wall(2), 0.5, 0.9, 1.2, 1.2, "glass_double_10"))
             .withFurniture(
                 List.of(new Furniture("box", new Point(3, 2.5, 0), 0.5, 0.5, 1, 0, hard)));
     List<Facet> facets = Facet.of(room);
@@ -74,15 +74,13 @@ class FacetTest {
     double rug = 3 / floor.area();
     assertThat(floor.patches()).hasSize(1);
     assertThat(floor.meanAbsorption().get(4)).isCloseTo(0.1 * (1 - rug) + 0.26 * rug, within(1e-9));
-    Facet wall2 =
-        facets.stream().filter(f -> f.surface().equals("wall2")).findFirst().orElseThrow();
+    Facet wall2 = facets.stream().filter(f -> f.name().equals("wall2")).findFirst().orElseThrow();
     for (Point corner : wall2.patches().getFirst().corners()) {
       assertThat(corner.x()).as("wall 2 is where x is greatest").isCloseTo(4.2, within(1e-9));
       assertThat(corner.z()).isBetween(0.9, 2.1);
     }
-    assertThat(facets.stream().filter(f -> f.surface().equals("box"))).hasSize(5);
-    assertThat(
-            facets.stream().filter(f -> f.surface().equals("box")).mapToDouble(Facet::area).sum())
+    assertThat(facets.stream().filter(f -> f.name().equals("box"))).hasSize(5);
+    assertThat(facets.stream().filter(f -> f.name().equals("box")).mapToDouble(Facet::area).sum())
         .isCloseTo(0.25 + 4 * 0.5, within(1e-9));
   }
 }

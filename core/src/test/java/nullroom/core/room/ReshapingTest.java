@@ -15,8 +15,8 @@ class ReshapingTest {
       TestRooms.box(0.2)
           .withPatches(
               List.of(
-                  Patch.rectangle("near", "wall1", 0, 0, 1, 1, "door_solid"),
-                  Patch.rectangle("far", "wall1", 3, 0, 1, 1, "door_solid")))
+                  Patch.rectangle("near", Surface.wall(1), 0, 0, 1, 1, "door_solid"),
+                  Patch.rectangle("far", Surface.wall(1), 3, 0, 1, 1, "door_solid")))
           .withFurniture(
               List.of(
                   new Furniture("near", new Point(0, 0, 0), 1, 1, 1, 0, Finish.of("door_solid")),
@@ -38,7 +38,7 @@ class ReshapingTest {
     assertThat(small.sources()).extracting(NoiseSource::name).containsExactly("near");
     assertThat(small.requireTalker()).isEqualTo(room.requireTalker());
     assertThat(small.holds(small.camera().orElseThrow().at())).isTrue();
-    assertThat(small.finishOf("wall4")).isEqualTo(room.finishOf("wall4"));
+    assertThat(small.finishOf(Surface.wall(4))).isEqualTo(room.finishOf(Surface.wall(4)));
   }
 
   @Test
@@ -64,7 +64,7 @@ class ReshapingTest {
   void same() {
     Room ell = room.reshaped(Outline.ell(4.2, 3.4), new Ceiling.Flat(2.5));
     assertThat(ell.outline().corners()).hasSize(6);
-    assertThat(ell.finishOf("wall6")).isEqualTo(room.finishOf("wall1"));
+    assertThat(ell.finishOf(Surface.wall(6))).isEqualTo(room.finishOf(Surface.wall(1)));
     assertThat(ell.volume()).isCloseTo(0.75 * room.volume(), within(1e-9));
     Room again = room.reshaped(room.outline(), room.ceiling());
     assertThat(again.patches()).isEqualTo(room.patches());
@@ -79,8 +79,8 @@ class ReshapingTest {
     Patch door =
         new Patch(
             "door",
-            "wall1",
-            Patch.rectangle("door", "wall1", 0, 0, 0.9, 2, "door_solid").corners(),
+            Surface.wall(1),
+            Patch.rectangle("door", Surface.wall(1), 0, 0, 0.9, 2, "door_solid").corners(),
             Finish.of("door_solid"),
             Optional.of(new Alternative("shut", "open", Finish.of("opening_free"))));
     assertThat(door.label()).isEqualTo("door, shut");

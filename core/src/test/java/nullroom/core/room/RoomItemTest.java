@@ -22,7 +22,7 @@ class RoomItemTest {
   private final Room room =
       TestRooms.box(0.2)
           .withPatches(
-              List.of(Patch.rectangle("blanket", "wall1", 1, 0.4, 1.4, 1.6, "blanket_100")))
+              List.of(Patch.rectangle("blanket", Surface.wall(1), 1, 0.4, 1.4, 1.6, "blanket_100")))
           .withFurniture(
               List.of(
                   new Furniture(
@@ -100,7 +100,7 @@ class RoomItemTest {
   void refused() {
     assertThatThrownBy(() -> BLANKET.moved(room, new Point(3, 0, 0)))
         .isInstanceOfSatisfying(
-            Trouble.class, t -> assertThat(t.line()).contains("blanket", "wall1"));
+            Trouble.class, t -> assertThat(t.line()).contains("blanket", "wall 1"));
     assertThatThrownBy(() -> SHELF.moved(room, new Point(4, 2, 0)))
         .hasMessageContaining("reaches out");
     assertThatThrownBy(() -> FAN.moved(room, new Point(9, 2, 0)))
@@ -117,8 +117,8 @@ class RoomItemTest {
     Patch curtain =
         new Patch(
             "window",
-            "wall2",
-            Patch.rectangle("window", "wall2", 1, 1, 1, 1, "glass_double_10").corners(),
+            Surface.wall(2),
+            Patch.rectangle("window", Surface.wall(2), 1, 1, 1, 1, "glass_double_10").corners(),
             Finish.of("glass_double_10"),
             Optional.of(new Alternative("bare", "curtain drawn", Finish.of("blanket_100"))));
     Room curtained = room.plus(curtain);

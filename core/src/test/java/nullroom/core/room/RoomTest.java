@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import nullroom.core.TestRooms;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
@@ -32,10 +33,11 @@ class RoomTest {
     Room box = TestRooms.box(0.2);
     assertThat(box.volume()).isCloseTo(4.2 * 3.4 * 2.5, within(1e-9));
     assertThat(box.isBox()).isTrue();
-    assertThat(box.areaOf("wall1")).isCloseTo(4.2 * 2.5, within(1e-9));
-    assertThat(box.areaOf("wall2")).isCloseTo(3.4 * 2.5, within(1e-9));
-    assertThat(box.areaOf("ceiling")).isCloseTo(4.2 * 3.4, within(1e-9));
-    assertThat(box.surfaceNames())
+    assertThat(box.areaOf(Surface.wall(1))).isCloseTo(4.2 * 2.5, within(1e-9));
+    assertThat(box.areaOf(Surface.wall(2))).isCloseTo(3.4 * 2.5, within(1e-9));
+    assertThat(box.areaOf(Surface.CEILING)).isCloseTo(4.2 * 3.4, within(1e-9));
+    assertThat(box.surfaces())
+        .extracting(Surface::id)
         .containsExactly("floor", "ceiling", "wall1", "wall2", "wall3", "wall4");
     assertThat(box.size()).isEqualTo(new Point(4.2, 3.4, 2.5));
     assertThat(box.faces().stream().mapToDouble(Face::areaSquareMetres).sum())
@@ -50,7 +52,7 @@ class RoomTest {
     assertThat(room.isBox()).isFalse();
     double walls = 0;
     for (int k = 1; k <= 6; k++) {
-      walls += room.areaOf("wall" + k);
+      walls += room.areaOf(Surface.wall(k));
     }
     assertThat(walls).isCloseTo(14 * 2.4, within(1e-9));
     assertThat(L_SHAPE.contains(new Point(3, 2.5, 0))).isFalse();
@@ -64,10 +66,10 @@ class RoomTest {
   void aLeanToByTape() {
     Room room = TestRooms.of(Outline.box(4, 3), new Ceiling.LeanTo(1.2, 2.7, 1), 0.1);
     assertThat(room.volume()).isCloseTo(4 * 3 * 1.95, within(1e-9));
-    assertThat(room.areaOf("wall1")).isCloseTo(4 * 1.2, within(1e-9));
-    assertThat(room.areaOf("wall3")).isCloseTo(4 * 2.7, within(1e-9));
-    assertThat(room.areaOf("wall2")).isCloseTo(3 * 1.95, within(1e-9));
-    assertThat(room.areaOf("ceiling")).isCloseTo(4 * Math.hypot(3, 1.5), within(1e-9));
+    assertThat(room.areaOf(Surface.wall(1))).isCloseTo(4 * 1.2, within(1e-9));
+    assertThat(room.areaOf(Surface.wall(3))).isCloseTo(4 * 2.7, within(1e-9));
+    assertThat(room.areaOf(Surface.wall(2))).isCloseTo(3 * 1.95, within(1e-9));
+    assertThat(room.areaOf(Surface.CEILING)).isCloseTo(4 * Math.hypot(3, 1.5), within(1e-9));
     assertThat(room.heightAt(new Point(2, 1.5, 0))).isCloseTo(1.95, within(1e-9));
     assertThat(room.size().z()).isCloseTo(2.7, within(1e-9));
   }
@@ -77,9 +79,9 @@ class RoomTest {
   void aGableByTape(boolean alongX) {
     Room room = TestRooms.of(Outline.box(4, 4), new Ceiling.Gable(1.4, 3.0, alongX), 0.1);
     assertThat(room.volume()).isCloseTo(16 * 2.2, within(1e-9));
-    assertThat(room.areaOf("ceiling")).isCloseTo(2 * 4 * Math.hypot(2, 1.6), within(1e-9));
-    String knee = alongX ? "wall1" : "wall2";
-    String end = alongX ? "wall2" : "wall1";
+    assertThat(room.areaOf(Surface.CEILING)).isCloseTo(2 * 4 * Math.hypot(2, 1.6), within(1e-9));
+    Surface knee = alongX ? Surface.wall(1) : Surface.wall(2);
+    Surface end = alongX ? Surface.wall(2) : Surface.wall(1);
     assertThat(room.areaOf(knee)).isCloseTo(4 * 1.4, within(1e-9));
     assertThat(room.areaOf(end)).isCloseTo(4 * 2.2, within(1e-6));
     assertThat(room.size().z()).isEqualTo(3.0);
@@ -89,8 +91,9 @@ class RoomTest {
   @Test
   void aPatchTakesTheSurfacesPlace() {
     Room room =
-        TestRooms.box(0.2).plus(Patch.rectangle("rug", "floor", 1, 1, 2, 1.5, "rug_on_wood"));
-    List<Face> floor = room.faces().stream().filter(f -> f.surface().equals("floor")).toList();
+        TestRooms.box(0.2).plus(Patch.rectangle("rug", Surface.FLOOR, 1, 1, 2, 1.5, "rug_on_wood"));
+    List<Face> floor =
+        room.faces().stream().filter(f -> f.surface().equals(Surface.FLOOR)).toList();
     assertThat(floor).hasSize(2);
     assertThat(floor.stream().mapToDouble(Face::areaSquareMetres).sum())
         .isCloseTo(4.2 * 3.4, within(1e-9));
@@ -104,9 +107,9 @@ class RoomTest {
     assertThat(room.withTalker(louder).requireTalker().at()).isEqualTo(new Point(1, 1, 1));
     assertThat(room.withTalker(louder).requireMicrophone()).isEqualTo(room.requireMicrophone());
     assertThat(room.withNoise(Bands.all(30)).noiseDbSpl()).contains(Bands.all(30));
-    Room soft = room.withFinish("wall2", Finish.of("blanket_100"));
-    assertThat(soft.finishOf("wall2")).isEqualTo(Finish.of("blanket_100"));
-    assertThat(soft.finishOf("wall1")).isEqualTo(room.finishOf("wall1"));
+    Room soft = room.withFinish(Surface.wall(2), Finish.of("blanket_100"));
+    assertThat(soft.finishOf(Surface.wall(2))).isEqualTo(Finish.of("blanket_100"));
+    assertThat(soft.finishOf(Surface.wall(1))).isEqualTo(room.finishOf(Surface.wall(1)));
   }
 
   @Test
@@ -132,25 +135,20 @@ class RoomTest {
     refused(
         () -> room.withTalker(room.requireTalker().movedTo(room.requireMicrophone().at())),
         "microphone.at");
-    refused(() -> room.withFinish("wall7", Finish.of("tile_marble")), "surfaces.wall7");
+    refused(() -> room.withFinish(Surface.wall(7), Finish.of("tile_marble")), "surfaces.wall7");
     refused(
-        () -> room.plus(Patch.rectangle("carpet", "floor", 0, 0, 5, 4, "rug_on_wood")), "patches");
+        () -> room.plus(Patch.rectangle("carpet", Surface.FLOOR, 0, 0, 5, 4, "rug_on_wood")),
+        "patches");
     refused(
-        () -> room.plus(Patch.rectangle("rug", "moon", 0, 0, 1, 1, "rug_on_wood")),
+        () -> room.plus(Patch.rectangle("rug", Surface.wall(9), 0, 0, 1, 1, "rug_on_wood")),
         "patches[0].surface");
     refused(
         () ->
-            new Room(
+            Room.empty(
                 "bare",
                 Outline.box(3, 3),
                 new Ceiling.Flat(2.4),
-                room.air(),
-                Map.of(),
-                List.of(),
-                List.of(),
-                room.talker(),
-                room.microphone(),
-                room.noiseDbSpl()),
+                new Finishes(Map.of(), Optional.empty())),
         "surfaces.floor");
   }
 
@@ -225,19 +223,20 @@ class RoomTest {
     Room steep =
         TestRooms.of(
             Outline.box(4, 3), new Ceiling.LeanTo(0.5, 0.5 + 3 * Math.tan(1.1045), 1), 0.1);
-    Patch piece = Patch.rectangle("mats", "ceiling", 0.35, 0.4, 3.0, 2.3, "tile_marble");
+    Patch piece = Patch.rectangle("mats", Surface.CEILING, 0.35, 0.4, 3.0, 2.3, "tile_marble");
     double slope = 6.9 / Math.cos(1.1045);
     assertThat(piece.area()).isCloseTo(6.9, within(1e-9));
     assertThat(steep.areaOf(piece)).isCloseTo(slope, within(1e-6));
     assertThat(
             steep.plus(piece).faces().stream()
-                .filter(f -> f.surface().equals("ceiling"))
+                .filter(f -> f.surface().equals(Surface.CEILING))
                 .mapToDouble(Face::areaSquareMetres))
         .hasSize(2)
         .first()
         .satisfies(a -> assertThat(a).isCloseTo(slope, within(1e-6)));
     Room gable = TestRooms.of(Outline.box(4, 4), new Ceiling.Gable(1, 3, true), 0.1);
-    Patch over = Patch.rectangle("cloth", "ceiling", 1, 1, 2, 2, "tile_marble"); // over the ridge
+    Patch over =
+        Patch.rectangle("cloth", Surface.CEILING, 1, 1, 2, 2, "tile_marble"); // over the ridge
     assertThat(gable.areaOf(over)).isCloseTo(4 * Math.sqrt(2), within(1e-6));
   }
 
@@ -245,24 +244,30 @@ class RoomTest {
   @DisplayName("pieces beyond their surface or on each other are refused, both named")
   void piecesThatCannotLieThere() {
     Room room = TestRooms.of(L_SHAPE, new Ceiling.Gable(1.4, 2.6, true), 0.1);
-    Patch rug = Patch.rectangle("rug", "floor", 0.2, 0.2, 1.5, 1, "tile_marble");
+    Patch rug = Patch.rectangle("rug", Surface.FLOOR, 0.2, 0.2, 1.5, 1, "tile_marble");
     assertThat(room.plus(rug).hasPlaceFor(rug)).isFalse();
     refusedPiece(
-        room, Patch.rectangle("mat", "floor", 1.5, 1.5, 1, 1, "tile_marble"), "mat", "floor");
+        room, Patch.rectangle("mat", Surface.FLOOR, 1.5, 1.5, 1, 1, "tile_marble"), "mat", "floor");
     refusedPiece(
-        room, Patch.rectangle("mat", "floor", 3, 0.5, 2, 1, "tile_marble"), "mat", "floor");
+        room, Patch.rectangle("mat", Surface.FLOOR, 3, 0.5, 2, 1, "tile_marble"), "mat", "floor");
     refusedPiece(
-        room, Patch.rectangle("cloth", "wall1", 0.5, 1, 1, 0.6, "tile_marble"), "cloth", "wall1");
-    refusedPiece(
-        room.plus(rug), Patch.rectangle("mat", "floor", 1, 1, 1, 1, "tile_marble"), "mat", "rug");
+        room,
+        Patch.rectangle("cloth", Surface.wall(1), 0.5, 1, 1, 0.6, "tile_marble"),
+        "cloth",
+        "wall1");
     refusedPiece(
         room.plus(rug),
-        Patch.rectangle("mat", "floor", 0.5, 0.5, 0.2, 0.2, "tile_marble"),
+        Patch.rectangle("mat", Surface.FLOOR, 1, 1, 1, 1, "tile_marble"),
         "mat",
         "rug");
-    Patch beside = Patch.rectangle("mat", "floor", 1.7, 0.2, 1, 1, "tile_marble");
+    refusedPiece(
+        room.plus(rug),
+        Patch.rectangle("mat", Surface.FLOOR, 0.5, 0.5, 0.2, 0.2, "tile_marble"),
+        "mat",
+        "rug");
+    Patch beside = Patch.rectangle("mat", Surface.FLOOR, 1.7, 0.2, 1, 1, "tile_marble");
     assertThat(room.plus(rug).plus(beside).patches()).hasSize(2);
-    assertThat(room.carries(Patch.rectangle("sheet", "wall2", 0, 0, 2, 1.4, "tile_marble")))
+    assertThat(room.carries(Patch.rectangle("sheet", Surface.wall(2), 0, 0, 2, 1.4, "tile_marble")))
         .isTrue();
   }
 

@@ -16,8 +16,8 @@ class SidesTest {
   void named(double azimuth, int wall, String side) {
     Room room = TestRooms.box(0.1);
     Room turned = room.withTalker(room.requireTalker().turnedTo(azimuth));
-    assertThat(Sides.named(turned, "wall" + wall)).isEqualTo("wall " + wall + " " + side);
-    assertThat(Sides.named(turned, "floor")).isEqualTo("floor");
-    assertThat(Sides.named(turned, "rug")).isEqualTo("rug");
+    assertThat(Sides.named(turned, Surface.wall(wall))).isEqualTo("wall " + wall + " " + side);
+    assertThat(Sides.named(turned, Surface.FLOOR)).isEqualTo("floor");
+    assertThat(Sides.named(turned, Surface.CEILING)).isEqualTo("ceiling");
   }
 }

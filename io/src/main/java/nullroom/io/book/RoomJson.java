@@ -7,13 +7,19 @@ import java.util.Optional;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Air;
 import nullroom.core.room.Ceiling;
+import nullroom.core.room.Contents;
+import nullroom.core.room.Enclosure;
 import nullroom.core.room.Finish;
+import nullroom.core.room.Finishes;
 import nullroom.core.room.Furniture;
 import nullroom.core.room.LooseObject;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.RoomNoise;
+import nullroom.core.room.SetUp;
+import nullroom.core.room.Surface;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -22,6 +28,9 @@ import tools.jackson.databind.node.ObjectNode;
 /** Rooms in their open JSON form, documented in docs/book-format.md. */
 public final class RoomJson {
   private static final JsonMapper JSON = JsonMapper.shared();
+
+  /** Stands for all walls that are not named. */
+  private static final String ALL_WALLS = "walls";
 
   private RoomJson() {}
 
@@ -49,18 +58,20 @@ public final class RoomJson {
     Field ceiling = f.required("ceiling").object();
     return new Room(
         f.optional("name").map(Field::text).orElse("room"),
-        outline,
-        ceiling.checked(() -> ceiling(ceiling)),
+        new Enclosure(outline, ceiling.checked(() -> ceiling(ceiling))),
         new Air(f.number("temperatureC", 20), f.number("humidityPercent", 50)),
         finishes(f.required("surfaces")),
-        f.elements("patches").stream().map(RoomJson::patch).toList(),
-        f.elements("objects").stream().map(RoomJson::object).toList(),
-        f.elements("furniture").stream().map(RoomJson::furniture).toList(),
-        f.optional("talker").map(PlacedJson::talker),
-        f.optional("microphone").map(PlacedJson::microphone),
-        f.optional("noise").map(n -> n.object().required("octaveDbSpl").bands()),
-        f.optional("noise").map(PlacedJson::sources).orElse(List.of()),
-        f.optional("camera").map(PlacedJson::camera));
+        new Contents(
+            f.elements("patches").stream().map(RoomJson::patch).toList(),
+            f.elements("objects").stream().map(RoomJson::object).toList(),
+            f.elements("furniture").stream().map(RoomJson::furniture).toList()),
+        new SetUp(
+            f.optional("talker").map(PlacedJson::talker),
+            f.optional("microphone").map(PlacedJson::microphone),
+            f.optional("camera").map(PlacedJson::camera)),
+        new RoomNoise(
+            f.optional("noise").map(n -> n.object().required("octaveDbSpl").bands()),
+            f.optional("noise").map(PlacedJson::sources).orElse(List.of())));
   }
 
   private static Outline outline(Field f) {
@@ -109,21 +120,33 @@ public final class RoomJson {
 
   private static Ceiling leanTo(Field f) {
     Field wall = f.required("lowWall");
-    if (!wall.text().matches("wall[1-9][0-9]{0,2}")) {
-      throw new Trouble.BadField(wall.path(), "must name a wall, such as wall1");
+    if (surface(wall.text(), wall.path()) instanceof Surface.Wall low) {
+      return new Ceiling.LeanTo(
+          f.required("lowMetres").number(), f.required("highMetres").number(), low.number());
     }
-    return new Ceiling.LeanTo(
-        f.required("lowMetres").number(),
-        f.required("highMetres").number(),
-        Integer.parseInt(wall.text().substring("wall".length())));
+    throw new Trouble.BadField(wall.path(), "must name a wall, such as wall1");
   }
 
-  private static Map<String, Finish> finishes(Field f) {
-    Map<String, Finish> finishes = new LinkedHashMap<>();
+  private static Finishes finishes(Field f) {
+    Map<Surface, Finish> own = new LinkedHashMap<>();
+    Optional<Finish> walls = Optional.empty();
     for (Field surface : f.members()) {
-      finishes.put(surface.name(), FinishJson.read(surface.object()));
+      Finish finish = FinishJson.read(surface.object());
+      if (surface.name().equals(ALL_WALLS)) {
+        walls = Optional.of(finish);
+      } else {
+        own.put(surface(surface.name(), surface.path()), finish);
+      }
     }
-    return finishes;
+    return new Finishes(own, walls);
+  }
+
+  private static Surface surface(String id, String path) {
+    return Surface.find(id)
+        .orElseThrow(() ->
+            new Trouble.BadField(
+                path,
+                "there is no surface '" + id + "'; there are floor, ceiling, wall1, wall2, ..."));
   }
 
   private static Patch patch(Field f) {
@@ -134,7 +157,7 @@ public final class RoomJson {
     return f.checked(() ->
         new Patch(
             name,
-            f.required("surface").text(),
+            surface(f.required("surface").text(), f.required("surface").path()),
             corners,
             FinishJson.read(f),
             FinishJson.otherwise(f)));
@@ -181,12 +204,15 @@ public final class RoomJson {
     out.put("temperatureC", room.air().temperatureC());
     out.put("humidityPercent", room.air().humidityPercent());
     ObjectNode surfaces = out.putObject("surfaces");
-    room.finishes()
-        .forEach((surface, finish) -> FinishJson.write(finish, surfaces.putObject(surface)));
+    Finishes finishes = room.finishes();
+    finishes
+        .own()
+        .forEach((surface, finish) -> FinishJson.write(finish, surfaces.putObject(surface.id())));
+    finishes.walls().ifPresent(f -> FinishJson.write(f, surfaces.putObject(ALL_WALLS)));
     ArrayNode patches = out.putArray("patches");
     for (Patch patch : room.patches()) {
       ObjectNode p = patches.addObject();
-      p.put("name", patch.name()).put("surface", patch.surface());
+      p.put("name", patch.name()).put("surface", patch.surface().id());
       ArrayNode corners = p.putArray("corners");
       patch.corners().forEach(c -> corners.add(pair(c)));
       FinishJson.write(patch.finish(), p);
@@ -235,7 +261,7 @@ public final class RoomJson {
           out.put("kind", "leanTo")
               .put("lowMetres", lean.lowMetres())
               .put("highMetres", lean.highMetres())
-              .put("lowWall", "wall" + lean.lowWall());
+              .put("lowWall", Surface.wall(lean.lowWall()).id());
       case Ceiling.Gable gable ->
           out.put("kind", "gable")
               .put("kneeMetres", gable.kneeMetres())

@@ -14,6 +14,7 @@ import nullroom.core.book.RoomBook;
 import nullroom.core.predict.Statistics;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 import nullroom.core.signal.Samples;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -66,7 +67,9 @@ class BookFolderTest {
     place.save(first);
     place.save(
         first.with(
-            first.room().plus(Patch.rectangle("blanket", "wall1", 1, 0.2, 1.5, 2, "blanket_100"))));
+            first
+                .room()
+                .plus(Patch.rectangle("blanket", Surface.wall(1), 1, 0.2, 1.5, 2, "blanket_100"))));
     Path file = place.path().resolve("book.json");
     Files.writeString(file, Files.readString(file).substring(0, 300));
     assertThatThrownBy(place::load)
