@@ -9,5 +9,6 @@ module nullroom.app {
   requires atlantafx.base;
 
   opens nullroom.app.cli to
+      tools.jackson.databind,
       info.picocli;
 }

@@ -17,7 +17,7 @@ import nullroom.core.Trouble;
 import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.book.Goal;
-import nullroom.core.plan.Adviser.Hanging;
+import nullroom.core.plan.Hanging;
 import nullroom.core.room.Aim;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Point;
@@ -33,7 +33,7 @@ class StationModelsTest extends DeskTest {
 
   @Test
   void listenGuessesFirstAndKnowsAfterListening() {
-    ListenModel model = Fx.on(() -> new ListenModel(desk, Runnable::run));
+    ListenModel model = Fx.on(() -> new ListenModel(desk, TestBooks.WORKERS));
     assertThat(words(model.say().answer())).contains("guess until you listen");
     assertThat(words(model.say().figure())).isEqualTo("not heard yet");
     assertThat(words(model.say().meaning())).contains("listen for ten seconds");
@@ -51,7 +51,7 @@ class StationModelsTest extends DeskTest {
 
   @Test
   void aDroppedRecordingIsKeptUnchanged() throws Exception {
-    ListenModel model = Fx.on(() -> new ListenModel(desk, Runnable::run));
+    ListenModel model = Fx.on(() -> new ListenModel(desk, TestBooks.WORKERS));
     after(model::listen);
     Path mine = folder.resolve("my room.wav");
     Files.copy(desk.session().folder().sound("simulated-noise-1.wav"), mine);
@@ -64,7 +64,7 @@ class StationModelsTest extends DeskTest {
 
   @Test
   void listenNamesTheHumTheToneAndTheKnock() {
-    ListenModel model = Fx.on(() -> new ListenModel(desk, Runnable::run));
+    ListenModel model = Fx.on(() -> new ListenModel(desk, TestBooks.WORKERS));
     java.util.Random random = new java.util.Random(9);
     double[] x = new double[48_000 * 12];
     for (int i = 0; i < x.length; i++) {
@@ -85,7 +85,7 @@ class StationModelsTest extends DeskTest {
 
   @Test
   void roomSizesMaterialsAndPlaces() {
-    RoomModel model = Fx.on(() -> new RoomModel(desk, Runnable::run));
+    RoomModel model = Fx.on(() -> new RoomModel(desk, TestBooks.WORKERS));
     assertThat(words(model.say().figure())).isEqualTo("29 m³");
     Fx.run(() -> model.setSize(0, 5));
     Fx.run(() -> model.setSize(1, 3.5));
@@ -109,7 +109,7 @@ class StationModelsTest extends DeskTest {
 
   @Test
   void whatDoesNotFitIsRefusedAndTheRoomStays() {
-    RoomModel model = Fx.on(() -> new RoomModel(desk, Runnable::run));
+    RoomModel model = Fx.on(() -> new RoomModel(desk, TestBooks.WORKERS));
     var before = model.room();
     assertThatThrownBy(() -> model.move(RoomItem.MICROPHONE, 40, 1)).isInstanceOf(Trouble.class);
     assertThatThrownBy(() -> model.setHeight(RoomItem.TALKER, 3)).isInstanceOf(Trouble.class);
@@ -172,8 +172,7 @@ class StationModelsTest extends DeskTest {
     assertThat(choices).hasSize(MicrophoneType.ALL.size());
     double last = Double.POSITIVE_INFINITY;
     for (MicModel.Choice choice : choices) {
-      var margins = choice.margins();
-      double over = margins.over(model.targets(), margins.weakest(model.targets()));
+      double over = choice.verdicts().weakest().overDb();
       assertThat(over).isLessThanOrEqualTo(last);
       last = over;
     }
@@ -206,7 +205,7 @@ class StationModelsTest extends DeskTest {
   @CsvSource({"SPOKEN_CLOSE", "SUNG_DRY", "SUNG_SOME_ROOM"})
   void everyStationFollowsTheGoal(Goal goal) {
     RingModel ring = Fx.on(() -> new RingModel(desk));
-    ListenModel listen = Fx.on(() -> new ListenModel(desk, Runnable::run));
+    ListenModel listen = Fx.on(() -> new ListenModel(desk, TestBooks.WORKERS));
     Fx.run(() -> desk.session().edit("Change the goal", b -> b.with(goal)));
     String label = goal.label().toLowerCase(java.util.Locale.ROOT);
     assertThat(words(ring.say().answer())).contains(label);
@@ -216,7 +215,7 @@ class StationModelsTest extends DeskTest {
 
   @Test
   void anAngleStaysReachableFromAbove() {
-    RoomModel room = Fx.on(() -> new RoomModel(desk, Runnable::run));
+    RoomModel room = Fx.on(() -> new RoomModel(desk, TestBooks.WORKERS));
     MicModel mic = Fx.on(() -> new MicModel(desk));
     Fx.run(() -> room.setHeight(RoomItem.MICROPHONE, 1.6));
     double distance = mic.distanceMetres();

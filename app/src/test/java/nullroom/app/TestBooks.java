@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.Executor;
 import nullroom.app.desktop.Desktop;
 import nullroom.app.desktop.FirstRoom;
 import nullroom.app.shell.BookSession;
@@ -28,6 +29,16 @@ public final class TestBooks {
   /** Streams come so many times faster than in life. */
   private static final double FAST = 200;
 
+  /** Work as in life, on threads of their own; whoever asks for it waits until it is done. */
+  public static final Executor WORKERS =
+      work -> {
+        try {
+          Thread.ofVirtual().start(work).join();
+        } catch (InterruptedException e) {
+          throw new AssertionError(e);
+        }
+      };
+
   private TestBooks() {}
 
   /** A bare plastered bedroom, a small condenser half a metre from the lips. */
@@ -45,7 +56,7 @@ public final class TestBooks {
     BookSession session = session(folder, book, new ArrayList<>());
     return new StationContext(
         session,
-        new Work(Runnable::run),
+        new Work(WORKERS),
         new Inputs(
             () -> new SimulatedDevice(Heard.of(session.book().room()), 343.2, 3).atSpeed(FAST)),
         new Live(),

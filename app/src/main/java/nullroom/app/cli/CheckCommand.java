@@ -48,9 +48,9 @@ final class CheckCommand implements Callable<Integer> {
     }
     if (json) {
       JsonOut out = new JsonOut();
-      out.text("name", name);
+      out.put("name", name);
       out.put("valid", wrong.isEmpty());
-      out.texts("problems", wrong);
+      out.put("problems", wrong);
       out.print();
     } else if (wrong.isEmpty()) {
       System.out.println(path + ": a valid room book");

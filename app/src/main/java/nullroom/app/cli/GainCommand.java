@@ -5,28 +5,32 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import nullroom.core.Trouble;
 import nullroom.core.acoustics.VocalEffort;
+import nullroom.core.book.Hearing;
 import nullroom.core.book.RoomBook;
 import nullroom.core.book.School;
 import nullroom.core.book.Staging;
-import nullroom.core.plan.Adviser;
 import nullroom.core.plan.GainPlan;
-import nullroom.core.predict.Refinement;
+import nullroom.core.plan.Ladder;
+import nullroom.core.plan.Why;
+import nullroom.core.predict.Heard;
+import nullroom.core.predict.Margins;
 import nullroom.core.room.Room;
 import nullroom.io.book.BookFolder;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
 
 @Command(
     name = "gain",
     mixinStandardHelpOptions = true,
     description = "how far to turn the gain up, and what comes of it")
 final class GainCommand implements Callable<Integer> {
+  @Spec CommandSpec command = CommandSpec.create();
+
   @Parameters(paramLabel = "BOOK|ROOM.json", description = "folder of a room book, or a room file")
   Path path = Path.of("");
 
@@ -40,9 +44,8 @@ final class GainCommand implements Callable<Integer> {
   @Option(
       names = "--school",
       paramLabel = "NAME",
-      defaultValue = "peaks",
-      description = "peaks (at -12), average (at -18) or float; default ${DEFAULT-VALUE}")
-  String school = "peaks";
+      description = "peaks (at -12), average (at -18) or float; default: the book's, else peaks")
+  Optional<String> school = Optional.empty();
 
   @Option(
       names = "--material",
@@ -54,7 +57,7 @@ final class GainCommand implements Callable<Integer> {
       names = "--max-gain",
       paramLabel = "DB",
       description =
-          "that the preamp has; default: the book's, else " + (int) Adviser.HIGHEST_GAIN_DB)
+          "that the preamp has; default: the book's, else " + (int) Staging.HIGHEST_GAIN_DB)
   Optional<Double> highest = Optional.empty();
 
   @Option(
@@ -62,6 +65,9 @@ final class GainCommand implements Callable<Integer> {
       paramLabel = "DB",
       description = "for laughs and shouts over the loudest line; default: as the material asks")
   Optional<Double> allowance = Optional.empty();
+
+  @Option(names = "--why", description = "say of each figure where it comes from")
+  boolean why;
 
   @Option(names = "--json", description = "print one JSON object")
   boolean json;
@@ -72,74 +78,75 @@ final class GainCommand implements Callable<Integer> {
     VocalEffort voice =
         effort
             .map(e ->
-                one(
+                Named.one(
+                    command,
                     "--effort",
                     e,
                     VocalEffort::find,
                     Stream.of(VocalEffort.values()).map(VocalEffort::id)))
             .orElse(book.room().requireTalker().effort());
-    School by = one("--school", school, School::find, Stream.of(School.values()).map(School::id));
     Room room = book.room().withTalker(book.room().requireTalker().with(voice));
-    Optional<Refinement> traced = Optional.of(Refinement.of(room, book.decaySeconds(room)));
-    GainPlan plan =
-        GainPlan.of(
-            book.heard(room, traced), book.goal().targets(), by, staging(book.levels().staging()));
+    RoomBook spoken = book.with(room);
+    Heard heard = Hearing.traced(spoken).heard();
+    Margins targets = book.goal().targets();
+    GainPlan plan = GainPlan.of(heard, targets, staging(book.levels().staging()));
+    List<Why> whys = why ? plan.whys(Ladder.of(heard, targets)) : List.of();
     if (json) {
-      json(voice, plan).print();
+      JsonOut out = json(voice, plan);
+      if (why) {
+        out.put("why", whys);
+      }
+      out.put("warnings", List.of()).print();
     } else {
       print(voice, plan);
+      whys.forEach(PredictCommand::print);
     }
     return 0;
   }
 
   private Staging staging(Staging book) {
+    Staging by =
+        school
+            .map(s ->
+                Named.one(
+                    command,
+                    "--school",
+                    s,
+                    School::find,
+                    Stream.of(School.values()).map(School::id)))
+            .map(book::by)
+            .orElse(book);
     Staging of =
         material
             .map(m ->
-                book.of(
-                    one(
-                        "--material",
-                        m,
-                        Staging.Material::find,
-                        Stream.of(Staging.Material.values()).map(Staging.Material::id))))
-            .orElse(book);
-    return new Staging(
-        of.material(), allowance.orElse(of.allowanceDb()), highest.orElse(of.highestGainDb()));
-  }
-
-  private static <T> T one(
-      String option, String key, Function<String, Optional<T>> find, Stream<String> keys) {
-    return find.apply(key)
-        .orElseThrow(() ->
-            new Trouble.BadField(
-                option, "'" + key + "' is none of " + keys.collect(Collectors.joining(", "))));
+                Named.one(
+                    command,
+                    "--material",
+                    m,
+                    Staging.Material::find,
+                    Stream.of(Staging.Material.values()).map(Staging.Material::id)))
+            .map(by::of)
+            .orElse(by);
+    return of.withAllowanceDb(allowance.orElse(of.allowanceDb()))
+        .withHighestGainDb(highest.orElse(of.highestGainDb()));
   }
 
   private static JsonOut json(VocalEffort voice, GainPlan plan) {
-    JsonOut out = new JsonOut();
-    out.text("effort", voice.id());
-    out.text("school", plan.school().id());
-    out.put("gainDb", plan.gainDb());
-    out.put("gainChangeDb", plan.changeDb());
-    out.put("activeSpeechDbfs", plan.activeDbfs());
-    out.put("peakDbfs", plan.peakDbfs());
-    out.put("shoutDbfs", plan.shoutDbfs());
-    out.put("headroomDb", plan.headroomDb());
-    out.put("noiseDbfsA", plan.noiseDbfsA());
-    out.array("words", plan.words().stream().map(GainCommand::word).toList());
-    out.put("limiter", plan.limiter());
-    out.put("safetyTrackDb", plan.safetyTrackDb());
-    out.texts("advice", plan.advice());
-    out.texts("warnings", List.of());
-    return out;
-  }
-
-  private static JsonOut word(GainPlan.Word word) {
-    JsonOut out = new JsonOut();
-    out.put("bits", word.bits());
-    out.put("noiseDbfsA", word.noiseDbfsA());
-    out.put("costDb", word.costDb());
-    return out;
+    return new JsonOut()
+        .put("effort", voice.id())
+        .put("school", plan.school().id())
+        .put("gainDb", plan.gainDb())
+        .put("gainChangeDb", plan.changeDb())
+        .put("activeSpeechDbfs", plan.activeDbfs())
+        .put("voiceDbfsA", plan.voiceDbfsA())
+        .put("peakDbfs", plan.peakDbfs())
+        .put("shoutDbfs", plan.shoutDbfs())
+        .put("headroomDb", plan.headroomDb())
+        .put("noiseDbfsA", plan.noiseDbfsA())
+        .put("words", plan.words())
+        .put("limiter", plan.limiter())
+        .put("safetyTrackDb", plan.safetyTrackDb())
+        .put("advice", plan.advice());
   }
 
   private static void print(VocalEffort voice, GainPlan plan) {
@@ -151,7 +158,10 @@ final class GainCommand implements Callable<Integer> {
         plan.gainDb(),
         plan.changeDb());
     System.out.printf(
-        Locale.ROOT, "voice        %7.1f dBFS while it is active%n", plan.activeDbfs());
+        Locale.ROOT,
+        "voice        %7.1f dBFS A-weighted, %.1f unweighted, while it is active%n",
+        plan.voiceDbfsA(),
+        plan.activeDbfs());
     System.out.printf(Locale.ROOT, "loudest line %7.1f dBFS%n", plan.peakDbfs());
     System.out.printf(
         Locale.ROOT,

@@ -1,73 +1,55 @@
 package nullroom.app.cli;
 
+import com.fasterxml.jackson.annotation.JsonValue;
 import java.math.BigDecimal;
 import java.math.MathContext;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.databind.SerializationContext;
+import tools.jackson.databind.ValueSerializer;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.module.SimpleModule;
 
 /**
- * One JSON object in the order its keys are put. Never writes NaN or infinity: such a figure is
- * null.
+ * One JSON object in the order its keys are put. Members are numbers, texts, flags, lists, records
+ * (by the names of their components) and other objects. Never writes NaN or infinity: such a
+ * figure, and one that is absent, is null.
  */
 final class JsonOut {
   /** More digits than any figure is good for, few enough to read. */
   private static final MathContext DIGITS = new MathContext(7);
 
+  /** Larger whole numbers are written as they come. */
+  private static final double LARGEST_WHOLE = 1e9;
+
+  private static final JsonMapper JSON =
+      JsonMapper.builder()
+          .addModule(
+              new SimpleModule()
+                  .addSerializer(Double.class, new Rounded())
+                  .addSerializer(double.class, new Rounded())
+                  .addSerializer(OptionalDouble.class, new MaybeRounded()))
+          .build();
+
   private final Map<String, @Nullable Object> members = new LinkedHashMap<>();
 
-  void put(String key, double number) {
-    members.put(key, rounded(number));
+  @JsonValue
+  Map<String, @Nullable Object> members() {
+    return members;
   }
 
-  void put(String key, boolean flag) {
-    members.put(key, flag);
-  }
-
-  void put(String key, long whole) {
-    members.put(key, whole);
-  }
-
-  void put(String key, OptionalDouble number) {
-    members.put(key, number.isPresent() ? rounded(number.getAsDouble()) : null);
-  }
-
-  void absent(String key) {
-    members.put(key, null);
-  }
-
-  void text(String key, @Nullable String text) {
-    members.put(key, text);
-  }
-
-  void texts(String key, List<String> texts) {
-    members.put(key, texts);
+  JsonOut put(String key, @Nullable Object member) {
+    members.put(key, member);
+    return this;
   }
 
   JsonOut object(String key) {
     JsonOut child = new JsonOut();
-    members.put(key, child.members);
+    members.put(key, child);
     return child;
-  }
-
-  void array(String key, List<JsonOut> elements) {
-    members.put(key, elements.stream().map(e -> e.members).toList());
-  }
-
-  void numbers(String key, long... numbers) {
-    List<Long> list = new ArrayList<>();
-    for (long n : numbers) {
-      list.add(n);
-    }
-    members.put(key, list);
-  }
-
-  void figures(String key, List<Double> numbers) {
-    members.put(key, numbers.stream().map(JsonOut::rounded).toList());
   }
 
   /** Takes over the members of another object. */
@@ -75,18 +57,36 @@ final class JsonOut {
     members.putAll(other.members);
   }
 
-  private static @Nullable Object rounded(double number) {
-    if (!Double.isFinite(number)) {
-      return null;
+  private static final class Rounded extends ValueSerializer<Double> {
+    @Override
+    public void serialize(Double number, JsonGenerator out, SerializationContext context) {
+      if (!Double.isFinite(number)) {
+        out.writeNull();
+        return;
+      }
+      BigDecimal rounded = new BigDecimal(number).round(DIGITS).stripTrailingZeros();
+      if (rounded.scale() <= 0 && Math.abs(number) < LARGEST_WHOLE) {
+        out.writeNumber(rounded.longValueExact());
+      } else {
+        out.writeNumber(rounded.doubleValue());
+      }
     }
-    BigDecimal short7 = new BigDecimal(number).round(DIGITS).stripTrailingZeros();
-    return short7.scale() <= 0 && Math.abs(number) < 1e9
-        ? (Object) short7.longValueExact()
-        : (Object) short7.doubleValue();
   }
 
+  private static final class MaybeRounded extends ValueSerializer<OptionalDouble> {
+    @Override
+    public void serialize(OptionalDouble number, JsonGenerator out, SerializationContext context) {
+      new Rounded().serialize(number.orElse(Double.NaN), out, context);
+    }
+  }
+
+  /** Over several lines, to be read. */
   void print() {
-    System.out.println(
-        JsonMapper.shared().writerWithDefaultPrettyPrinter().writeValueAsString(members));
+    System.out.println(JSON.writerWithDefaultPrettyPrinter().writeValueAsString(members));
+  }
+
+  /** On one line, as one of many. */
+  void printLine() {
+    System.out.println(JSON.writeValueAsString(members));
   }
 }

@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
+import nullroom.core.Figures;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.decay.BlindDecay;
@@ -109,20 +110,15 @@ final class MeasureDecayCommand implements Callable<Integer> {
   }
 
   private static String rings(DecayReport.Ringing one) {
-    return String.format(
-        Locale.ROOT,
+    return Figures.say(
         "%.0f Hz rings on for %.2f s, longer than what is around it: a mode of the room.",
-        one.frequencyHz(),
-        one.seconds());
+        one.frequencyHz(), one.seconds());
   }
 
   private static String offer(BlindDecay guess) {
-    return String.format(
-        Locale.ROOT,
+    return Figures.say(
         "From %d ends of words the room's mid-frequency time is about %.2f s, give or take %.2f s: an estimate, no measurement.",
-        guess.decays(),
-        guess.midSeconds(),
-        guess.midSpreadSeconds());
+        guess.decays(), guess.midSeconds(), guess.midSpreadSeconds());
   }
 
   private Optional<Excitation> asked() {
@@ -145,16 +141,16 @@ final class MeasureDecayCommand implements Callable<Integer> {
 
   private static JsonOut json(DecayReport r, List<String> warnings) {
     JsonOut out = new JsonOut();
-    out.text("excitation", r.excitation().map(Excitation::id).orElse(null));
+    out.put("excitation", r.excitation().map(Excitation::id).orElse(null));
     out.put("sampleRateHz", r.sampleRateHz());
     out.put("directArrivalSeconds", r.directArrivalSeconds());
-    out.array("bands", r.bands().stream().map(MeasureDecayCommand::band).toList());
+    out.put("bands", r.bands().stream().map(MeasureDecayCommand::band).toList());
     out.put("tMidSeconds", r.tMidSeconds());
-    out.text("tMidFrom", r.tMidSeconds().isPresent() ? "t20" : null);
+    out.put("tMidFrom", r.tMidSeconds().isPresent() ? "t20" : null);
     out.put("tVoiceSeconds", r.tVoiceSeconds());
     out.put("sti", r.speechTransmission());
     out.put("directToReverberantDb", r.directToReverberantDb());
-    out.array(
+    out.put(
         "reflections",
         r.reflections().stream()
             .map(one -> {
@@ -172,11 +168,11 @@ final class MeasureDecayCommand implements Callable<Integer> {
       flutter.put("pathMetres", period * SPEED_OF_SOUND);
       flutter.put("strengthDb", r.flutter().get().strengthDb());
     } else {
-      out.absent("flutter");
+      out.put("flutter", null);
     }
     out.put("harmonicDistortionPercent", r.harmonicDistortionPercent());
     out.put("takes", (long) r.takes());
-    out.texts("warnings", warnings);
+    out.put("warnings", warnings);
     return out;
   }
 
@@ -246,8 +242,6 @@ final class MeasureDecayCommand implements Callable<Integer> {
   }
 
   private static String cell(OptionalDouble figure, int digits) {
-    return figure.isPresent()
-        ? String.format(Locale.ROOT, "%7." + digits + "f", figure.getAsDouble())
-        : "      –";
+    return figure.isPresent() ? Figures.say("%7." + digits + "f", figure.getAsDouble()) : "      –";
   }
 }

@@ -75,7 +75,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
           "bitDepth",
           bits.isPresent() ? OptionalDouble.of(bits.getAsInt()) : OptionalDouble.empty());
       out.all(figures(top, report.loudness(), report.truePeak(), verdicts));
-      out.array(
+      out.put(
           "channels",
           report.channels().size() > 1
               ? report.channels().stream()
@@ -87,7 +87,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
                           TakeChecks.of(c, c.loudness(), peakTarget, brief)))
                   .toList()
               : List.of());
-      out.texts("warnings", warnings);
+      out.put("warnings", warnings);
       out.print();
     } else {
       print(top, report, verdicts);
@@ -163,10 +163,10 @@ final class MeasureLevelCommand implements Callable<Integer> {
     if (take.mains().isPresent()) {
       NoiseOut.mains(out.object("mains"), take.mains().get());
     } else {
-      out.absent("mains");
+      out.put("mains", null);
     }
     out.put("gainChangeDb", decibels(peakTarget - Decibels.ofAmplitude(take.peak())));
-    out.array("verdicts", verdicts.stream().map(MeasureLevelCommand::json).toList());
+    out.put("verdicts", verdicts.stream().map(MeasureLevelCommand::json).toList());
     return out;
   }
 
@@ -176,11 +176,11 @@ final class MeasureLevelCommand implements Callable<Integer> {
 
   private static JsonOut json(TakeCheck verdict) {
     JsonOut out = new JsonOut();
-    out.text("check", verdict.check());
+    out.put("check", verdict.check());
     out.put("pass", verdict.pass());
     out.put("measured", verdict.measured());
     out.put("limit", verdict.limit());
-    out.text("advice", verdict.advice());
+    out.put("advice", verdict.advice());
     return out;
   }
 
@@ -199,7 +199,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
       System.out.printf(
           Locale.ROOT,
           "%-5s %-15s %s%n",
-          v.mark().name().toLowerCase(Locale.ROOT),
+          v.outcome().name().toLowerCase(Locale.ROOT),
           v.check(),
           v.advice());
     }

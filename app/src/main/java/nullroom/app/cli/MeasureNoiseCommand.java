@@ -75,7 +75,7 @@ final class MeasureNoiseCommand implements Callable<Integer> {
     int failed = 0;
     for (Path file : files) {
       JsonOut out = new JsonOut();
-      out.text("file", file.toString());
+      out.put("file", file.toString());
       try {
         Measured one = measure(file, fullScale);
         out.all(json(one, fullScale));
@@ -86,15 +86,15 @@ final class MeasureNoiseCommand implements Callable<Integer> {
         }
       } catch (Trouble e) {
         failed++;
-        out.text("error", e.line());
+        out.put("error", e.line());
         System.err.println("nullroom: " + e.line());
       }
       all.add(out);
     }
     if (input.json) {
       JsonOut out = new JsonOut();
-      out.array("files", all);
-      out.texts(
+      out.put("files", all);
+      out.put(
           "warnings",
           failed == 0 ? List.of() : List.of(failed + " of the files could not be measured."));
       out.print();
@@ -124,13 +124,13 @@ final class MeasureNoiseCommand implements Callable<Integer> {
 
   private JsonOut json(Measured m, OptionalDouble fullScale) {
     JsonOut out = NoiseOut.json(m.channels().get(input.channel), fullScale);
-    out.array(
+    out.put(
         "channels",
         m.channels().size() > 1
             ? m.channels().stream().map(c -> NoiseOut.json(c, fullScale)).toList()
             : List.of());
     out.put("uncertaintyDb", fullScale.isPresent() ? uncertainty() : OptionalDouble.empty());
-    out.texts("warnings", m.warnings());
+    out.put("warnings", m.warnings());
     return out;
   }
 

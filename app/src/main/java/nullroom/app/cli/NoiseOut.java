@@ -38,8 +38,8 @@ final class NoiseOut {
     both(out, "la10", r.la10Dbfs(), fullScale);
     both(out, "la50", r.la50Dbfs(), fullScale);
     both(out, "la90", r.la90Dbfs(), fullScale);
-    out.array("octaveBands", r.octaves().stream().map(b -> band(b, fullScale, true)).toList());
-    out.array("thirdOctaveBands", r.thirds().stream().map(b -> band(b, fullScale, false)).toList());
+    out.put("octaveBands", r.octaves().stream().map(b -> band(b, fullScale, true)).toList());
+    out.put("thirdOctaveBands", r.thirds().stream().map(b -> band(b, fullScale, false)).toList());
     Optional<NoiseRating> nc = nc(r, fullScale);
     Optional<NoiseRating> nr =
         fullScale.isPresent() ? r.nr(fullScale.getAsDouble()) : Optional.empty();
@@ -51,13 +51,13 @@ final class NoiseOut {
     out.put(
         "nrBandHz",
         nr.map(n -> OptionalDouble.of(n.decidingBandHz())).orElse(OptionalDouble.empty()));
-    out.array("tones", r.tones().stream().map(NoiseOut::tone).toList());
+    out.put("tones", r.tones().stream().map(NoiseOut::tone).toList());
     if (r.mains().isPresent()) {
       mains(out.object("mains"), r.mains().get());
     } else {
-      out.absent("mains");
+      out.put("mains", null);
     }
-    out.array("events", r.intrusions().stream().map(NoiseOut::event).toList());
+    out.put("events", r.intrusions().stream().map(NoiseOut::event).toList());
     out.put("dcOffset", r.dcOffset());
     out.put("clippedSamples", r.clippedSamples());
     return out;
@@ -68,13 +68,13 @@ final class NoiseOut {
     out.put("frequencyHz", t.frequencyHz());
     out.put("levelDbfs", t.levelDbfs());
     out.put("prominenceDb", t.prominenceDb());
-    out.text("kind", t.mains() ? "mains" : "tone");
+    out.put("kind", t.mains() ? "mains" : "tone");
     return out;
   }
 
   static void mains(JsonOut out, MainsHum hum) {
     out.put("fundamentalHz", hum.fundamentalHz());
-    out.figures("harmonicsHz", hum.harmonicsHz());
+    out.put("harmonicsHz", hum.harmonicsHz());
     out.put("levelDbfs", hum.levelDbfs());
     out.put("prominenceDb", hum.prominenceDb());
   }

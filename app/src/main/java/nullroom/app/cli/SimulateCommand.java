@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.concurrent.Callable;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
+import nullroom.core.book.Hearing;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.ResponseSound;
 import nullroom.core.predict.RoomResponse;
@@ -70,7 +71,7 @@ final class SimulateCommand implements Callable<Integer> {
       throw new Trouble.BadField("--seconds", "must lie between 0 and 600, not " + seconds);
     }
     Room room = BookFolder.readRoom(path);
-    Heard heard = Heard.of(room);
+    Heard heard = Hearing.quick(room).heard();
     SimulatedDevice device = SimulatedDevice.in(room, heard, seed);
     AudioDevice.Prompt prompt = RECORDINGS.get(what);
     if (prompt != null) {
@@ -86,8 +87,8 @@ final class SimulateCommand implements Callable<Integer> {
     }
     if (json) {
       JsonOut said = new JsonOut();
-      said.text("file", out.toString());
-      said.text("what", what);
+      said.put("file", out.toString());
+      said.put("what", what);
       said.put("seed", seed);
       said.put("seconds", seconds);
       said.put("fullScaleDbSpl", heard.capture().fullScaleDbSpl());

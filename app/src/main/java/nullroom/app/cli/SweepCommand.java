@@ -99,7 +99,7 @@ final class SweepCommand implements Callable<Integer> {
     WavWriter.write24(out, series);
     if (json) {
       JsonOut said = new JsonOut();
-      said.text("file", out.toString());
+      said.put("file", out.toString());
       said.put("fromHz", sweep.fromHz());
       said.put("toHz", sweep.toHz());
       said.put("sweepSeconds", sweep.seconds());

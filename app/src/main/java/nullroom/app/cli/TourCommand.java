@@ -38,7 +38,7 @@ final class TourCommand implements Callable<Integer> {
             .toList();
     if (json) {
       JsonOut out = new JsonOut();
-      out.texts("pictures", pictures);
+      out.put("pictures", pictures);
       out.print();
     } else {
       pictures.forEach(System.out::println);

@@ -51,7 +51,7 @@ public final class ArrivalPlot extends PlotPane {
     for (int db = 0; db >= LOWEST_DB; db -= 10) {
       double y = TOP + h * db / LOWEST_DB;
       line(LEFT, y, LEFT + w, y, "grid");
-      text(String.valueOf(db).replace('-', '−'), LEFT - 4, y, TextAlignment.RIGHT, "axis");
+      text(String.valueOf(db), LEFT - 4, y, TextAlignment.RIGHT, "axis");
     }
     for (int ms = 0; ms <= LONGEST_MS; ms += 10) {
       text(

@@ -3,13 +3,13 @@ package nullroom.app.control;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.predict.Origin;
 import nullroom.core.signal.Band;
 
 /**
@@ -17,29 +17,6 @@ import nullroom.core.signal.Band;
  * a stepped line or a band to hold them against.
  */
 public final class BandPlot extends PlotPane {
-  /** How a figure was come by; decides its pattern everywhere. */
-  public enum Origin {
-    MEASURED,
-    SIMULATED,
-    PREDICTED,
-    ASSUMED;
-
-    /** Of what was recorded: in a real room, or in an acted one. */
-    public static Origin heard(boolean simulated) {
-      return simulated ? SIMULATED : MEASURED;
-    }
-
-    /** For people. */
-    public String label() {
-      return name().toLowerCase(Locale.ROOT);
-    }
-
-    /** Its style class. */
-    String style() {
-      return name().toLowerCase(Locale.ROOT);
-    }
-  }
-
   /**
    * One series of bars.
    *
@@ -48,7 +25,7 @@ public final class BandPlot extends PlotPane {
    * @param figures one per band; NaN leaves the place empty
    * @param emphasis style of the bars: now, before or noise
    */
-  public record Series(String label, Origin origin, double[] figures, String emphasis) {}
+  public record Series(String label, Origin.Kind origin, double[] figures, String emphasis) {}
 
   /** A line across the bands, or with {@code low} a band between two. */
   public record Reference(String label, double[] high, Optional<double[]> low) {}
@@ -152,7 +129,7 @@ public final class BandPlot extends PlotPane {
       words.get(i).setX(x + MARK);
       words.get(i).setY(y);
       if (i < named.size()) {
-        rectangle(x, y - 5, 12, 10, "bar", named.get(i).emphasis(), named.get(i).origin().style());
+        rectangle(x, y - 5, 12, 10, "bar", named.get(i).emphasis(), named.get(i).origin().label());
       } else if (reference.orElseThrow().low().isPresent()) {
         rectangle(x, y - 5, 14, 10, "goal-band");
       } else {
@@ -182,7 +159,7 @@ public final class BandPlot extends PlotPane {
                 height - BOTTOM - top,
                 "bar",
                 one.emphasis(),
-                one.origin().style());
+                one.origin().label());
         hint(r, one.label() + ", " + bandName(band) + " Hz: " + format.apply(figure));
         if (bar > 24) {
           text(

@@ -1,9 +1,9 @@
 package nullroom.app.control;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.OptionalDouble;
 import javafx.scene.text.TextAlignment;
+import nullroom.core.Figures;
 import nullroom.core.measure.decay.DecayReport;
 
 /**
@@ -69,12 +69,7 @@ public final class DecayPlot extends PlotPane {
       cell(bands.get(i), x, y, w, h, seconds, i % columns == 0);
     }
     text("0 s", 26, height - 6, TextAlignment.LEFT, "axis");
-    text(
-        String.format(Locale.ROOT, "%.1f s", seconds),
-        26 + w,
-        height - 6,
-        TextAlignment.RIGHT,
-        "axis");
+    text(Figures.say("%.1f s", seconds), 26 + w, height - 6, TextAlignment.RIGHT, "axis");
     text(
         "line: decay, dB     dashes: T20     dots: noise     ±: twice its deviation by chance     ▲: not straight",
         width,
@@ -94,8 +89,8 @@ public final class DecayPlot extends PlotPane {
     double hz = band.centreHz();
     String name =
         hz >= 1000
-            ? String.format(Locale.ROOT, "%.2f", hz / 1000).replaceFirst("\\.?0+$", "") + " kHz"
-            : String.format(Locale.ROOT, "%.1f", hz).replaceFirst("\\.0$", "") + " Hz";
+            ? Figures.say("%.2f", hz / 1000).replaceFirst("\\.?0+$", "") + " kHz"
+            : Figures.say("%.1f", hz).replaceFirst("\\.0$", "") + " Hz";
     double top = y + HEAD;
     double plot = h - HEAD;
     rectangle(x, top, w, plot, "cell");
@@ -103,7 +98,7 @@ public final class DecayPlot extends PlotPane {
       double at = top + plot * db / LOWEST_DB;
       line(x, at, x + w, at, "grid");
       if (first) {
-        text(String.valueOf(db).replace('-', '−'), x - 4, at, TextAlignment.RIGHT, "axis");
+        text(String.valueOf(db), x - 4, at, TextAlignment.RIGHT, "axis");
       }
     }
     text(name, x, y + 8, TextAlignment.LEFT, "axis-label");
@@ -127,13 +122,12 @@ public final class DecayPlot extends PlotPane {
 
   private static String time(DecayReport.BandDecay band, double width) {
     if (band.t20Seconds().isEmpty()) {
-      return String.format(Locale.ROOT, "%.0f of 35 dB", band.inrDb().orElse(0));
+      return Figures.say("%.0f of 35 dB", band.inrDb().orElse(0));
     }
     double t20 = band.t20Seconds().getAsDouble();
     return band.nonLinearityPermille().orElse(0) > STRAIGHT_PERMILLE
-        ? String.format(Locale.ROOT, "▲ %.2f s?", t20)
-        : String.format(
-            Locale.ROOT,
+        ? Figures.say("▲ %.2f s?", t20)
+        : Figures.say(
             width < WIDE ? "%.2f ± %.2f" : "%.2f ± %.2f s",
             t20,
             2 * band.t20DeviationSeconds().orElse(0));

@@ -7,6 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import nullroom.core.Figures;
 
 /** A named slider with its figure; tells only what the user changes, not what it is shown. */
 public final class Dial extends HBox {
@@ -29,7 +30,7 @@ public final class Dial extends HBox {
       double highest,
       String format,
       DoubleConsumer onChange) {
-    said = number -> String.format(Locale.ROOT, format, number).replace('-', '−') + " " + unit;
+    said = number -> Figures.say(format, number) + " " + unit;
     slider = new Slider(lowest, highest, lowest);
     slider.setId("dial-" + name.toLowerCase(Locale.ROOT).replace(' ', '-'));
     slider.setAccessibleText(name);

@@ -2,7 +2,6 @@ package nullroom.app.control;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -10,6 +9,7 @@ import java.util.function.DoubleFunction;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.TextAlignment;
+import nullroom.core.Figures;
 import nullroom.core.predict.ArrivalLocus;
 import nullroom.core.predict.Framing;
 import nullroom.core.predict.ReturnMap;
@@ -44,7 +44,7 @@ public final class FoldOut extends PlotPane {
   private Optional<ItemHandler> hands = Optional.empty();
   private Optional<Patch> proposal = Optional.empty();
   private Map<Surface, List<ArrivalLocus.Piece>> lines = Map.of();
-  private List<Mark> marks = List.of();
+  private List<Pin> marks = List.of();
   private FoldOutTint tint = FoldOutTint.NONE;
   private Optional<DoubleFunction<String>> lengths = Optional.empty();
   private final ZoomPan view = new ZoomPan(this);
@@ -85,10 +85,10 @@ public final class FoldOut extends PlotPane {
    * @param surface that it lies on
    * @param at in the surface's own axes
    */
-  public record Mark(String name, Surface surface, Point at) {}
+  public record Pin(String name, Surface surface, Point at) {}
 
   /** Lines over surfaces, in the surfaces' own axes, and places; they stay until others come. */
-  public void trace(Map<Surface, List<ArrivalLocus.Piece>> traced, List<Mark> marked) {
+  public void trace(Map<Surface, List<ArrivalLocus.Piece>> traced, List<Pin> marked) {
     lines = Map.copyOf(traced);
     marks = List.copyOf(marked);
     redraw();
@@ -203,7 +203,7 @@ public final class FoldOut extends PlotPane {
         "locus");
   }
 
-  private void mark(Unfolding u, Mark mark) {
+  private void mark(Unfolding u, Pin mark) {
     Point p = u.flat(mark.surface(), mark.at());
     double x = u.sx(p.x());
     double y = u.sy(p.y());
@@ -230,8 +230,7 @@ public final class FoldOut extends PlotPane {
     }
     p.setId("surface-" + surface.id());
     p.setAccessibleText(
-        String.format(
-                Locale.ROOT, "%s, %.1f square metres", surface.label(), u.room().areaOf(surface))
+        Figures.say("%s, %.1f square metres", surface.label(), u.room().areaOf(surface))
             + tint.words(u.room(), surface));
     p.setOnMousePressed(e -> {
       onSelect.accept(surface);

@@ -2,9 +2,9 @@ package nullroom.app.control;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import nullroom.core.Decibels;
+import nullroom.core.Figures;
 import nullroom.core.predict.Framing;
 import nullroom.core.predict.ReturnMap;
 import nullroom.core.predict.SurfaceGrid;
@@ -125,8 +125,7 @@ record FoldOutTint(Optional<ReturnMap> returns, boolean early, Optional<Framing>
         returns
             .filter(map -> map.surfaces().containsKey(surface) && map.total(surface, early) > 0)
             .map(map ->
-                String.format(
-                    Locale.ROOT,
+                Figures.say(
                     ", sends back %.0f dB over the direct sound",
                     Decibels.ofEnergy(map.total(surface, early))))
             .orElse("");
@@ -135,7 +134,7 @@ record FoldOutTint(Optional<ReturnMap> returns, boolean early, Optional<Framing>
             .filter(seen -> seen.cells().containsKey(surface))
             .map(seen -> seen.share(room, surface))
             .filter(share -> share > 0)
-            .map(share -> String.format(Locale.ROOT, ", %.0f %% in the picture", 100 * share))
+            .map(share -> Figures.say(", %.0f %% in the picture", 100 * share))
             .orElse("");
     return back + filmed;
   }

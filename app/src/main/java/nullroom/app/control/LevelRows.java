@@ -1,12 +1,13 @@
 package nullroom.app.control;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
+import nullroom.core.Figures;
+import nullroom.core.predict.Origin;
 
 /** Levels as bars lying under each other, each with a name, a figure and a remark. */
 public final class LevelRows extends PlotPane {
@@ -26,7 +27,7 @@ public final class LevelRows extends PlotPane {
       String name,
       double level,
       double give,
-      BandPlot.Origin origin,
+      Origin.Kind origin,
       String figure,
       String remark,
       String style,
@@ -37,7 +38,7 @@ public final class LevelRows extends PlotPane {
         String name,
         double level,
         double give,
-        BandPlot.Origin origin,
+        Origin.Kind origin,
         String figure,
         String remark,
         String style) {
@@ -46,7 +47,7 @@ public final class LevelRows extends PlotPane {
   }
 
   /** A line down across all bars. */
-  public record Mark(String label, double level) {}
+  public record Line(String label, double level) {}
 
   private static final double LEAST_LEFT = 110;
   private static final double MOST_LEFT = 240;
@@ -57,7 +58,7 @@ public final class LevelRows extends PlotPane {
   private final String empty;
   private String axisLabel = "";
   private List<Row> rows = List.of();
-  private Optional<Mark> mark = Optional.empty();
+  private Optional<Line> mark = Optional.empty();
   private double left = LEAST_LEFT;
   private double markAt = Double.NEGATIVE_INFINITY;
 
@@ -72,7 +73,7 @@ public final class LevelRows extends PlotPane {
   }
 
   /** What is shown. */
-  public void show(String axis, List<Row> bars, Optional<Mark> line) {
+  public void show(String axis, List<Row> bars, Optional<Line> line) {
     axisLabel = axis;
     rows = List.copyOf(bars);
     mark = line;
@@ -104,7 +105,7 @@ public final class LevelRows extends PlotPane {
     for (double tick = from; tick <= to; tick += 10) {
       double x = left + (tick - from) * scale;
       line(x, TOP - 4, x, TOP + rows.size() * row, "grid");
-      String name = String.format(Locale.ROOT, "%.0f", tick).replace('-', '−');
+      String name = Figures.say("%.0f", tick);
       text(name, x, TOP - 12, TextAlignment.CENTER, "axis");
     }
     markAt =
@@ -140,7 +141,7 @@ public final class LevelRows extends PlotPane {
     if (Double.isFinite(r.level())) {
       end = left + Math.max(2, (r.level() - from) * scale);
       Rectangle drawn =
-          rectangle(left, y + 3, end - left, bar, "bar", r.style(), r.origin().style());
+          rectangle(left, y + 3, end - left, bar, "bar", r.style(), r.origin().label());
       if (!r.detail().isEmpty()) {
         hint(drawn, r.detail());
       }

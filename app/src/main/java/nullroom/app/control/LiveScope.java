@@ -2,13 +2,13 @@ package nullroom.app.control;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.scene.shape.Polyline;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
+import nullroom.core.Figures;
 import nullroom.core.measure.meter.LevelTrace;
 import nullroom.core.measure.meter.LiveReading;
 import nullroom.core.signal.Band;
@@ -138,7 +138,7 @@ public final class LiveScope extends PlotPane {
   private void grid(double width, double foot, double top) {
     for (double tick = lowest; tick <= highest; tick += 20) {
       line(LEFT, y(tick, foot, top), width - RIGHT, y(tick, foot, top), "grid");
-      String name = String.format(Locale.ROOT, "%.0f", tick).replace('-', '−');
+      String name = Figures.say("%.0f", tick);
       text(name, LEFT - 6, y(tick, foot, top), TextAlignment.RIGHT, "axis");
     }
   }
@@ -180,8 +180,6 @@ public final class LiveScope extends PlotPane {
   }
 
   private static String level(OptionalDouble dbfs, double lift) {
-    return dbfs.isPresent()
-        ? String.format(Locale.ROOT, "%.0f", dbfs.getAsDouble() + lift).replace('-', '−')
-        : "–";
+    return dbfs.isPresent() ? Figures.say("%.0f", dbfs.getAsDouble() + lift) : "–";
   }
 }

@@ -9,6 +9,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import nullroom.core.Figures;
 import nullroom.core.Trouble;
 
 /**
@@ -26,9 +27,7 @@ public final class NumberField extends VBox {
   public record Entry(String unit, DoubleFunction<String> print, ToDoubleFunction<String> parse) {
     private static Entry plain(String unit) {
       return new Entry(
-          unit,
-          n -> String.format(Locale.ROOT, Math.abs(n) < WHOLE ? "%.2f" : "%.0f", n),
-          NumberField::parse);
+          unit, n -> Figures.say(Math.abs(n) < WHOLE ? "%.2f" : "%.0f", n), NumberField::parse);
     }
   }
 

@@ -9,6 +9,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.shape.Shape;
 import javafx.scene.text.TextAlignment;
+import nullroom.core.Figures;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Point;
 
@@ -33,8 +34,7 @@ public final class OutlinePlot extends PlotPane {
   private List<Point> kept = List.of();
   private boolean drawing;
   private Consumer<List<Point>> onChange = all -> {};
-  private DoubleFunction<String> said =
-      metres -> String.format(java.util.Locale.ROOT, "%.2f m", metres);
+  private DoubleFunction<String> said = metres -> Figures.say("%.2f m", metres);
   private double scale = 1;
   private double left;
   private double bottom;

@@ -1,11 +1,11 @@
 package nullroom.app.control;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.function.IntConsumer;
 import javafx.scene.shape.Polygon;
 import javafx.scene.text.TextAlignment;
 import nullroom.core.Decibels;
+import nullroom.core.Figures;
 
 /**
  * A take over time: its level in tenths of a second as a filled outline, and a flag at everything
@@ -50,11 +50,7 @@ public final class TakePlot extends PlotPane {
     floorDbfs = floor;
     flags = List.copyOf(found);
     setAccessibleText(
-        String.format(
-            Locale.ROOT,
-            "a take of %.0f s with %d findings",
-            frames.length * seconds,
-            found.size()));
+        Figures.say("a take of %.0f s with %d findings", frames.length * seconds, found.size()));
     redraw();
   }
 
@@ -69,12 +65,7 @@ public final class TakePlot extends PlotPane {
     for (double level = 0; level >= LOWEST_DBFS; level -= 20) {
       double y = y(level, height);
       line(LEFT, y, width, y, "grid");
-      text(
-          String.format(Locale.ROOT, "%.0f", level).replace('-', '−'),
-          LEFT - 6,
-          y,
-          TextAlignment.RIGHT,
-          "axis");
+      text(Figures.say("%.0f", level), LEFT - 6, y, TextAlignment.RIGHT, "axis");
     }
     text("dBFS", LEFT - 6, 6, TextAlignment.RIGHT, "axis");
     if (frames.length == 0) {
@@ -85,7 +76,7 @@ public final class TakePlot extends PlotPane {
     for (int t = 0; t <= TICKS; t++) {
       double at = seconds * t / TICKS;
       text(
-          String.format(Locale.ROOT, "%d:%02.0f", (int) (at / 60), at % 60),
+          Figures.say("%d:%02.0f", (int) (at / 60), at % 60),
           x(at, seconds, width),
           height - 8,
           t == TICKS ? TextAlignment.RIGHT : TextAlignment.CENTER,

@@ -2,8 +2,8 @@ package nullroom.app.control;
 
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
+import nullroom.core.Figures;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.book.Goal;
 
@@ -13,7 +13,7 @@ public final class TimeBars {
   private static final double LONGEST_SHOWN = 4;
 
   private final BandPlot plot =
-      new BandPlot("reverberation time T20, s", t -> String.format(Locale.ROOT, "%.2f", t));
+      new BandPlot("reverberation time T20, s", t -> Figures.say("%.2f", t));
 
   /** The picture. */
   public BandPlot plot() {

@@ -1,12 +1,12 @@
 package nullroom.app.control;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.function.DoubleFunction;
 import javafx.scene.input.KeyCode;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.TextAlignment;
 import nullroom.core.Decibels;
+import nullroom.core.Figures;
 import nullroom.core.measure.noise.Intrusion;
 import nullroom.core.measure.noise.Survey;
 
@@ -170,7 +170,7 @@ public final class Timeline extends PlotPane {
   private void axes(double width, double height) {
     for (double level = lowest; level <= highest; level += 10) {
       line(LEFT, y(level, height), width - RIGHT, y(level, height), "grid");
-      String name = String.format(Locale.ROOT, "%.0f", level).replace('-', '−');
+      String name = Figures.say("%.0f", level);
       text(name, LEFT - 6, y(level, height), TextAlignment.RIGHT, "axis");
     }
     double wanted = (to - from) / Math.max(1, (width - LEFT) / 90);
@@ -261,11 +261,8 @@ public final class Timeline extends PlotPane {
       hint(
           mark,
           content.clock().apply(i.startSeconds())
-              + String.format(
-                  Locale.ROOT,
-                  ", %.0f s, %.0f dB over the background",
-                  i.durationSeconds(),
-                  i.riseDb()));
+              + Figures.say(
+                  ", %.0f s, %.0f dB over the background", i.durationSeconds(), i.riseDb()));
     }
   }
 

@@ -2,8 +2,8 @@ package nullroom.app.desktop;
 
 import java.nio.file.Path;
 import java.time.Clock;
-import java.util.EnumMap;
-import java.util.Map;
+import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
@@ -15,13 +15,11 @@ import javafx.animation.Timeline;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
-import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.util.Duration;
 import nullroom.app.dress.DressModel;
 import nullroom.app.dress.DressView;
 import nullroom.app.level.LevelModel;
-import nullroom.app.level.LevelPage;
 import nullroom.app.level.LevelView;
 import nullroom.app.listen.ListenModel;
 import nullroom.app.listen.ListenView;
@@ -35,15 +33,14 @@ import nullroom.app.shell.BookSession;
 import nullroom.app.shell.Inputs;
 import nullroom.app.shell.Live;
 import nullroom.app.shell.MainWindow;
+import nullroom.app.shell.OpenStation;
 import nullroom.app.shell.Station;
 import nullroom.app.shell.StationContext;
-import nullroom.app.shell.StationText;
 import nullroom.app.shell.Units;
 import nullroom.app.shell.Work;
-import nullroom.core.acoustics.Octave;
+import nullroom.core.Trouble;
+import nullroom.core.book.NoiseMeasurement;
 import nullroom.core.book.RoomBook;
-import nullroom.core.measure.decay.DecayAnalysis;
-import nullroom.io.audio.SoundFile;
 import nullroom.io.book.BookFolder;
 import nullroom.io.device.AudioDevice;
 import nullroom.io.device.JavaSoundDevice;
@@ -68,6 +65,8 @@ public final class Composition {
   private final RingModel ring;
   private final RoomModel room;
   private final LevelModel level;
+  private final StationContext context;
+  private final List<OpenStation> stations;
   private final ObjectProperty<Units> units = new SimpleObjectProperty<>(Units.METRES);
 
   /**
@@ -106,28 +105,43 @@ public final class Composition {
     }
     StationContext desk =
         new StationContext(session, work, inputs, live, Clock.systemDefaultZone(), units);
+    context = desk;
     listen = new ListenModel(desk, background);
     ring = new RingModel(desk);
     room = new RoomModel(desk, background);
     DressModel dress = new DressModel(desk);
     MicModel mic = new MicModel(desk);
     level = new LevelModel(desk);
-    Map<Station, Supplier<Node>> views = new EnumMap<>(Station.class);
-    views.put(Station.LISTEN, () -> new ListenView(listen, desk).node());
-    views.put(Station.RING, () -> new RingView(ring, desk).node());
-    views.put(Station.ROOM, () -> new RoomView(room, desk).node());
-    views.put(Station.DRESS, () -> new DressView(dress, desk).node());
-    views.put(Station.MIC, () -> new MicView(mic, desk).node());
-    views.put(Station.LEVEL, () -> new LevelView(level, desk).node());
-    Map<Station, StationText> words = new EnumMap<>(Station.class);
-    words.put(Station.LISTEN, listen.say());
-    words.put(Station.RING, ring.say());
-    words.put(Station.ROOM, room.say());
-    words.put(Station.DRESS, dress.say());
-    words.put(Station.MIC, mic.say());
-    words.put(Station.LEVEL, level.say());
+    stations =
+        List.of(
+            new OpenStation(
+                Station.LISTEN,
+                listen.say(),
+                () -> new ListenView(listen, desk).node(),
+                Optional.of(listen::open),
+                () -> listen.night().leave()),
+            new OpenStation(
+                Station.RING,
+                ring.say(),
+                () -> new RingView(ring, desk).node(),
+                Optional.of(ring::open),
+                () -> {}),
+            new OpenStation(
+                Station.ROOM,
+                room.say(),
+                () -> new RoomView(room, desk).node(),
+                Optional.empty(),
+                () -> room.trace().leave()),
+            new OpenStation(Station.DRESS, dress.say(), () -> new DressView(dress, desk).node()),
+            new OpenStation(Station.MIC, mic.say(), () -> new MicView(mic, desk).node()),
+            new OpenStation(
+                Station.LEVEL,
+                level.say(),
+                () -> new LevelView(level, desk).node(),
+                Optional.of(level::open),
+                () -> {}));
     room.trace().follow();
-    shell = new MainWindow(desk, views, words, listen::space, this::open, background);
+    shell = new MainWindow(desk, stations, listen::space, this::open, background);
   }
 
   /** A scene of this book. */
@@ -180,34 +194,44 @@ public final class Composition {
    * holds.
    */
   public void open(Station shown, Path file) {
-    switch (shown) {
-      case LISTEN -> listen.open(file);
-      case RING -> ring.open(file);
-      case LEVEL -> {
-        level.pageProperty().set(LevelPage.TAKE);
-        level.take().open(file);
-      }
-      case ROOM, DRESS, MIC ->
-          work.start(
-              "Looking at " + file.getFileName(),
-              progress ->
-                  DecayAnalysis.analyse(
-                          SoundFile.readChannel(file, 0), DecayAnalysis.Request.any(Octave.ALL))
-                      .takes(),
-              decays -> {
-                Station fits = decays > 0 ? Station.RING : Station.LISTEN;
-                shell.stationProperty().set(fits);
-                open(fits, file);
-              });
-    }
+    stations.stream()
+        .filter(s -> s.station() == shown)
+        .findFirst()
+        .flatMap(OpenStation::opens)
+        .orElse(this::openByWhatItHolds)
+        .accept(file);
+  }
+
+  /** A decay goes to Ring, anything else to Listen; the file is read once. */
+  private void openByWhatItHolds(Path file) {
+    Function<StationContext.Kept, RingModel.Found> decay = ring.measureDecay();
+    Function<StationContext.Kept, NoiseMeasurement> noise = listen.measureDropped();
+    context.<Runnable>open(
+        "Looking at " + file.getFileName(),
+        file,
+        "dropped",
+        sound -> {
+          try {
+            RingModel.Found found = decay.apply(sound);
+            return () -> show(Station.RING, () -> ring.keep(found));
+          } catch (Trouble.BadSound noDecay) {
+            NoiseMeasurement measured = noise.apply(sound);
+            return () -> show(Station.LISTEN, () -> listen.keep(measured));
+          }
+        },
+        Runnable::run);
+  }
+
+  private void show(Station fits, Runnable keep) {
+    shell.stationProperty().set(fits);
+    keep.run();
   }
 
   /** Ends work and waits until the newest state is saved. */
   public void close() {
     Platform.runLater(plugs::stop);
     work.cancel();
-    room.trace().leave();
-    listen.night().leave();
+    stations.forEach(s -> s.close().run());
     live.stop();
     saver.shutdown();
     try {

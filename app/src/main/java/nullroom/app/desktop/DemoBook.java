@@ -13,6 +13,7 @@ import nullroom.core.acoustics.Pattern;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.book.DecayMeasurement;
 import nullroom.core.book.Goal;
+import nullroom.core.book.Hearing;
 import nullroom.core.book.Listening;
 import nullroom.core.book.MeasuredAt;
 import nullroom.core.book.NoiseMeasurement;
@@ -109,7 +110,7 @@ public final class DemoBook {
   static AudioDevice device(RoomBook book) {
     Room room = book.room();
     Heard heard =
-        Heard.of(room, Statistics.of(room).seconds().with(TRUTH, (t, factor) -> t * factor));
+        Hearing.acted(room, Statistics.of(room).seconds().with(TRUTH, (t, factor) -> t * factor));
     return SimulatedDevice.in(room, heard, SEED);
   }
 

@@ -6,6 +6,7 @@ import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.book.DecayMeasurement;
+import nullroom.core.book.Hearing;
 import nullroom.core.book.Listening;
 import nullroom.core.book.NoiseMeasurement;
 import nullroom.core.book.RoomBook;
@@ -63,7 +64,8 @@ final class DemoListening {
     listening = listening.withSuspect("lamp fan", lamp -> lamp.with(Optional.of(lamp(book, lamp))));
     List<NoiseMeasurement> spots = PLACES.stream().map(p -> spot(book, place, p, all)).toList();
     String night = place.freshSurvey("survey");
-    SurveyFile.write(place.survey(night), DemoNight.of(book.heard()), DemoNight.octaves());
+    SurveyFile.write(
+        place.survey(night), DemoNight.of(Hearing.quick(book).heard()), DemoNight.octaves());
     return book.with(
         listening
             .withSpots(spots)
@@ -78,7 +80,7 @@ final class DemoListening {
     double full = book.scale().orElseThrow().fullScaleDbSpl();
     return Heard.sourceBehind(
         book.room(),
-        book.decaySeconds(book.room()),
+        Hearing.quick(book).decaySeconds(book.room()),
         lamp.name(),
         LAMP,
         lamp.pair().orElseThrow().own().levelDb().map(level -> level + full));

@@ -3,15 +3,17 @@ package nullroom.app.desktop;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
+import nullroom.core.Figures;
+import nullroom.core.Progress;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.book.Hearing;
 import nullroom.core.book.NoiseMeasurement;
 import nullroom.core.book.RoomBook;
 import nullroom.core.plan.Adviser;
 import nullroom.core.plan.Move;
+import nullroom.core.plan.Verdicts;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
-import nullroom.core.predict.Refinement;
 import nullroom.core.room.Room;
 
 /** A book's verdict in a few lines of text, for a terminal. */
@@ -22,16 +24,17 @@ final class DemoText {
 
   static List<String> of(RoomBook book) {
     Room room = book.room();
-    Optional<Refinement> traced = Optional.of(Refinement.of(room, book.decaySeconds(room)));
-    Heard heard = book.heard(room, traced);
+    Hearing hearing = Hearing.traced(book);
+    Heard heard = hearing.heard();
     Margins targets = book.goal().targets();
+    Verdicts verdicts = Verdicts.of(heard, targets);
     List<String> lines = new ArrayList<>();
     lines.add(book.name() + ", " + lower(book.goal().label()));
     book.noise()
         .flatMap(NoiseMeasurement::nc)
         .ifPresent(nc ->
             lines.add(
-                say(
+                Figures.say(
                     "noise   %.0f dBA, NC-%d (heard by the simulated device)",
                     book.noise().get().laeqDbSpl().orElseThrow(), nc.rating())));
     book.decay()
@@ -40,41 +43,26 @@ final class DemoText {
                 .tMidSeconds()
                 .ifPresent(t ->
                     lines.add(
-                        say(
+                        Figures.say(
                             "decay   %.2f s at mid frequencies (heard by the simulated device)",
                             t))));
     lines.add(
-        say(
+        Figures.say(
             "voice   %.0f dBA at the microphone, %.0f cm away",
             Octave.aWeightedSum(heard.directDbSpl()), heard.distanceMetres() * 100));
-    for (Margins.Kind kind : Margins.Kind.values()) {
-      lines.add(
-          say(
-              "%-7s %.1f dB, target %.0f: %s",
-              lower(kind.name()),
-              heard.margins().get(kind),
-              targets.get(kind),
-              lower(heard.margins().mark(targets, kind).name())));
-    }
+    verdicts.all().forEach(m -> lines.add(m.sentence()));
     lines.add("next moves:");
     for (Move move :
-        Adviser.moves(room, targets, changed -> book.heard(changed, traced)).stream()
+        Adviser.moves(room, targets, book.levels().staging(), hearing::heard, Progress.NONE)
+            .stream()
             .limit(MOVES)
             .toList()) {
       lines.add(
-          say(
+          Figures.say(
               "  %s: %+.1f dB on %s, cost %d, %d minutes",
-              move.name(),
-              move.gainDb(),
-              lower(heard.margins().weakest(targets).name()),
-              move.cost(),
-              move.minutes()));
+              move.name(), move.gainDb(), verdicts.weakest().name(), move.cost(), move.minutes()));
     }
     return lines;
-  }
-
-  private static String say(String format, Object... figures) {
-    return String.format(Locale.ROOT, format, figures);
   }
 
   private static String lower(String name) {

@@ -14,8 +14,8 @@ import javafx.stage.Stage;
 import nullroom.app.shell.Station;
 import nullroom.core.Trouble;
 import nullroom.core.book.Goal;
+import nullroom.core.book.Hearing;
 import nullroom.core.book.RoomBook;
-import nullroom.core.predict.Heard;
 import nullroom.core.room.Room;
 import nullroom.io.book.BookFolder;
 import nullroom.io.device.AudioDevice;
@@ -124,7 +124,7 @@ public final class Desktop {
 
   /** The simulated device in a book's room exactly as it is described. */
   static AudioDevice simulated(RoomBook book) {
-    return SimulatedDevice.in(book.room(), Heard.of(book.room()), SEED);
+    return SimulatedDevice.in(book.room(), Hearing.quick(book.room()).heard(), SEED);
   }
 
   private Stage ask(String notice) {

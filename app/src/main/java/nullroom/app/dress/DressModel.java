@@ -8,11 +8,12 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationText;
+import nullroom.core.Figures;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Materials;
 import nullroom.core.book.Goal;
 import nullroom.core.book.RoomBook;
-import nullroom.core.plan.Adviser.Hanging;
+import nullroom.core.plan.Hanging;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.Finish;
@@ -32,7 +33,13 @@ public final class DressModel {
     this.desk = desk;
     say =
         StationText.of(
-            desk.session(), this::sayAnswer, this::sayMeaning, this::sayFigure, hanging, surface);
+            desk.session(),
+            this::sayAnswer,
+            this::sayMeaning,
+            this::sayFigure,
+            () -> desk.session().ladder().whyOf("Clear"),
+            hanging,
+            surface);
   }
 
   /** What would be hung. */
@@ -86,12 +93,12 @@ public final class DressModel {
 
   /** Reverberation times now. */
   public double[] secondsNow() {
-    return book().decaySeconds(room()).toArray();
+    return desk.session().hearing().decaySeconds(room()).toArray();
   }
 
   /** Reverberation times with the proposal, where there is one. */
   public Optional<double[]> secondsThen() {
-    return proposal().map(p -> book().decaySeconds(room().plus(p)).toArray());
+    return proposal().map(p -> desk.session().hearing().decaySeconds(room().plus(p)).toArray());
   }
 
   private String sayAnswer() {
@@ -111,8 +118,7 @@ public final class DressModel {
     Heard now = desk.session().heard();
     Heard then = desk.session().heard(room().plus(proposal.get()));
     double clear = then.margins().clearDb() - now.margins().clearDb();
-    return String.format(
-        Locale.ROOT,
+    return Figures.say(
         "A %s on %s would buy %.1f dB of Clear: from %.1f to %.1f dB, and the goal asks for %.0f.",
         name(),
         surface.get().spoken(),
@@ -127,12 +133,9 @@ public final class DressModel {
   }
 
   private String sayMeaning() {
-    return String.format(
-        Locale.ROOT,
+    return Figures.say(
         "%s: about %d in money and %d minutes. Cloth works from about 500 Hz up; bass needs depth.",
-        hanging.get().label(),
-        hanging.get().cost(),
-        hanging.get().minutes());
+        hanging.get().label(), hanging.get().cost(), hanging.get().minutes());
   }
 
   private String sayFigure() {

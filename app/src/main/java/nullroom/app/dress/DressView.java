@@ -18,7 +18,8 @@ import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Station;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationFrame;
-import nullroom.core.plan.Adviser.Hanging;
+import nullroom.core.plan.Hanging;
+import nullroom.core.predict.Origin;
 
 /** The treatment station's nodes. */
 public final class DressView {
@@ -43,9 +44,7 @@ public final class DressView {
         model.surfaceProperty(),
         model.hangingProperty());
     refresh();
-    node =
-        StationFrame.of(
-            Station.DRESS, model.say(), new Fitted(pictures), controls(desk), desk.work());
+    node = StationFrame.of(Station.DRESS, model.say(), new Fitted(pictures), controls(desk), desk);
   }
 
   private Node controls(StationContext desk) {
@@ -82,12 +81,11 @@ public final class DressView {
     foldOut.show(model.room(), model.proposal());
     foldOut.select(model.surfaceProperty().get());
     List<BandPlot.Series> series = new ArrayList<>();
-    series.add(
-        new BandPlot.Series("now", BandPlot.Origin.PREDICTED, model.secondsNow(), "before-bar"));
+    series.add(new BandPlot.Series("now", Origin.Kind.PREDICTED, model.secondsNow(), "before-bar"));
     model
         .secondsThen()
         .ifPresent(then ->
-            series.add(new BandPlot.Series("with it", BandPlot.Origin.PREDICTED, then, "now-bar")));
+            series.add(new BandPlot.Series("with it", Origin.Kind.PREDICTED, then, "now-bar")));
     times.show(series, model.goal());
   }
 

@@ -47,8 +47,7 @@ final class BriefPage {
         model.setBrief(brief);
       });
       choose.setMinWidth(Region.USE_PREF_SIZE);
-      Label asked =
-          new Wrapped((brief.words() + "; " + brief.source()).replace(" -", " −"), "soft");
+      Label asked = new Wrapped((brief.words() + "; " + brief.source()), "soft");
       asked.setPrefWidth(ASKED_WIDTH);
       asked.setMinWidth(ASKED_WIDTH);
       table.row(List.of(choose, asked));

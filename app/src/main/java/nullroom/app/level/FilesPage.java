@@ -2,7 +2,6 @@ package nullroom.app.level;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.layout.FlowPane;
@@ -12,6 +11,7 @@ import nullroom.app.control.Choice;
 import nullroom.app.control.FigureTable;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.Wrapped;
+import nullroom.core.Figures;
 import nullroom.core.plan.FileRoom;
 import nullroom.core.plan.Restarts;
 
@@ -39,7 +39,7 @@ final class FilesPage {
             "rate",
             "sampling rate",
             List.of(44_100.0, 48_000.0, 96_000.0),
-            r -> String.format(Locale.ROOT, "%.1f kHz", r / 1000),
+            r -> Figures.say("%.1f kHz", r / 1000),
             r -> set(() -> rate = r));
     rates.show(rate);
     Choice<Integer> words =
@@ -118,7 +118,7 @@ final class FilesPage {
   }
 
   private static String minutes(double minutes) {
-    return String.format(Locale.ROOT, minutes < 100 ? "%.1f" : "%.0f", minutes);
+    return Figures.say(minutes < 100 ? "%.1f" : "%.0f", minutes);
   }
 
   /** One to a line, its name and then its minutes. */
@@ -147,8 +147,7 @@ final class FilesPage {
       return "Nothing has to be restarted in this session.";
     }
     List<String> parts = new ArrayList<>();
-    plan.forEach(
-        r -> parts.add(String.format(Locale.ROOT, "%s at %.0f min", r.recorder(), r.minutes())));
+    plan.forEach(r -> parts.add(Figures.say("%s at %.0f min", r.recorder(), r.minutes())));
     return "Restart "
         + String.join(", ", parts)
         + ". Never two at once, each a minute before it stops.";

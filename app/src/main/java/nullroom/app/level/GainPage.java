@@ -1,7 +1,6 @@
 package nullroom.app.level;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -16,11 +15,11 @@ import nullroom.app.control.NumberField;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.book.School;
 import nullroom.core.book.Staging;
-import nullroom.core.plan.Adviser;
 import nullroom.core.plan.GainPlan;
 
 /** Where each effort lands, and the gain staging by school. */
@@ -36,7 +35,7 @@ final class GainPage {
   GainPage(LevelModel model, StationContext desk) {
     this.model = model;
     LevelBars bars = new LevelBars(model);
-    Dial gain = new Dial("Gain", "dB", 0, Adviser.HIGHEST_GAIN_DB, "%.0f", model::setGain);
+    Dial gain = new Dial("Gain", "dB", 0, Staging.HIGHEST_GAIN_DB, "%.0f", model::setGain);
     Choice<VocalEffort> effort =
         new Choice<>(
             "effort",
@@ -50,7 +49,7 @@ final class GainPage {
             "where the level is set",
             List.of(School.values()),
             School::label,
-            model.schoolProperty()::set);
+            chosen -> model.setStaging(model.staging().by(chosen)));
     Choice<Staging.Material> material =
         new Choice<>(
             "material",
@@ -103,7 +102,7 @@ final class GainPage {
           bars.redraw();
           gain.show(model.gainDb());
           effort.show(model.effort());
-          school.show(model.schoolProperty().get());
+          school.show(model.staging().school());
           material.show(model.staging().material());
           microphone.show(model.type().orElse(null));
           distance.show(model.distanceMetres());
@@ -112,7 +111,7 @@ final class GainPage {
           hiss.show(model.preampEinDbu());
           plan();
         };
-    WhileShown.follow(picture, refresh, desk.session().revisionProperty(), model.schoolProperty());
+    WhileShown.follow(picture, refresh, desk.session().revisionProperty());
     refresh.run();
   }
 
@@ -132,18 +131,17 @@ final class GainPage {
     }
     advice.setText(
         String.join(
-                " ",
-                Stream.concat(
-                        plan.advice().stream(),
-                        plan.limiter()
-                            ? Stream.empty()
-                            : Stream.of("No limiter is needed, and no second track."))
-                    .toList())
-            .replace(" -", " −"));
+            " ",
+            Stream.concat(
+                    plan.advice().stream(),
+                    plan.limiter()
+                        ? Stream.empty()
+                        : Stream.of("No limiter is needed, and no second track."))
+                .toList()));
   }
 
   private static String level(double db) {
-    return String.format(Locale.ROOT, "%.1f", db).replace('-', '−');
+    return Figures.say("%.1f", db);
   }
 
   HBox picture() {

@@ -1,8 +1,8 @@
 package nullroom.app.level;
 
-import java.util.Locale;
 import javafx.scene.text.TextAlignment;
 import nullroom.app.control.PlotPane;
+import nullroom.core.Figures;
 import nullroom.core.acoustics.VocalEffort;
 
 /**
@@ -34,12 +34,7 @@ final class LevelBars extends PlotPane {
     text("clipped", (x(0, width) + x(HIGHEST, width)) / 2, 10, TextAlignment.CENTER, "axis");
     for (double tick = LOWEST; tick <= 0; tick += 10) {
       line(x(tick, width), 20, x(tick, width), bottom, "grid");
-      text(
-          String.format(Locale.ROOT, "%.0f", tick).replace('-', '−'),
-          x(tick, width),
-          bottom + 12,
-          TextAlignment.CENTER,
-          "axis");
+      text(Figures.say("%.0f", tick), x(tick, width), bottom + 12, TextAlignment.CENTER, "axis");
     }
     text("dBFS", LEFT - 24, bottom + 12, TextAlignment.RIGHT, "axis");
     double target = x(model.targetDbfs(), width);
@@ -76,7 +71,7 @@ final class LevelBars extends PlotPane {
         peak > 0 ? "over-mark" : "peak-mark");
     double target = x(model.targetDbfs(), width);
     text(
-        String.format(Locale.ROOT, "%.0f", peak).replace('-', '−'),
+        Figures.say("%.0f", peak),
         (target > to && target < to + FIGURE_WIDTH ? target : to) + 6,
         middle,
         TextAlignment.LEFT,
@@ -84,7 +79,6 @@ final class LevelBars extends PlotPane {
   }
 
   static String name(VocalEffort effort) {
-    return effort.name().charAt(0)
-        + effort.name().substring(1).toLowerCase(Locale.ROOT).replace('_', ' ');
+    return Figures.capital(Figures.word(effort));
   }
 }

@@ -1,15 +1,15 @@
 package nullroom.app.level;
 
-import java.util.Locale;
+import java.nio.file.Path;
 import java.util.Optional;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationText;
+import nullroom.core.Figures;
 import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.book.RoomBook;
-import nullroom.core.book.School;
 import nullroom.core.book.Staging;
 import nullroom.core.plan.GainPlan;
 import nullroom.core.predict.Heard;
@@ -20,7 +20,6 @@ import nullroom.core.room.Room;
 /** What the level station knows and can do. */
 public final class LevelModel {
   private final ObjectProperty<LevelPage> page = new SimpleObjectProperty<>(LevelPage.GAIN);
-  private final ObjectProperty<School> school = new SimpleObjectProperty<>(School.PEAKS);
   private final StationContext desk;
   private final StationText say;
   private final LoudLine loudLine;
@@ -36,19 +35,13 @@ public final class LevelModel {
             desk.session(),
             this::sayAnswer,
             this::sayMeaning,
-            () ->
-                String.format(Locale.ROOT, "peak %.0f dBFS", peakDbfs(effort())).replace('-', '−'),
-            school);
+            () -> Figures.say("peak %.0f dBFS", peakDbfs(effort())),
+            () -> desk.session().ladder().whyOf("loudest peak"));
   }
 
   /** The page shown. */
   public ObjectProperty<LevelPage> pageProperty() {
     return page;
-  }
-
-  /** Where the level is set, as practitioners disagree. */
-  public ObjectProperty<School> schoolProperty() {
-    return school;
   }
 
   /** The half minute that finds the gain. */
@@ -63,7 +56,7 @@ public final class LevelModel {
 
   /** The gain staging of the school chosen. */
   public GainPlan plan() {
-    return GainPlan.of(desk.session().heard(), book().goal().targets(), school.get(), staging());
+    return GainPlan.of(desk.session().heard(), book().goal().targets(), staging());
   }
 
   /** What gain is planned for. */
@@ -115,6 +108,12 @@ public final class LevelModel {
     desk.session().edit(name, b -> b.with(b.room().withMicrophone(changed)));
   }
 
+  /** Checks a sound file as a take. */
+  public void open(Path file) {
+    page.set(LevelPage.TAKE);
+    take.open(file);
+  }
+
   /** The station's words. */
   public StationText say() {
     return say;
@@ -150,10 +149,10 @@ public final class LevelModel {
     return heard.dbfs(heard.peakDbSpl());
   }
 
-  /** Active speech level with another effort at the same gain. */
+  /** The voice, A-weighted, with another effort at the same gain. */
   public double voiceDbfs(VocalEffort effort) {
     Heard heard = heard(effort);
-    return heard.dbfs(heard.voiceDbSpl());
+    return heard.dbfs(heard.voiceDbSplA());
   }
 
   /** The gain that the school asks for, within what inputs have. */
@@ -178,13 +177,11 @@ public final class LevelModel {
     double peak = peakDbfs(effort());
     double change = rightGainDb() - gainDb();
     String where =
-        String.format(
-                Locale.ROOT,
-                book().loudestDbSpl(book().room()).isPresent()
-                    ? "Your loudest line comes to %.0f dBFS, as heard"
-                    : "The loudest peak should come to %.0f dBFS",
-                peak)
-            .replace('-', '−');
+        Figures.say(
+            desk.session().hearing().loudestDbSpl(book().room()).isPresent()
+                ? "Your loudest line comes to %.0f dBFS, as heard"
+                : "The loudest peak should come to %.0f dBFS",
+            peak);
     if (peak > 0) {
       return where
           + ", beyond full scale: that is beyond repair. Turn the gain down to "
@@ -194,14 +191,9 @@ public final class LevelModel {
     if (Math.abs(change) < 1) {
       return where + ", where it belongs.";
     }
-    return String.format(
-            Locale.ROOT,
-            "%s. Set the gain to %.0f dB (%+.0f): %s.",
-            where,
-            rightGainDb(),
-            change,
-            school.get().label())
-        .replace("-", "−");
+    return Figures.say(
+        "%s. Set the gain to %.0f dB (%+.0f): %s.",
+        where, rightGainDb(), change, staging().school().label());
   }
 
   private String sayMeaning() {

@@ -16,8 +16,7 @@ public final class LevelView {
   public LevelView(LevelModel model, StationContext desk) {
     Pages<LevelPage> pages =
         new Pages<>(LevelPage.class, model.pageProperty(), page -> parts(page, model, desk));
-    node =
-        StationFrame.of(Station.LEVEL, model.say(), pages.picture(), pages.controls(), desk.work());
+    node = StationFrame.of(Station.LEVEL, model.say(), pages.picture(), pages.controls(), desk);
   }
 
   private static PageParts parts(LevelPage page, LevelModel model, StationContext desk) {

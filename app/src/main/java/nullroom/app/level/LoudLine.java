@@ -1,7 +1,6 @@
 package nullroom.app.level;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Supplier;
@@ -11,6 +10,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import nullroom.app.control.TakePlot;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Decibels;
+import nullroom.core.Figures;
 import nullroom.core.Progress;
 import nullroom.core.book.Levels;
 import nullroom.core.measure.meter.LiveReading;
@@ -219,27 +219,20 @@ public final class LoudLine {
       return "Peaks are cut off under full scale: something before the converter is too loud. Turn down there, and do it again.";
     }
     if (r.clipped() && !turnedSince(r)) {
-      return String.format(
-          Locale.ROOT,
+      return Figures.say(
           "That was clipped: turn the gain down by %.0f dB or more, and do it again.",
           Math.abs(changeDb()));
     }
     if (good()) {
-      return String.format(
-              Locale.ROOT,
-              turnedSince(r)
-                  ? "At this gain the loudest line comes to %.1f dBFS: speak it once more to be sure, or lock it."
-                  : "Good: the loudest line peaks at %.1f dBFS. Lock it.",
-              peakDbfs())
-          .replace('-', '−');
+      return Figures.say(
+          turnedSince(r)
+              ? "At this gain the loudest line comes to %.1f dBFS: speak it once more to be sure, or lock it."
+              : "Good: the loudest line peaks at %.1f dBFS. Lock it.",
+          peakDbfs());
     }
-    return String.format(
-            Locale.ROOT,
-            "The loudest line peaks at %.1f dBFS: turn the gain %s %.0f dB.",
-            peakDbfs(),
-            changeDb() < 0 ? "down by" : "up by",
-            Math.abs(changeDb()))
-        .replace("-", "−");
+    return Figures.say(
+        "The loudest line peaks at %.1f dBFS: turn the gain %s %.0f dB.",
+        peakDbfs(), changeDb() < 0 ? "down by" : "up by", Math.abs(changeDb()));
   }
 
   /** Warnings beside the level: channels, hum, offset. */
@@ -250,9 +243,8 @@ public final class LoudLine {
           TakeChannel c = r.report().channels().getFirst();
           StringBuilder words = new StringBuilder(r.channels());
           c.mains()
-              .ifPresent(m ->
-                  words.append(
-                      String.format(Locale.ROOT, "There is hum at %.0f Hz. ", m.fundamentalHz())));
+              .ifPresent(
+                  m -> words.append(Figures.say("There is hum at %.0f Hz. ", m.fundamentalHz())));
           words.append(Math.abs(c.dcOffset()) > 0.001 ? "The input has an offset. " : "");
           return words.toString();
         })
@@ -309,13 +301,11 @@ public final class LoudLine {
                         + what
                         + " changed: speak the loudest line again.")
                 .orElse(
-                    String.format(
-                            Locale.ROOT,
-                            "Locked at %.0f dB of gain on %s, the loudest line at %.1f dBFS.",
-                            l.microphone().capture().gainDb(),
-                            l.taken().replace('T', ' '),
-                            l.peakDbfs())
-                        .replace(" -", " −")))
+                    Figures.say(
+                        "Locked at %.0f dB of gain on %s, the loudest line at %.1f dBFS.",
+                        l.microphone().capture().gainDb(),
+                        l.taken().replace('T', ' '),
+                        l.peakDbfs())))
         .orElse("");
   }
 }

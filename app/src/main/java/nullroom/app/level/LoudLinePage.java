@@ -1,6 +1,5 @@
 package nullroom.app.level;
 
-import java.util.Locale;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
@@ -11,6 +10,7 @@ import nullroom.app.control.TakePlot;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.measure.take.TakeChannel;
 
 /** The half minute, step by step, with its meter. */
@@ -88,9 +88,7 @@ final class LoudLinePage {
   }
 
   private static String level(double db, String unit) {
-    return Double.isFinite(db)
-        ? String.format(Locale.ROOT, "%.1f %s", db, unit).replace('-', '−')
-        : "";
+    return Double.isFinite(db) ? Figures.say("%.1f %s", db, unit) : "";
   }
 
   VBox node() {

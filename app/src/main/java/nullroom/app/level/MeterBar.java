@@ -1,9 +1,9 @@
 package nullroom.app.level;
 
-import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.text.TextAlignment;
 import nullroom.app.control.PlotPane;
+import nullroom.core.Figures;
 
 /** One bar from far down to full scale: the level of now, its largest, and where it belongs. */
 final class MeterBar extends PlotPane {
@@ -25,9 +25,7 @@ final class MeterBar extends PlotPane {
   void show(Optional<LoudLine.Reading> now) {
     reading = now;
     now.ifPresent(r ->
-        setAccessibleText(
-            String.format(
-                Locale.ROOT, "peak %.0f, largest %.0f dBFS", r.peakDbfs(), r.heldDbfs())));
+        setAccessibleText(Figures.say("peak %.0f, largest %.0f dBFS", r.peakDbfs(), r.heldDbfs())));
     redraw();
   }
 
@@ -44,12 +42,7 @@ final class MeterBar extends PlotPane {
     rectangle(target, top, x(0, width) - target, bottom - top, "beyond");
     for (double tick = LOWEST; tick <= 0; tick += 10) {
       line(x(tick, width), bottom, x(tick, width), bottom + 4, "ruler");
-      text(
-          String.format(Locale.ROOT, "%.0f", tick).replace('-', '−'),
-          x(tick, width),
-          height - 8,
-          TextAlignment.CENTER,
-          "axis");
+      text(Figures.say("%.0f", tick), x(tick, width), height - 8, TextAlignment.CENTER, "axis");
     }
     text("loudest line belongs here", target - 4, 10, TextAlignment.RIGHT, "axis");
     line(target, top - 6, target, bottom, "reference-line");

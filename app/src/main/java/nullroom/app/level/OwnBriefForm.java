@@ -2,7 +2,6 @@ package nullroom.app.level;
 
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.function.Consumer;
@@ -17,6 +16,7 @@ import nullroom.app.control.NumberField;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.Trouble;
 import nullroom.core.book.Brief;
 import nullroom.core.book.Handover;
@@ -87,7 +87,7 @@ final class OwnBriefForm {
             "own-rate",
             "sampling rate of the file",
             RATES,
-            r -> r == 0 ? "rate of the take" : String.format(Locale.ROOT, "%.1f kHz", r / 1000),
+            r -> r == 0 ? "rate of the take" : Figures.say("%.1f kHz", r / 1000),
             r ->
                 file(
                     file().format(),

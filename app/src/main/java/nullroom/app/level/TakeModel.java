@@ -6,13 +6,13 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.locks.LockSupport;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.book.Brief;
@@ -225,7 +225,7 @@ public final class TakeModel {
                     WholeTakeChecks.of(t.report(), brief()),
                     t.decay().stream().map(this::reverberation).toList())
                 .flatMap(List::stream)
-                .sorted(Comparator.comparing(TakeCheck::mark).reversed())
+                .sorted(Comparator.comparing(TakeCheck::outcome).reversed())
                 .toList())
         .orElse(List.of());
   }
@@ -249,10 +249,7 @@ public final class TakeModel {
           List<Moment> gusts = c.gusts();
           c.thumps().forEach(m -> all.add(finding(gusts.contains(m) ? "wind" : "plosive", m)));
           for (TakeReport.Jump j : t.report().jumps()) {
-            String words =
-                String.format(
-                        Locale.ROOT, "jump of %+.0f LU at %s", j.changeLu(), clock(j.seconds()))
-                    .replace('-', '−');
+            String words = Figures.say("jump of %+.0f LU at %s", j.changeLu(), clock(j.seconds()));
             all.add(new Finding("jump", new Moment(j.seconds(), 0), words));
           }
         });
@@ -287,7 +284,7 @@ public final class TakeModel {
   }
 
   static String clock(double seconds) {
-    return String.format(Locale.ROOT, "%d:%04.1f", (int) (seconds / 60), seconds % 60);
+    return Figures.say("%d:%04.1f", (int) (seconds / 60), seconds % 60);
   }
 
   /** The gain that brings it to its brief; empty without a take or a brief. */
@@ -377,8 +374,7 @@ public final class TakeModel {
 
   private void said(Path target, Written written, Optional<Delivery> delivery) {
     String words =
-        String.format(
-            Locale.ROOT,
+        Figures.say(
             "Written: %s, in %s. Read back: %s.",
             target.getFileName(),
             target.toAbsolutePath().getParent(),

@@ -3,7 +3,6 @@ package nullroom.app.level;
 import java.io.File;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalDouble;
 import javafx.scene.control.Button;
@@ -24,6 +23,7 @@ import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Decibels;
+import nullroom.core.Figures;
 import nullroom.core.Trouble;
 import nullroom.core.book.Brief;
 import nullroom.core.book.Handover;
@@ -183,10 +183,10 @@ final class TakePage {
     List<TakeCheck> verdicts = model.verdicts();
     checks.heads(verdicts.isEmpty() ? List.of() : List.of("check", "", ""));
     for (TakeCheck v : verdicts) {
-      Label advice = new Wrapped(v.advice().replace(" -", " −"));
+      Label advice = new Wrapped(v.advice());
       advice.setPrefWidth(ADVICE_WIDTH);
       advice.setMinWidth(ADVICE_WIDTH);
-      checks.row(List.of(NAMES.getOrDefault(v.check(), v.check()), mark(v), advice));
+      checks.row(List.of(NAMES.getOrDefault(v.check(), v.check()), outcome(v), advice));
     }
     delivery.setText(
         model
@@ -199,8 +199,8 @@ final class TakePage {
   }
 
   /** A shape and a word. */
-  private static String mark(TakeCheck v) {
-    return switch (v.mark()) {
+  private static String outcome(TakeCheck v) {
+    return switch (v.outcome()) {
       case PASS -> "● pass";
       case CLOSE -> "◆ close";
       case FAIL -> "▲ fail";
@@ -228,7 +228,7 @@ final class TakePage {
           List.of(
               row[0],
               figure.isPresent() && Double.isFinite(figure.getAsDouble())
-                  ? String.format(Locale.ROOT, "%.1f", figure.getAsDouble()).replace('-', '−')
+                  ? Figures.say("%.1f", figure.getAsDouble())
                   : "–"));
     }
   }

@@ -3,6 +3,7 @@ package nullroom.app.listen;
 import java.nio.file.Path;
 import java.util.Optional;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Capture;
@@ -91,7 +92,7 @@ public final class CalibrationModel {
   String meaning() {
     return scale()
         .map(s ->
-            Words.say(
+            Figures.say(
                 "Full scale is %.1f dB SPL%s, known %s.",
                 s.fullScaleDbSpl(), Words.giveOrTake(scale()), calibration().method().label()))
         .orElse(

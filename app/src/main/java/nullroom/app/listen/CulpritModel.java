@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.app.control.BandName;
-import nullroom.app.control.BandPlot;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Octave;
@@ -16,6 +16,7 @@ import nullroom.core.book.Suspect;
 import nullroom.core.measure.noise.Culprits;
 import nullroom.core.measure.noise.Scale;
 import nullroom.core.predict.Heard;
+import nullroom.core.predict.Origin;
 import nullroom.core.room.NearMicrophone;
 import nullroom.core.room.NoiseSource;
 import nullroom.core.room.Point;
@@ -172,11 +173,11 @@ public final class CulpritModel {
             .orElseThrow(() ->
                 new Trouble.BadField(
                     "place",
-                    Words.say(
+                    Figures.say(
                         "%.1f m %s lies outside the room", place.metres(), place.side().label())));
     return Heard.sourceBehind(
         room,
-        book().decaySeconds(room),
+        desk.session().hearing().decaySeconds(room),
         suspect.name(),
         at,
         pair.own().levelDb().map(level -> level + scale.fullScaleDbSpl()));
@@ -211,11 +212,11 @@ public final class CulpritModel {
             ? "The "
                 + worst.name()
                 + " is the most likely, but on and off differ by less than 3 dB: only a bound."
-            : Words.say(
+            : Figures.say(
                 "Switch off the %s first: %.1f dB quieter.", worst.name(), worst.aloneDb()));
     if (order.size() > 1) {
       said.add(
-          Words.say(
+          Figures.say(
               "With all %d off it is %.1f dB quieter.",
               order.size(), order.getLast().togetherDb()));
     }
@@ -240,10 +241,10 @@ public final class CulpritModel {
   }
 
   /** How its level is known. */
-  BandPlot.Origin origin(Culprits.Culprit culprit) {
+  Origin.Kind origin(Culprits.Culprit culprit) {
     return culprit.uncertain()
-        ? BandPlot.Origin.ASSUMED
-        : BandPlot.Origin.heard(
+        ? Origin.Kind.ASSUMED
+        : Origin.Kind.heard(
             suspects().stream().anyMatch(s -> s.name().equals(culprit.name()) && s.simulated()));
   }
 
@@ -256,7 +257,7 @@ public final class CulpritModel {
       double level = culprit.own().levelDb().get(i) + lift;
       if (Double.isFinite(level)) {
         bands.add(
-            Words.say(
+            Figures.say(
                 "%s %s%.0f",
                 BandName.of(Octave.nominalHz(i)),
                 culprit.own().bound().get(i) ? "under " : "",

@@ -8,7 +8,6 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
-import nullroom.app.control.BandPlot;
 import nullroom.app.control.Choice;
 import nullroom.app.control.LevelRows;
 import nullroom.app.control.Row;
@@ -16,9 +15,11 @@ import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.PageParts;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.book.Suspect;
 import nullroom.core.measure.noise.Culprits;
 import nullroom.core.measure.noise.Scale;
+import nullroom.core.predict.Origin;
 import nullroom.core.room.NearMicrophone;
 
 /** The culprit board. */
@@ -59,7 +60,7 @@ final class CulpritView {
               "everything on",
               total,
               0,
-              BandPlot.Origin.heard(model.suspects().stream().anyMatch(Suspect::simulated)),
+              Origin.Kind.heard(model.suspects().stream().anyMatch(Suspect::simulated)),
               Words.level(total - lift, scale),
               "",
               "noise-bar"));
@@ -71,7 +72,7 @@ final class CulpritView {
                 0,
                 model.origin(c),
                 model.own(c),
-                Words.say(
+                Figures.say(
                     "alone off %.1f dB quieter, with those above %.1f dB",
                     c.aloneDb(), c.togetherDb()),
                 "now-bar",
@@ -81,7 +82,7 @@ final class CulpritView {
     rows.show(
         scale.isPresent() ? "own level at the microphone, dBA" : "own level, dBFS A",
         bars,
-        found.map(b -> new LevelRows.Mark("everything on", model.totalDbfsA(b) + lift)));
+        found.map(b -> new LevelRows.Line("everything on", model.totalDbfsA(b) + lift)));
     board.getChildren().clear();
     model.suspects().forEach(suspect -> board.getChildren().add(row(suspect)));
   }
@@ -127,14 +128,14 @@ final class CulpritView {
             choices,
             chosen ->
                 chosen
-                    .map(p -> Words.say("%.1f m %s", p.metres(), p.side().label()))
+                    .map(p -> Figures.say("%.1f m %s", p.metres(), p.side().label()))
                     .orElse("all around"),
             chosen -> desk.work().attempt(() -> model.place(suspect, chosen), this::refresh));
     place.show(null);
     model
         .distanceMetres(suspect)
         .ifPresentOrElse(
-            metres -> place.setPromptText(Words.say("%.1f m away", metres)),
+            metres -> place.setPromptText(Figures.say("%.1f m away", metres)),
             () -> place.show(Optional.empty()));
     place.setDisable(suspect.pair().isEmpty());
     return place;

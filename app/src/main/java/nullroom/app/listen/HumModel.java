@@ -2,6 +2,7 @@ package nullroom.app.listen;
 
 import java.util.Optional;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.Progress;
 import nullroom.core.book.HumTest;
 import nullroom.core.measure.noise.HumPath;
@@ -50,7 +51,7 @@ public final class HumModel {
       return "";
     }
     String found =
-        Words.say(
+        Figures.say(
             " It hums with the %.0f Hz mains, %.0f dB over the noise around%s.",
             hum.get().fundamentalHz(),
             hum.get().prominenceDb(),

@@ -7,12 +7,13 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.Executor;
+import java.util.function.Function;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.control.BandName;
-import nullroom.app.control.BandPlot;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationText;
+import nullroom.core.Figures;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
@@ -25,6 +26,7 @@ import nullroom.core.measure.noise.Scale;
 import nullroom.core.measure.noise.Tone;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
+import nullroom.core.predict.Origin;
 import nullroom.core.signal.SampleSource;
 import nullroom.io.device.AudioDevice;
 
@@ -60,6 +62,7 @@ public final class ListenModel {
             this::sayAnswer,
             this::sayMeaning,
             this::sayFigure,
+            () -> desk.session().ladder().whyOf("room noise"),
             page,
             night.nightProperty(),
             night.runningProperty(),
@@ -138,8 +141,8 @@ public final class ListenModel {
   }
 
   /** How its bars are drawn. */
-  BandPlot.Origin plotted() {
-    return inAir().map(n -> BandPlot.Origin.heard(n.simulated())).orElse(BandPlot.Origin.ASSUMED);
+  Origin.Kind plotted() {
+    return inAir().map(n -> Origin.Kind.heard(n.simulated())).orElse(Origin.Kind.ASSUMED);
   }
 
   /** Whether it was measured. */
@@ -183,10 +186,8 @@ public final class ListenModel {
     return verdict
         + inAir().map(n -> Words.giveOrTake(n.scale())).orElse("")
         + (cannotTell ? ", which a calibrator or a borrowed meter would settle," : "")
-        + String.format(
-            Locale.ROOT,
-            " for “%s” with this microphone here.",
-            book().goal().label().toLowerCase(Locale.ROOT))
+        + Figures.say(
+            " for “%s” with this microphone here.", book().goal().label().toLowerCase(Locale.ROOT))
         + (measured() ? "" : " This is a guess until you listen.");
   }
 
@@ -220,10 +221,10 @@ public final class ListenModel {
     if (inAir.isEmpty()) {
       return Words.level(n.report().laeqDbfs().orElseThrow(), Optional.empty()) + ", relative only";
     }
-    return Words.say("%.0f dBA%s", inAir.getAsDouble(), Words.giveOrTake(n.scale()))
+    return Figures.say("%.0f dBA%s", inAir.getAsDouble(), Words.giveOrTake(n.scale()))
         + n.nc()
             .map(nc ->
-                Words.say(", NC-%d decided at %s", nc.rating(), BandName.of(nc.decidingBandHz())))
+                Figures.say(", NC-%d decided at %s", nc.rating(), BandName.of(nc.decidingBandHz())))
             .orElse("");
   }
 
@@ -233,7 +234,7 @@ public final class ListenModel {
     NoiseReport r = n.report();
     if (r.rumbles()) {
       found.append(
-          Words.say(
+          Figures.say(
               " Most of it is rumble: C is %.0f dB over A. Look for traffic, a fan, a stand on boards; the microphone's low cut takes it.",
               r.cMinusADb().orElseThrow()));
     }
@@ -243,14 +244,14 @@ public final class ListenModel {
         .max(Comparator.comparingDouble(Tone::prominenceDb))
         .ifPresent(t ->
             found.append(
-                Words.say(
+                Figures.say(
                     " A tone at %.0f Hz stands out by %.0f dB: look for a fan, a pump or a charger.",
                     t.frequencyHz(), t.prominenceDb())));
     if (!r.intrusions().isEmpty()) {
       Intrusion worst =
           Collections.max(r.intrusions(), Comparator.comparingDouble(Intrusion::riseDb));
       found.append(
-          Words.say(
+          Figures.say(
               " %s broke in, the worst after %.1f s by %.0f dB: listen again without it.",
               r.intrusions().size() == 1 ? "One sound" : r.intrusions().size() + " sounds",
               worst.startSeconds(),
@@ -269,7 +270,7 @@ public final class ListenModel {
     return measurement()
         .map(n ->
             n.laeqDbSpl().isPresent()
-                ? Words.say("%.0f dBA", n.laeqDbSpl().getAsDouble())
+                ? Figures.say("%.0f dBA", n.laeqDbSpl().getAsDouble())
                 : "relative only")
         .orElse("not heard yet");
   }
@@ -308,46 +309,66 @@ public final class ListenModel {
         AudioDevice.Prompt.QUIET,
         SECONDS,
         "noise",
-        this::measure,
+        measure(),
         this::keep);
   }
 
   /** Measures a sound file of the quiet room, of any length. */
   public void open(Path file) {
+    Measuring measured = measuring();
     desk.stream(
         "Measuring " + file.getFileName(),
         file,
         "noise",
-        (kept, sound, progress) -> measure(kept, false, Optional.empty(), sound, progress),
+        (kept, sound, progress) -> measured.of(kept, false, Optional.empty(), sound, progress),
         this::keep);
   }
 
-  private NoiseMeasurement measure(StationContext.Kept sound) {
-    return measure(
-        sound.name(),
-        sound.simulated(),
-        book().chain(sound.simulated()),
-        SampleSource.of(sound.samples()),
-        Progress.NONE);
+  /** Measures a dropped sound, of which nobody has said what it was made with. */
+  public Function<StationContext.Kept, NoiseMeasurement> measureDropped() {
+    Measuring measuring = measuring();
+    return sound ->
+        measuring.of(
+            sound.name(), false, Optional.empty(), SampleSource.of(sound.samples()), Progress.NONE);
   }
 
-  private NoiseMeasurement measure(
-      String name,
-      boolean simulated,
-      Optional<Capture> chain,
-      SampleSource sound,
-      Progress progress) {
+  private Function<StationContext.Kept, NoiseMeasurement> measure() {
     RoomBook book = book();
-    return NoiseMeasurement.of(
-        name,
-        new NoiseMeasurement.Taken(desk.now(), simulated, "", SpotModel.off(book)),
-        sound,
-        chain,
-        book.listening().calibration(),
-        progress);
+    Measuring measuring = measuring();
+    return sound ->
+        measuring.of(
+            sound.name(),
+            sound.simulated(),
+            book.chain(sound.simulated()),
+            SampleSource.of(sound.samples()),
+            Progress.NONE);
   }
 
-  private void keep(NoiseMeasurement measured) {
+  /** Measures with what the book says now; free to be asked on another thread. */
+  private interface Measuring {
+    NoiseMeasurement of(
+        String name,
+        boolean simulated,
+        Optional<Capture> chain,
+        SampleSource sound,
+        Progress progress);
+  }
+
+  private Measuring measuring() {
+    RoomBook book = book();
+    String now = desk.now();
+    return (name, simulated, chain, sound, progress) ->
+        NoiseMeasurement.of(
+            name,
+            new NoiseMeasurement.Taken(now, simulated, "", SpotModel.off(book)),
+            sound,
+            chain,
+            book.listening().calibration(),
+            progress);
+  }
+
+  /** Keeps what was measured. */
+  public void keep(NoiseMeasurement measured) {
     desk.session().edit("Measure the noise", book -> book.with(measured));
     if (!book().noise().equals(Optional.of(measured))) {
       desk.work()
@@ -368,7 +389,8 @@ public final class ListenModel {
         .map(n ->
             n.chain()
                 .map(c ->
-                    Words.say("made with %s, %.0f dB of gain", MicrophoneType.nameOf(c), c.gainDb())
+                    Figures.say(
+                            "made with %s, %.0f dB of gain", MicrophoneType.nameOf(c), c.gainDb())
                         + (n.simulated() ? " (simulated)" : ""))
                 .orElse("made with an unknown microphone or gain"))
         .orElse("");
@@ -388,7 +410,7 @@ public final class ListenModel {
 
   /** The microphone and gain described now, in words. */
   public String described(boolean shortly) {
-    return Words.say(
+    return Figures.say(
         shortly ? "%s, %.0f dB" : "the %s at %.0f dB of gain",
         MicrophoneType.nameOf(described()),
         described().gainDb());

@@ -15,9 +15,7 @@ public final class ListenView {
   public ListenView(ListenModel model, StationContext desk) {
     Pages<Page> pages =
         new Pages<>(Page.class, model.pageProperty(), page -> make(page, model, desk));
-    node =
-        StationFrame.of(
-            Station.LISTEN, model.say(), pages.picture(), pages.controls(), desk.work());
+    node = StationFrame.of(Station.LISTEN, model.say(), pages.picture(), pages.controls(), desk);
   }
 
   private static PageParts make(Page page, ListenModel model, StationContext desk) {

@@ -9,6 +9,7 @@ import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
 import nullroom.app.shell.PageParts;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.measure.noise.Scale;
 import nullroom.core.signal.Band;
 
@@ -67,7 +68,7 @@ final class LiveView {
                         .calibration()
                         .scale()
                         .map(Scale::uncertaintyDb)
-                        .map(u -> Words.say("levels give or take %.0f dB", u))
+                        .map(u -> Figures.say("levels give or take %.0f dB", u))
                         .orElse("levels are relative: no scale is set")));
     scale.getStyleClass().add("soft");
     Row controls = new Row(listen, scale);

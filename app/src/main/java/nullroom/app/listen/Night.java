@@ -4,6 +4,7 @@ import java.time.LocalDateTime;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import nullroom.core.Figures;
 import nullroom.core.measure.noise.Intrusion;
 import nullroom.core.measure.noise.Scale;
 import nullroom.core.measure.noise.Survey;
@@ -73,12 +74,12 @@ public record Night(
   /** "01:40". */
   String clock(double seconds) {
     LocalDateTime at = begin.plusSeconds((long) seconds);
-    return Words.say("%02d:%02d", at.getHour(), at.getMinute());
+    return Figures.say("%02d:%02d", at.getHour(), at.getMinute());
   }
 
   /** "01:40:07". */
   String clockSeconds(double seconds) {
-    return Words.say("%s:%02d", clock(seconds), begin.plusSeconds((long) seconds).getSecond());
+    return Figures.say("%s:%02d", clock(seconds), begin.plusSeconds((long) seconds).getSecond());
   }
 
   String words() {
@@ -87,8 +88,8 @@ public record Night(
         seconds < 120
             ? seconds + " s"
             : seconds < 3600
-                ? Words.say("%.0f min", seconds / 60.0)
-                : Words.say("%.1f h", seconds / 3600.0);
+                ? Figures.say("%.0f min", seconds / 60.0)
+                : Figures.say("%.1f h", seconds / 3600.0);
     String spoiled =
         spoilers.isEmpty()
             ? "none would have spoiled a take"
@@ -96,11 +97,11 @@ public record Night(
     String best =
         best()
             .map(h ->
-                Words.say(
+                Figures.say(
                     " Best from %s: a five-minute take comes out clean %.0f times in a hundred.",
                     clock(h.startSeconds()), 100 * h.cleanShare()))
             .orElse("");
-    return Words.say(
+    return Figures.say(
             "%s heard since %s. %d sounds broke in, %s.",
             heard, clock(0), survey.intrusions().size(), spoiled)
         + best
@@ -117,7 +118,7 @@ public record Night(
     return spoilers.stream()
         .max(Comparator.comparingDouble(survey::loudestDbfs))
         .map(i ->
-            Words.say(
+            Figures.say(
                 " The loudest came at %s: %s.",
                 clock(i.startSeconds()), Words.level(survey.loudestDbfs(i), scale)))
         .orElse("");

@@ -1,7 +1,6 @@
 package nullroom.app.listen;
 
 import java.util.List;
-import java.util.Locale;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
@@ -15,6 +14,7 @@ import nullroom.app.control.Timeline;
 import nullroom.app.control.WhileShown;
 import nullroom.app.shell.PageParts;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.measure.noise.Scale;
 import nullroom.core.measure.noise.SecondLevels;
 import nullroom.core.measure.noise.Survey;
@@ -76,7 +76,7 @@ final class NightView {
         Words.level(h.la90Dbfs(), night.scale()),
         String.valueOf(h.intrusions()),
         String.valueOf(h.spoilers()),
-        String.format(Locale.ROOT, "%.0f %%%s", 100 * h.cleanShare(), best ? "   best" : "")
+        Figures.say("%.0f %%%s", 100 * h.cleanShare(), best ? "   best" : "")
       };
       for (int c = 0; c < cells.length; c++) {
         Label cell = new Label(cells[c]);

@@ -1,7 +1,6 @@
 package nullroom.app.listen;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.scene.Node;
@@ -18,11 +17,13 @@ import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
 import nullroom.app.shell.PageParts;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.book.HumTest;
 import nullroom.core.book.NoiseMeasurement;
 import nullroom.core.measure.noise.NoiseReport;
 import nullroom.core.measure.noise.Scale;
+import nullroom.core.predict.Origin;
 import nullroom.core.signal.Band;
 
 /** The report of the room's noise: octaves against the quiet line, thirds, and its figures. */
@@ -31,11 +32,11 @@ final class ReportView {
 
   private final ListenModel model;
   private final BandPlot octaves =
-      new BandPlot("octave level, dB SPL", figure -> String.format(Locale.ROOT, "%.0f", figure));
+      new BandPlot("octave level, dB SPL", figure -> Figures.say("%.0f", figure));
   private final BandPlot thirds =
       new BandPlot(
           "third octaves as the microphone gives them",
-          figure -> String.format(Locale.ROOT, "%.0f", figure).replace('-', '−'),
+          figure -> Figures.say("%.0f", figure),
           Band.THIRDS);
   private final GridPane figures = new GridPane();
   private final PageParts parts;
@@ -86,7 +87,7 @@ final class ReportView {
     }
     thirds.setAxis(n.scale().isPresent() ? 0 : -120, n.scale().isPresent() ? 60 : 0, 20);
     thirds.show(
-        List.of(new BandPlot.Series("", BandPlot.Origin.heard(n.simulated()), levels, "noise-bar")),
+        List.of(new BandPlot.Series("", Origin.Kind.heard(n.simulated()), levels, "noise-bar")),
         Optional.empty());
     row(n.scale().isPresent() ? "at the mic, dB SPL" : "at the mic, dBFS", "");
     row("LAeq", level(r.laeqDbfs(), lift));
@@ -99,9 +100,9 @@ final class ReportView {
     row("C − A", level(r.cMinusADb(), 0));
     n.scale()
         .ifPresent(s -> {
-          row("give or take", Words.say("%.1f", s.uncertaintyDb()));
+          row("give or take", Figures.say("%.1f", s.uncertaintyDb()));
           row("the room itself", "");
-          n.laeqDbSpl().ifPresent(a -> row("dBA", Words.say("%.1f", a)));
+          n.laeqDbSpl().ifPresent(a -> row("dBA", Figures.say("%.1f", a)));
           n.nc()
               .ifPresent(nc -> row("NC", nc.rating() + " at " + BandName.of(nc.decidingBandHz())));
           n.nr()
@@ -113,14 +114,12 @@ final class ReportView {
   private void belowLine(Bands room) {
     model
         .quietLine()
-        .ifPresent(line ->
-            row(
-                "to the quiet line",
-                Words.say("%+.1f dB", line.get(0) - room.get(0)).replace('-', '−')));
+        .ifPresent(
+            line -> row("to the quiet line", Figures.say("%+.1f dB", line.get(0) - room.get(0))));
   }
 
   private static String level(OptionalDouble dbfs, double lift) {
-    return dbfs.isPresent() ? Words.say("%.1f", dbfs.getAsDouble() + lift).replace('-', '−') : "–";
+    return dbfs.isPresent() ? Figures.say("%.1f", dbfs.getAsDouble() + lift) : "–";
   }
 
   private void row(String name, String figure) {

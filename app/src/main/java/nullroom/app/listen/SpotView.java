@@ -2,7 +2,6 @@ package nullroom.app.listen;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.scene.control.Button;
@@ -18,8 +17,10 @@ import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
 import nullroom.app.shell.PageParts;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.measure.noise.Scale;
 import nullroom.core.measure.noise.Spots;
+import nullroom.core.predict.Origin;
 
 /** Candidate places side by side. */
 final class SpotView {
@@ -28,9 +29,7 @@ final class SpotView {
   private final StationContext desk;
   private final LevelRows rows = new LevelRows("No place was heard yet.");
   private final BandPlot spectra =
-      new BandPlot(
-          "octaves at the microphone",
-          figure -> String.format(Locale.ROOT, "%.0f", figure).replace('-', '−'));
+      new BandPlot("octaves at the microphone", figure -> Figures.say("%.0f", figure));
   private final PageParts parts;
 
   SpotView(SpotModel model, ListenModel listen, StationContext desk) {
@@ -58,7 +57,7 @@ final class SpotView {
               r.candidate().name(),
               r.candidate().laeqDb() + lift,
               scale.map(Scale::uncertaintyDb).orElse(0.0),
-              BandPlot.Origin.heard(model.simulated(r.candidate().name())),
+              Origin.Kind.heard(model.simulated(r.candidate().name())),
               Words.level(r.candidate().laeqDb(), scale),
               r.reason(),
               bars.isEmpty() ? "now-bar" : "noise-bar"));
@@ -69,7 +68,7 @@ final class SpotView {
         scale.isPresent() ? "noise at the microphone, dBA" : "noise, dBFS A",
         bars,
         scale.isPresent() && enough.isPresent()
-            ? Optional.of(new LevelRows.Mark("quiet enough", enough.getAsDouble()))
+            ? Optional.of(new LevelRows.Line("quiet enough", enough.getAsDouble()))
             : Optional.empty());
   }
 
@@ -90,7 +89,7 @@ final class SpotView {
                 series.add(
                     new BandPlot.Series(
                         (best ? "best, " : "worst, ") + r.candidate().name(),
-                        BandPlot.Origin.heard(model.simulated(r.candidate().name())),
+                        Origin.Kind.heard(model.simulated(r.candidate().name())),
                         levels.toArray(),
                         best ? "now-bar" : "before-bar")));
       }

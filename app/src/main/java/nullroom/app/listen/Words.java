@@ -1,20 +1,16 @@
 package nullroom.app.listen;
 
-import java.util.Locale;
 import java.util.Optional;
+import nullroom.core.Figures;
 import nullroom.core.measure.noise.Scale;
 
 /** How this station says figures. */
 final class Words {
   private Words() {}
 
-  static String say(String format, Object... figures) {
-    return String.format(Locale.ROOT, format, figures).replace("-0 dB", "0 dB");
-  }
-
   /** Whole decibels, but never nought of them. */
   static String decibels(double amount) {
-    return say(amount < 2 ? "%.1f dB" : "%.0f dB", amount);
+    return Figures.say(amount < 2 ? "%.1f dB" : "%.0f dB", amount);
   }
 
   /** ", give or take 3 dB", where a scale has an uncertainty. */
@@ -23,7 +19,7 @@ final class Words {
         .map(Scale::uncertaintyDb)
         .filter(u -> u > 0)
         .map(u ->
-            say(
+            Figures.say(
                 u < 2 && u != Math.rint(u) ? ", give or take %.1f dB" : ", give or take %.0f dB",
                 u))
         .orElse("");
@@ -32,7 +28,7 @@ final class Words {
   /** "31 dBA" in the air, or the digital level with its sign. */
   static String level(double dbfs, Optional<Scale> scale) {
     return scale
-        .map(s -> say("%.0f dBA", dbfs + s.fullScaleDbSpl()))
-        .orElse(say("%.0f dBFS A", dbfs).replace('-', '−'));
+        .map(s -> Figures.say("%.0f dBA", dbfs + s.fullScaleDbSpl()))
+        .orElse(Figures.say("%.0f dBFS A", dbfs));
   }
 }

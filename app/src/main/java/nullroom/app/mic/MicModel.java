@@ -5,9 +5,11 @@ import java.util.Locale;
 import java.util.Optional;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationText;
+import nullroom.core.Figures;
 import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.book.RoomBook;
-import nullroom.core.plan.Adviser;
+import nullroom.core.plan.Margin;
+import nullroom.core.plan.Verdicts;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.Aim;
@@ -20,7 +22,7 @@ import org.jspecify.annotations.Nullable;
 /** What the microphone station knows and can do. */
 public final class MicModel {
   /** One microphone type at the present place. */
-  public record Choice(MicrophoneType type, Margins margins, boolean inUse) {}
+  public record Choice(MicrophoneType type, Verdicts verdicts, boolean inUse) {}
 
   private final StationContext desk;
   private final StationText say;
@@ -35,7 +37,8 @@ public final class MicModel {
             desk.session(),
             this::sayAnswer,
             this::sayMeaning,
-            () -> String.format(Locale.ROOT, "%.0f cm", 100 * distanceMetres()));
+            () -> Figures.say("%.0f cm", 100 * distanceMetres()),
+            () -> desk.session().ladder().whyOf("voice"));
   }
 
   /** The station's words. */
@@ -94,7 +97,7 @@ public final class MicModel {
       rankedFor = now;
       ranking =
           MicrophoneType.ALL.stream()
-              .map(t -> new Choice(t, marginsWith(t), t.isIn(microphone().capture())))
+              .map(t -> new Choice(t, verdictsWith(t), t.isIn(microphone().capture())))
               .sorted(java.util.Comparator.comparingDouble(this::weakestOver).reversed())
               .toList();
     }
@@ -102,17 +105,16 @@ public final class MicModel {
   }
 
   private double weakestOver(Choice choice) {
-    return choice.margins().over(targets(), choice.margins().weakest(targets()));
+    return choice.verdicts().weakest().overDb();
   }
 
-  private Margins marginsWith(MicrophoneType type) {
+  private Verdicts verdictsWith(MicrophoneType type) {
     Room room = book().room();
     PlacedMicrophone m = microphone().with(type.on(microphone().capture()));
     Heard asIs = desk.session().heard(room.withMicrophone(m));
-    double gain = Adviser.rightGainDb(asIs, targets());
-    return desk.session()
-        .heard(room.withMicrophone(m.with(m.capture().withGainDb(gain))))
-        .margins();
+    double gain = book().levels().staging().rightGainDb(asIs, targets());
+    return Verdicts.of(
+        desk.session().heard(room.withMicrophone(m.with(m.capture().withGainDb(gain)))), targets());
   }
 
   /** Uses another type. */
@@ -156,21 +158,28 @@ public final class MicModel {
   }
 
   private String sayAnswer() {
-    Margins m = heard().margins();
-    Margins.Kind weakest = m.weakest(targets());
-    String name = weakest.name().charAt(0) + weakest.name().substring(1).toLowerCase(Locale.ROOT);
-    double over = m.over(targets(), weakest);
+    Margin weakest = desk.session().verdicts().weakest();
     Choice best = choices().getFirst();
     String hint = best.inUse() ? "No other type does better here." : hint(best);
-    return over >= 0
-        ? String.format(
-            Locale.ROOT,
-            "This one will do: its weakest margin, %s, has %.0f dB to spare. %s",
-            name,
-            over,
-            hint)
-        : String.format(
-            Locale.ROOT, "%s is %.0f dB short with this one here. %s", name, -over, hint);
+    return switch (weakest.verdict()) {
+      case MET ->
+          Figures.say(
+              "This one will do: its weakest margin, %s, has %.0f dB to spare. %s",
+              weakest.name(), weakest.overDb(), hint);
+      case CANNOT_TELL ->
+          Figures.say(
+              "Nobody can tell: %s is %.0f dB for %.0f, give or take %.0f; %s. %s",
+              weakest.name(),
+              weakest.db(),
+              weakest.targetDb(),
+              weakest.uncertaintyDb(),
+              weakest.largestDoubt().remedy(),
+              hint);
+      case CLOSE, SHORT ->
+          Figures.say(
+              "%s is %.0f dB short with this one here. %s",
+              weakest.name(), -weakest.overDb(), hint);
+    };
   }
 
   private String hint(Choice best) {
@@ -178,7 +187,7 @@ public final class MicModel {
     return best.type().label()
         + (over >= 0
             ? " would meet all three."
-            : String.format(Locale.ROOT, " does best here, and is still %.0f dB short.", -over));
+            : Figures.say(" does best here, and is still %.0f dB short.", -over));
   }
 
   private String sayMeaning() {

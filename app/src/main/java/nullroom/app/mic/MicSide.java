@@ -1,9 +1,9 @@
 package nullroom.app.mic;
 
-import java.util.Locale;
 import javafx.scene.text.TextAlignment;
 import nullroom.app.control.PlotPane;
 import nullroom.core.Decibels;
+import nullroom.core.Figures;
 import nullroom.core.acoustics.Pattern;
 
 /** Talker and microphone from the side, to scale, with the pattern's outline around the capsule. */
@@ -34,7 +34,7 @@ final class MicSide extends PlotPane {
     pattern(micX, micY, Math.atan2(lipsY - micY, lipsX - micX), Math.min(80, height * 0.2));
     rectangle(micX - 4, micY - 4, 8, 8, "handle", "microphone");
     text(
-        String.format(Locale.ROOT, "%.0f cm, %.0f° off axis", distance * 100, angle),
+        Figures.say("%.0f cm, %.0f° off axis", distance * 100, angle),
         width / 2,
         10,
         TextAlignment.CENTER,
@@ -73,11 +73,6 @@ final class MicSide extends PlotPane {
     double metre = scale >= 300 ? 0.1 : 0.5;
     double x = width - 20 - metre * scale;
     line(x, height - 10, x + metre * scale, height - 10, "ruler");
-    text(
-        String.format(Locale.ROOT, "%.0f cm", metre * 100),
-        x - 6,
-        height - 10,
-        TextAlignment.RIGHT,
-        "axis");
+    text(Figures.say("%.0f cm", metre * 100), x - 6, height - 10, TextAlignment.RIGHT, "axis");
   }
 }

@@ -1,7 +1,6 @@
 package nullroom.app.mic;
 
 import java.util.List;
-import java.util.Locale;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -17,7 +16,9 @@ import nullroom.app.shell.Station;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationFrame;
 import nullroom.app.shell.Units;
-import nullroom.core.predict.Margins;
+import nullroom.core.Figures;
+import nullroom.core.plan.Margin;
+import nullroom.core.plan.Verdict;
 
 /** The microphone station's nodes. */
 public final class MicView {
@@ -42,10 +43,8 @@ public final class MicView {
             degrees -> say(desk, () -> model.setAngle(degrees)));
     desk.units()
         .subscribe(units ->
-            distance.setSaid(cm ->
-                units == Units.FEET
-                    ? units.length(cm / 100)
-                    : String.format(Locale.ROOT, "%.0f cm", cm)));
+            distance.setSaid(
+                cm -> units == Units.FEET ? units.length(cm / 100) : Figures.say("%.0f cm", cm)));
     table.getStyleClass().add("table");
     table.setId("mic-types");
     VBox right = new VBox(distance, angle, table);
@@ -62,7 +61,7 @@ public final class MicView {
         };
     WhileShown.follow(picture, refresh, desk.session().revisionProperty());
     refresh.run();
-    node = StationFrame.of(Station.MIC, model.say(), new Fitted(picture), new HBox(), desk.work());
+    node = StationFrame.of(Station.MIC, model.say(), new Fitted(picture), new HBox(), desk);
   }
 
   private static void say(StationContext desk, Runnable edit) {
@@ -90,36 +89,23 @@ public final class MicView {
       name.setOnAction(e -> model.setType(choice.type()));
       table.add(name, 0, row);
       int column = 1;
-      for (Margins.Kind kind : Margins.Kind.values()) {
-        Margins.Mark mark = choice.margins().mark(model.targets(), kind);
-        Label cell =
-            new Label(
-                String.format(Locale.ROOT, "%.0f dB %s", choice.margins().get(kind), sign(mark)));
-        cell.getStyleClass().addAll("cell", "margin-" + mark.name().toLowerCase(Locale.ROOT));
+      for (Margin margin : choice.verdicts().all()) {
+        Verdict verdict = margin.verdict();
+        Label cell = new Label(Figures.say("%.0f dB %s", margin.db(), verdict.sign()));
+        cell.getStyleClass().addAll("cell", "margin-" + verdict.id());
         table.add(cell, column++, row);
       }
       row++;
     }
     Label targets =
         new Label(
-            String.format(
-                Locale.ROOT,
-                "targets %.0f, %.0f, %.0f dB   ● met   ◆ close   ▲ short   each at its own right gain",
-                model.targets().quietDb(),
-                model.targets().clearDb(),
-                model.targets().safeDb()));
+            Figures.say(
+                "targets %.0f, %.0f, %.0f dB   ● met   ◆ close   ▲ short   ? cannot tell   each at its own right gain",
+                model.targets().quietDb(), model.targets().clearDb(), model.targets().safeDb()));
     targets.getStyleClass().add("soft");
     targets.setWrapText(true);
     targets.setMinHeight(Region.USE_PREF_SIZE);
     table.add(targets, 0, row, 4, 1);
-  }
-
-  private static String sign(Margins.Mark mark) {
-    return switch (mark) {
-      case MET -> "●";
-      case CLOSE -> "◆";
-      case SHORT -> "▲";
-    };
   }
 
   /** The nodes. */

@@ -3,9 +3,9 @@ package nullroom.app.ring;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 import nullroom.app.shell.Units;
+import nullroom.core.Figures;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.book.DecayMeasurement;
 import nullroom.core.book.RoomBook;
@@ -85,14 +85,12 @@ final class Arrivals {
         .flatMap(d -> d.report().flutter())
         .map(f -> {
           double path = f.periodSeconds() * room.air().speedOfSound();
-          return String.format(
-              Locale.ROOT,
+          return Figures.say(
               "Flutter echo every %.1f ms: %s.",
               1000 * f.periodSeconds(),
               ParallelPair.fluttering(room, path)
                   .map(p ->
-                      String.format(
-                          Locale.ROOT,
+                      Figures.say(
                           "between %s and %s, %s apart",
                           Sides.named(room, p.one()),
                           Sides.named(room, p.other()),
@@ -108,18 +106,14 @@ final class Arrivals {
     return book.decay().stream()
         .flatMap(d -> d.report().ringing().stream())
         .map(r ->
-            String.format(
-                Locale.ROOT,
+            Figures.say(
                 "%.0f Hz rings on for %.1f s%s.",
                 r.frequencyHz(),
                 r.seconds(),
                 Mode.nearest(modes, r.frequencyHz())
                     .map(m ->
-                        String.format(
-                            Locale.ROOT,
-                            ": the room’s mode along its %s at %.0f Hz",
-                            ways(m),
-                            m.frequencyHz()))
+                        Figures.say(
+                            ": the room’s mode along its %s at %.0f Hz", ways(m), m.frequencyHz()))
                     .orElse("; no mode of the room as described is near")))
         .toList();
   }

@@ -1,11 +1,11 @@
 package nullroom.app.ring;
 
 import java.util.List;
-import java.util.Locale;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.measure.decay.ClapWatch;
 import nullroom.core.predict.Statistics;
 import nullroom.core.room.Room;
@@ -40,8 +40,7 @@ public final class ClapGuide {
   /** Where to stand, how loud, how many. */
   public String advice() {
     Room room = desk.session().book().room();
-    return String.format(
-        Locale.ROOT,
+    return Figures.say(
         "Stand where you speak, at least %s from the microphone, hands at mouth height. "
             + "Keep still for a second, clap once, sharply, not beside your ear; then wait two seconds in silence. "
             + "%d good claps are enough; a paper bag or balloon gives more bass. Quieten fans first.",

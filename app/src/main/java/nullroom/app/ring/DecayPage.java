@@ -12,6 +12,7 @@ import nullroom.app.control.DecayPlot;
 import nullroom.app.control.TimeBars;
 import nullroom.app.control.WhileShown;
 import nullroom.app.shell.StationContext;
+import nullroom.core.predict.Origin;
 
 /** Decay per octave, times against the goal, single arrivals. */
 final class DecayPage {
@@ -36,10 +37,7 @@ final class DecayPage {
                   new BandPlot.Series(
                       model.origin().label(), model.origin(), model.measuredSeconds(), "now-bar"),
                   new BandPlot.Series(
-                      "predicted",
-                      BandPlot.Origin.PREDICTED,
-                      model.predictedSeconds(),
-                      "before-bar")),
+                      "predicted", Origin.Kind.PREDICTED, model.predictedSeconds(), "before-bar")),
               model.goal());
           arrivals.show(stems(model), !model.bands().isEmpty());
           String words = model.details();

@@ -1,7 +1,6 @@
 package nullroom.app.ring;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.OptionalDouble;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
@@ -10,6 +9,7 @@ import nullroom.app.control.FigureTable;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.measure.decay.DecayReport;
 
 /** Every figure of the last measurement, and a sentence for each that could not be had. */
@@ -72,8 +72,7 @@ final class FiguresPage {
 
   private static String figure(OptionalDouble figure, double factor, int digits) {
     return figure.isPresent()
-        ? String.format(Locale.ROOT, "%." + digits + "f", factor * figure.getAsDouble())
-            .replace('-', '−')
+        ? Figures.say("%." + digits + "f", factor * figure.getAsDouble())
         : "–";
   }
 

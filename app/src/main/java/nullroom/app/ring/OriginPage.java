@@ -3,7 +3,6 @@ package nullroom.app.ring;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Pos;
@@ -18,6 +17,7 @@ import nullroom.app.control.FoldOut;
 import nullroom.app.control.RoomPlot;
 import nullroom.app.control.WhileShown;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.predict.ArrivalLocus;
 import nullroom.core.predict.FirstArrivals;
 import nullroom.core.room.Room;
@@ -81,9 +81,9 @@ final class OriginPage {
   }
 
   /** Where a path meets a surface, in its own axes; furniture is marked on the floor under it. */
-  private static FoldOut.Mark mark(Room room, FirstArrivals.Arrival path) {
+  private static FoldOut.Pin mark(Room room, FirstArrivals.Arrival path) {
     Surface surface = path.surface().orElse(Surface.FLOOR);
-    return new FoldOut.Mark("", surface, room.enclosure().local(surface, path.at()));
+    return new FoldOut.Pin("", surface, room.enclosure().local(surface, path.at()));
   }
 
   private void list(List<RingModel.Arrival> arrivals, Optional<RingModel.Arrival> shown) {
@@ -129,13 +129,8 @@ final class OriginPage {
                 + " ("
                 + length(a.paths().getFirst().extraMetres())
                 + ")";
-    return String.format(
-            Locale.ROOT,
-            "%.1f ms, %s longer, %.0f dB: %s",
-            a.milliseconds(),
-            length(a.extraMetres()),
-            a.levelDb(),
-            from)
-        .replace(" -", " −");
+    return Figures.say(
+        "%.1f ms, %s longer, %.0f dB: %s",
+        a.milliseconds(), length(a.extraMetres()), a.levelDb(), from);
   }
 }

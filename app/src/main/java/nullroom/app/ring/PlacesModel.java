@@ -1,11 +1,11 @@
 package nullroom.app.ring;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.book.DecayMeasurement;
 import nullroom.core.book.Decays;
 import nullroom.core.book.MeasuredAt;
@@ -86,8 +86,7 @@ public final class PlacesModel {
     }
     PositionAverage all = average().get();
     String have =
-        String.format(
-            Locale.ROOT,
+        Figures.say(
             "%s of source and microphone: %s.",
             all.pairs() == 1 ? "One pair" : all.pairs() + " pairs",
             all.grade()
@@ -96,8 +95,7 @@ public final class PlacesModel {
     for (PositionAverage.Grade next : PositionAverage.Grade.values()) {
       if (all.grade().isEmpty() || next.ordinal() > all.grade().get().ordinal()) {
         return have
-            + String.format(
-                Locale.ROOT,
+            + Figures.say(
                 " The %s method asks for %d pairs, from at least %d %s of the source and %d of the microphone, 2 m apart, 1 m from walls and floor.",
                 next.label(),
                 next.pairs(),

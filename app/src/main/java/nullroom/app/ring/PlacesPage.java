@@ -2,7 +2,6 @@ package nullroom.app.ring;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Function;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -16,6 +15,7 @@ import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.book.DecayMeasurement;
 import nullroom.core.measure.decay.PositionAverage;
@@ -83,20 +83,16 @@ final class PlacesPage {
     model
         .average()
         .ifPresent(a -> {
-          average.row(bands("T20, s", a, b -> String.format(Locale.ROOT, "%.2f", b.seconds())));
+          average.row(bands("T20, s", a, b -> Figures.say("%.2f", b.seconds())));
           average.row(
               bands(
                   "spread",
                   a,
                   b ->
                       b.spreadSeconds().isPresent()
-                          ? String.format(Locale.ROOT, "%.2f", b.spreadSeconds().getAsDouble())
+                          ? Figures.say("%.2f", b.spreadSeconds().getAsDouble())
                           : "–"));
-          average.row(
-              bands(
-                  "give or take",
-                  a,
-                  b -> String.format(Locale.ROOT, "%.2f", 2 * b.deviationSeconds())));
+          average.row(bands("give or take", a, b -> Figures.say("%.2f", 2 * b.deviationSeconds())));
           average.row(bands("places", a, b -> String.valueOf(b.pairs())));
         });
     measurements.heads(

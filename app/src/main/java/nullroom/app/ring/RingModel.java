@@ -10,9 +10,9 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
-import nullroom.app.control.BandPlot;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationText;
+import nullroom.core.Figures;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.book.DecayEstimate;
@@ -24,7 +24,9 @@ import nullroom.core.book.RoomBook;
 import nullroom.core.measure.decay.BlindDecay;
 import nullroom.core.measure.decay.DecayReport;
 import nullroom.core.measure.decay.PositionAverage;
+import nullroom.core.plan.BookReasons;
 import nullroom.core.predict.FirstArrivals;
+import nullroom.core.predict.Origin;
 import nullroom.core.predict.Statistics;
 import nullroom.core.room.Room;
 import nullroom.core.room.Sides;
@@ -62,7 +64,8 @@ public final class RingModel {
   }
 
   /** What a recording changes in the book. */
-  record Found(String edit, UnaryOperator<Decays> change, String remark, boolean simulated) {}
+  public record Found(
+      String edit, UnaryOperator<Decays> change, String remark, boolean simulated) {}
 
   private final ObjectProperty<RingPage> page = new SimpleObjectProperty<>(RingPage.DECAY);
   private final ObjectProperty<Optional<Arrival>> chosen =
@@ -76,7 +79,13 @@ public final class RingModel {
   /** A model on a desk. */
   public RingModel(StationContext desk) {
     this.desk = desk;
-    say = StationText.of(desk.session(), this::sayAnswer, this::sayMeaning, this::sayFigure);
+    say =
+        StationText.of(
+            desk.session(),
+            this::sayAnswer,
+            this::sayMeaning,
+            this::sayFigure,
+            () -> BookReasons.reverberation(book()));
     sweep = new SweepModel(this, desk);
     guide = new ClapGuide(this, desk);
     places = new PlacesModel(desk);
@@ -143,8 +152,8 @@ public final class RingModel {
   }
 
   /** Whether the times are of a real room or of an acted one. */
-  public BandPlot.Origin origin() {
-    return BandPlot.Origin.heard(book().decay().filter(DecayMeasurement::simulated).isPresent());
+  public Origin.Kind origin() {
+    return Origin.Kind.heard(book().decay().filter(DecayMeasurement::simulated).isPresent());
   }
 
   /** Times predicted for the room as described now. */
@@ -185,8 +194,7 @@ public final class RingModel {
             : t < goal().shortestSeconds()
                 ? "No, it is drier than it need be: %.2f s at mid frequencies; “%s” is fine with %.2f to %.2f s."
                 : "No: %.2f s at mid frequencies suits “%s”, which wants %.2f to %.2f s.";
-    return String.format(
-            Locale.ROOT,
+    return Figures.say(
             verdict,
             t,
             goal().label().toLowerCase(Locale.ROOT),
@@ -203,8 +211,7 @@ public final class RingModel {
   }
 
   private String sayFigure() {
-    return String.format(
-        Locale.ROOT, book().decay().isPresent() ? "%.2f s" : "about %.1f s", midSeconds());
+    return Figures.say(book().decay().isPresent() ? "%.2f s" : "about %.1f s", midSeconds());
   }
 
   /** Single arrivals of the last measurement, strongest first, with what may have sent them. */
@@ -256,28 +263,42 @@ public final class RingModel {
     desk.open("Measuring " + file.getFileName(), file, "claps", measure(), this::keep);
   }
 
-  /** Measures what is recorded next, at the places chosen now. */
+  /** Measures what is recorded next, at the places chosen now; an estimate where nothing decays. */
   Function<StationContext.Kept, Found> measure() {
-    MeasuredAt at = places.at();
+    Function<StationContext.Kept, Found> decay = measureDecay();
+    boolean measuredBefore = book().decay().isPresent();
+    String now = desk.now();
     return sound -> {
       try {
-        DecayMeasurement measured =
-            DecayMeasurement.of(sound.name(), desk.now(), at, sound.samples(), book().room());
-        return new Found(
-            "Measure the decay", decays -> decays.with(measured), "", sound.simulated());
+        return decay.apply(sound);
       } catch (Trouble.BadSound nothing) {
         BlindDecay guess = BlindDecay.of(sound.samples()).orElseThrow(() -> nothing);
-        DecayEstimate estimate = new DecayEstimate(sound.name(), desk.now(), guess);
+        DecayEstimate estimate = new DecayEstimate(sound.name(), now, guess);
         return new Found(
             "Estimate the decay",
             decays -> decays.with(estimate),
-            RingWords.offered(guess, book().decay().isPresent()),
+            RingWords.offered(guess, measuredBefore),
             sound.simulated());
       }
     };
   }
 
-  void keep(Found found) {
+  /**
+   * Measures what is recorded next, at the places chosen now; fails with {@link Trouble.BadSound}
+   * where nothing decays.
+   */
+  public Function<StationContext.Kept, Found> measureDecay() {
+    MeasuredAt at = places.at();
+    Room room = book().room();
+    String now = desk.now();
+    return sound -> {
+      DecayMeasurement measured = DecayMeasurement.of(sound.name(), now, at, sound.samples(), room);
+      return new Found("Measure the decay", decays -> decays.with(measured), "", sound.simulated());
+    };
+  }
+
+  /** Keeps what was found. */
+  public void keep(Found found) {
     desk.session().edit(found.edit(), book -> book.with(found.change().apply(book.decays())));
     boolean aside = found.simulated() && book().decay().filter(d -> !d.simulated()).isPresent();
     desk.work()

@@ -33,9 +33,7 @@ public final class RingView {
             RingPage.class,
             model.pageProperty(),
             page -> new PageParts(picture(page, model, desk), new HBox()));
-    node =
-        StationFrame.of(
-            Station.RING, model.say(), pages.picture(), controls(model, desk), desk.work());
+    node = StationFrame.of(Station.RING, model.say(), pages.picture(), controls(model, desk), desk);
   }
 
   private static Node picture(RingPage page, RingModel model, StationContext desk) {

@@ -1,12 +1,12 @@
 package nullroom.app.ring;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import nullroom.app.control.BandName;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.Units;
+import nullroom.core.Figures;
 import nullroom.core.book.DecayEstimate;
 import nullroom.core.book.DecayMeasurement;
 import nullroom.core.book.RoomBook;
@@ -56,18 +56,14 @@ final class RingWords {
 
   /** Of a time that is only estimated. */
   static String estimated(DecayEstimate estimate) {
-    return String.format(
-        Locale.ROOT,
+    return Figures.say(
         " That is only an estimate, give or take %.2f s, from %d ends of words in %s; clap to know.",
-        estimate.decay().midSpreadSeconds(),
-        estimate.decay().decays(),
-        estimate.sound());
+        estimate.decay().midSpreadSeconds(), estimate.decay().decays(), estimate.sound());
   }
 
   /** Where a recording held nothing but speech. */
   static String offered(BlindDecay guess, boolean measured) {
-    return String.format(
-        Locale.ROOT,
+    return Figures.say(
         "No claps, sweep or switched-off noise in it. From the ends of words: about %.2f s, give or take %.2f s; an estimate%s.",
         guess.midSeconds(),
         guess.midSpreadSeconds(),
@@ -86,21 +82,15 @@ final class RingWords {
         .speechTransmission()
         .ifPresent(sti ->
             text.append(
-                String.format(
-                    Locale.ROOT,
+                Figures.say(
                     "Speech transmission index %.2f, %.2f with this room’s noise. ",
-                    sti,
-                    heard.speechTransmission(report.modulationTransfer()))));
+                    sti, heard.speechTransmission(report.modulationTransfer()))));
     report
         .directToReverberantDb()
-        .ifPresent(db ->
-            text.append(
-                String.format(Locale.ROOT, "Direct over reverberant %+.0f dB. ", db)
-                    .replace('-', '−')));
+        .ifPresent(db -> text.append(Figures.say("Direct over reverberant %+.0f dB. ", db)));
     report
         .harmonicDistortionPercent()
-        .ifPresent(d ->
-            text.append(String.format(Locale.ROOT, "The loudspeaker distorts by %.1f %%. ", d)));
+        .ifPresent(d -> text.append(Figures.say("The loudspeaker distorts by %.1f %%. ", d)));
     String echo = Arrivals.flutter(book, units);
     text.append(echo).append(echo.isEmpty() ? "" : " ");
     Arrivals.ringing(book).forEach(rings -> text.append(rings).append(' '));
@@ -109,13 +99,9 @@ final class RingWords {
             .filter(a -> !a.name().isEmpty())
             .limit(NAMED)
             .map(a ->
-                String.format(
-                        Locale.ROOT,
-                        "%s (%.1f ms, %.0f dB)",
-                        a.fullName(book.room()),
-                        a.milliseconds(),
-                        a.levelDb())
-                    .replace('-', '−'))
+                Figures.say(
+                    "%s (%.1f ms, %.0f dB)",
+                    a.fullName(book.room()), a.milliseconds(), a.levelDb()))
             .collect(Collectors.joining(", "));
     if (!named.isEmpty()) {
       text.append("Comes back first from ").append(named).append('.');
@@ -145,19 +131,15 @@ final class RingWords {
         .filter(c -> c.real() == real)
         .map(c ->
             real
-                ? String.format(
-                        Locale.ROOT,
-                        "%s (%+.2f s, give or take %.2f)",
-                        BandName.of(c.centreHz()),
-                        c.differenceSeconds(),
-                        c.uncertaintySeconds())
-                    .replace('-', '−')
+                ? Figures.say(
+                    "%s (%+.2f s, give or take %.2f)",
+                    BandName.of(c.centreHz()), c.differenceSeconds(), c.uncertaintySeconds())
                 : BandName.of(c.centreHz()))
         .collect(Collectors.joining(", "));
   }
 
   /** A time, or a dash. */
   static String seconds(OptionalDouble time) {
-    return time.isPresent() ? String.format(Locale.ROOT, "%.2f", time.getAsDouble()) : "–";
+    return time.isPresent() ? Figures.say("%.2f", time.getAsDouble()) : "–";
   }
 }

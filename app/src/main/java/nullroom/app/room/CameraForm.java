@@ -1,7 +1,6 @@
 package nullroom.app.room;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -12,6 +11,7 @@ import nullroom.app.control.Choice;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.WhileShown;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.predict.Framing;
 import nullroom.core.room.Camera;
 import nullroom.core.room.RoomItem;
@@ -88,11 +88,9 @@ final class CameraForm {
     words.setText(
         camera
             .map(c ->
-                String.format(
-                        Locale.ROOT,
+                Figures.say(
                         "Takes in %.0f° by %.0f°, the lens told as for a picture 36 mm long. ",
-                        c.widthDegrees(),
-                        c.heightDegrees())
+                        c.widthDegrees(), c.heightDegrees())
                     + model.trace().framingProperty().get().map(CameraForm::seen).orElse(""))
             .orElse("With a camera the fold-out strokes what stays in its picture."));
   }

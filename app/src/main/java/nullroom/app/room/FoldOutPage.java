@@ -2,7 +2,6 @@ package nullroom.app.room;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.DoubleConsumer;
 import java.util.function.ToDoubleFunction;
@@ -20,6 +19,7 @@ import nullroom.app.control.PlotPane;
 import nullroom.app.control.RoomPlot;
 import nullroom.app.control.WhileShown;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.acoustics.Material;
 import nullroom.core.room.Room;
 import nullroom.core.room.RoomItem;
@@ -163,10 +163,7 @@ final class FoldOutPage {
             chosen -> model.setMaterial(surface, chosen));
     box.setMaxWidth(Double.MAX_VALUE);
     box.setPrefWidth(MATERIAL_WIDTH);
-    Label name =
-        new Label(
-            surface.label().substring(0, 1).toUpperCase(Locale.ROOT)
-                + surface.label().substring(1));
+    Label name = new Label(Figures.capital(surface.label()));
     name.getStyleClass().add("field-name");
     HBox row = new HBox(name, box);
     row.getStyleClass().add("row");

@@ -18,6 +18,7 @@ import nullroom.app.control.FoldOut;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.WhileShown;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.LooseThings;
 import nullroom.core.acoustics.Material;
@@ -113,8 +114,7 @@ final class FurniturePage {
       LooseObject thing = model.loose().get(i);
       Button out =
           new Button(
-              String.format(
-                  Locale.ROOT, "%s, %.1f m² ×", thing.name(), thing.absorptionArea().get(ONE_KHZ)));
+              Figures.say("%s, %.1f m² ×", thing.name(), thing.absorptionArea().get(ONE_KHZ)));
       out.getStyleClass().add("plain");
       out.setAccessibleText("take the " + thing.name() + " out");
       out.setOnAction(e -> model.removeLoose(index));
@@ -160,8 +160,7 @@ final class FurniturePage {
 
   private TextField field(int index, int figure, double number, String name) {
     boolean turn = figure == FurnitureModel.TURN;
-    String shown =
-        turn ? String.format(Locale.ROOT, "%.0f", number) : desk.units().get().entry(number);
+    String shown = turn ? Figures.say("%.0f", number) : desk.units().get().entry(number);
     TextField field = new TextField(shown);
     field.setPrefColumnCount(3);
     field.setMinWidth(Region.USE_PREF_SIZE);

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import nullroom.app.control.NumberField;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Material;
@@ -153,7 +154,7 @@ public final class MaterialsModel {
     }
     LooseObject cloth =
         new LooseObject(
-            String.format(Locale.ROOT, "%.1f m² hung free", squareMetres),
+            Figures.say("%.1f m² hung free", squareMetres),
             layer.absorptionHungFree().map(a -> FACES * a * squareMetres));
     desk.session()
         .describe(

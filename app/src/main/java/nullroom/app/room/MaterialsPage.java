@@ -2,7 +2,6 @@ package nullroom.app.room;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -18,10 +17,12 @@ import nullroom.app.control.BandPlot;
 import nullroom.app.control.Choice;
 import nullroom.app.control.NumberField;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Material;
 import nullroom.core.acoustics.PorousLayer;
+import nullroom.core.predict.Origin;
 import nullroom.core.room.Surface;
 
 /** Materials searched and held side by side, and porous layers computed. */
@@ -32,8 +33,7 @@ final class MaterialsPage {
   private final MaterialsModel model;
   private final FurnitureModel furniture;
   private final StationContext desk;
-  private final BandPlot plot =
-      new BandPlot("share taken up", a -> String.format(Locale.ROOT, "%.1f", a));
+  private final BandPlot plot = new BandPlot("share taken up", a -> Figures.say("%.1f", a));
   private final Label source = new Label();
   private final Button forget = new Button("Forget this one of yours");
   private final HBox node;
@@ -193,10 +193,7 @@ final class MaterialsPage {
     PorousLayer layer = current();
     series.add(
         new BandPlot.Series(
-            "the layer below",
-            BandPlot.Origin.PREDICTED,
-            layer.absorption().toArray(),
-            "noise-bar"));
+            "the layer below", Origin.Kind.PREDICTED, layer.absorption().toArray(), "noise-bar"));
     plot.show(series, Optional.empty());
     Material nearest = model.nearest(layer.absorption());
     source.setText(
@@ -208,6 +205,6 @@ final class MaterialsPage {
 
   private static BandPlot.Series series(String name, Bands absorption, String style) {
     String label = name.length() > 26 ? name.substring(0, 25) + "…" : name;
-    return new BandPlot.Series(label, BandPlot.Origin.MEASURED, absorption.toArray(), style);
+    return new BandPlot.Series(label, Origin.Kind.MEASURED, absorption.toArray(), style);
   }
 }

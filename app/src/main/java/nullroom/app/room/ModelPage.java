@@ -2,7 +2,6 @@ package nullroom.app.room;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -16,8 +15,10 @@ import nullroom.app.control.TimeBars;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.book.DecayMeasurement;
+import nullroom.core.predict.Origin;
 import nullroom.core.predict.Tuning;
 import nullroom.core.room.Surface;
 
@@ -68,16 +69,15 @@ final class ModelPage {
     tracing.setVisible(model.now().isEmpty());
     List<BandPlot.Series> series = new ArrayList<>();
     double[] measured = model.measured().stream().mapToDouble(t -> t.orElse(Double.NaN)).toArray();
-    BandPlot.Origin origin =
-        BandPlot.Origin.heard(
+    Origin.Kind origin =
+        Origin.Kind.heard(
             desk.session().book().decay().filter(DecayMeasurement::simulated).isPresent());
     series.add(new BandPlot.Series(origin.label(), origin, measured, "now-bar"));
     series.add(
         new BandPlot.Series(
-            "statistics", BandPlot.Origin.PREDICTED, model.predictedSeconds(), "before-bar"));
+            "statistics", Origin.Kind.PREDICTED, model.predictedSeconds(), "before-bar"));
     series.add(
-        new BandPlot.Series(
-            "traced", BandPlot.Origin.PREDICTED, model.tracedSeconds(), "noise-bar"));
+        new BandPlot.Series("traced", Origin.Kind.PREDICTED, model.tracedSeconds(), "noise-bar"));
     times.show(series, desk.session().book().goal());
     modes.heads(
         model.modes().isEmpty()
@@ -86,7 +86,7 @@ final class ModelPage {
     for (TraceModel.ModeHere mode : model.modes()) {
       modes.row(
           List.of(
-              String.format(Locale.ROOT, "%.0f Hz", mode.mode().frequencyHz()),
+              Figures.say("%.0f Hz", mode.mode().frequencyHz()),
               mode.mode().kind(),
               level(mode.talkerDb()),
               level(mode.microphoneDb())));
@@ -108,22 +108,19 @@ final class ModelPage {
       for (Surface surface : desk.session().book().room().surfaces()) {
         List<String> row = new ArrayList<>(List.of(surface.label()));
         for (int b = 0; b < Octave.COUNT; b++) {
-          row.add(String.format(Locale.ROOT, "%.2f", t.changeOf(surface).get(b)));
+          row.add(Figures.say("%.2f", t.changeOf(surface).get(b)));
         }
         changes.row(row);
       }
       List<String> row = new ArrayList<>(List.of("still missing, m²"));
       for (int b = 0; b < Octave.COUNT; b++) {
-        row.add(
-            String.format(Locale.ROOT, "%.1f", t.missingArea().get(b))
-                .replace("-0.0", "0.0")
-                .replace('-', '−'));
+        row.add(Figures.say("%.1f", t.missingArea().get(b)).replace("-0.0", "0.0"));
       }
       changes.row(row);
     });
   }
 
   private static String level(double db) {
-    return String.format(Locale.ROOT, "%.0f dB", db).replace("-0 ", "0 ").replace('-', '−');
+    return Figures.say("%.0f dB", db).replace("-0 ", "0 ");
   }
 }

@@ -2,8 +2,8 @@ package nullroom.app.room;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
+import nullroom.core.Figures;
 import nullroom.core.Trouble;
 import nullroom.core.room.Alternative;
 import nullroom.core.room.Finish;
@@ -107,12 +107,9 @@ public enum Opening {
     if (!room.carries(patch)) {
       throw new Trouble.BadField(
           patch.name(),
-          String.format(
-              Locale.ROOT,
+          Figures.say(
               "%.2f m wide and %.2f m high does not fit on %s there",
-              patch.width(),
-              patch.height(),
-              patch.surface()));
+              patch.width(), patch.height(), patch.surface()));
     }
   }
 }

@@ -2,7 +2,6 @@ package nullroom.app.room;
 
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.Executor;
@@ -12,8 +11,10 @@ import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.control.ItemHandler;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationText;
+import nullroom.core.Figures;
 import nullroom.core.book.DecayMeasurement;
 import nullroom.core.measure.decay.PositionAverage;
+import nullroom.core.plan.BookReasons;
 import nullroom.core.predict.Statistics;
 import nullroom.core.room.Camera;
 import nullroom.core.room.Finish;
@@ -53,7 +54,8 @@ public final class RoomModel {
             desk.session(),
             this::sayAnswer,
             this::sayMeaning,
-            () -> String.format(Locale.ROOT, "%.0f m³", room().volume()));
+            () -> Figures.say("%.0f m³", room().volume()),
+            () -> BookReasons.predicted(desk.session().book()));
   }
 
   /** The station's words. */
@@ -138,16 +140,13 @@ public final class RoomModel {
             .map(PositionAverage::tMidSeconds)
             .orElse(OptionalDouble.empty());
     if (measured.isEmpty()) {
-      return String.format(
-          Locale.ROOT,
+      return Figures.say(
           "%.1f m³ that would ring for %.2f s at mid frequencies, by its description.",
-          s.volume(),
-          s.midSeconds());
+          s.volume(), s.midSeconds());
     }
     boolean simulated =
         desk.session().book().decay().filter(DecayMeasurement::simulated).isPresent();
-    return String.format(
-        Locale.ROOT,
+    return Figures.say(
         "%.1f m³ that ring for %.2f s at mid frequencies, %s. By its description alone it would be %.2f s.",
         s.volume(),
         measured.getAsDouble(),
@@ -157,12 +156,10 @@ public final class RoomModel {
 
   private String sayMeaning() {
     Statistics s = Statistics.of(room());
-    return String.format(
-        Locale.ROOT,
+    return Figures.say(
         "Below %.0f Hz single resonances rule and one time says little. Sound travels %.1f m between two reflections. Drag"
             + " anything in the picture, or use the arrow keys.",
-        s.schroederHz(),
-        s.meanFreePath());
+        s.schroederHz(), s.meanFreePath());
   }
 
   /** Makes a surface of another material. */

@@ -38,7 +38,7 @@ public final class RoomView {
             model.say(),
             new VBox(wasItThere(desk.session()), pages.picture()),
             pages.controls(),
-            desk.work());
+            desk);
     VBox.setVgrow(pages.picture(), Priority.ALWAYS);
   }
 

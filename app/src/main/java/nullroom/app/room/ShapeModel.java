@@ -2,13 +2,13 @@ package nullroom.app.room;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.BiFunction;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import nullroom.app.control.NumberField;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.Trouble;
 import nullroom.core.room.Ceiling;
 import nullroom.core.room.Outline;
@@ -124,9 +124,7 @@ public final class ShapeModel {
             : Traverse.walls(outline).stream()
                 .map(w -> new double[] {w.metres(), w.insideDegrees()});
     String format = how == Typed.CORNERS ? "%.2f %.2f" : "%.2f %.0f";
-    return lines
-        .map(n -> String.format(Locale.ROOT, format, n[0], n[1]))
-        .collect(Collectors.joining("\n"));
+    return lines.map(n -> Figures.say(format, n[0], n[1])).collect(Collectors.joining("\n"));
   }
 
   /** The kind of ceiling; one that none of them is counts as flat. */
@@ -160,8 +158,7 @@ public final class ShapeModel {
     String shared =
         miss[0] < LEAST_MISS_METRES
             ? ""
-            : String.format(
-                Locale.ROOT,
+            : Figures.say(
                 "The walls missed each other by %.0f cm, which was shared out among them. ",
                 100 * miss[0]);
     apply(outline, ceiling, shared);

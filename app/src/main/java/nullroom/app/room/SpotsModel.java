@@ -8,7 +8,7 @@ import nullroom.app.shell.StationContext;
 import nullroom.core.Trouble;
 import nullroom.core.book.RoomBook;
 import nullroom.core.book.Spot;
-import nullroom.core.predict.Margins;
+import nullroom.core.plan.Verdicts;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.RoomItem;
@@ -22,7 +22,7 @@ public final class SpotsModel {
    * @param margins there; empty where talker or microphone no longer fit
    * @param here whether talker and microphone are there now
    */
-  public record Judged(Spot spot, Optional<Margins> margins, boolean here) {}
+  public record Judged(Spot spot, Optional<Verdicts> verdicts, boolean here) {}
 
   private final StationContext desk;
 
@@ -41,21 +41,18 @@ public final class SpotsModel {
     for (Spot spot : book().spots()) {
       boolean here =
           spot.talkerAt().equals(now.talkerAt()) && spot.microphoneAt().equals(now.microphoneAt());
-      all.add(new Judged(spot, margins(spot), here));
+      all.add(new Judged(spot, verdicts(spot), here));
     }
-    Margins targets = book().goal().targets();
     all.sort(
         Comparator.comparingDouble((Judged j) ->
-                j.margins()
-                    .map(m -> m.get(m.weakest(targets)) - targets.get(m.weakest(targets)))
-                    .orElse(Double.NEGATIVE_INFINITY))
+                j.verdicts().map(v -> v.weakest().overDb()).orElse(Double.NEGATIVE_INFINITY))
             .reversed());
     return all;
   }
 
-  private Optional<Margins> margins(Spot spot) {
+  private Optional<Verdicts> verdicts(Spot spot) {
     try {
-      return Optional.of(desk.session().heard(spot.in(book().room())).margins());
+      return Optional.of(verdicts(spot.in(book().room())));
     } catch (Trouble.BadField doesNotFit) {
       return Optional.empty();
     }
@@ -66,8 +63,12 @@ public final class SpotsModel {
    *
    * @throws Trouble.BadField outside the room
    */
-  public Margins at(Point point) {
-    return desk.session().heard(RoomItem.MICROPHONE.moved(book().room(), point)).margins();
+  public Verdicts at(Point point) {
+    return verdicts(RoomItem.MICROPHONE.moved(book().room(), point));
+  }
+
+  private Verdicts verdicts(Room room) {
+    return Verdicts.of(desk.session().heard(room), book().goal().targets());
   }
 
   /**

@@ -2,9 +2,9 @@ package nullroom.app.room;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -18,6 +18,8 @@ import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
+import nullroom.core.plan.Verdicts;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.Point;
 import nullroom.core.room.Surface;
@@ -29,7 +31,7 @@ final class SpotsPage {
   private final FoldOut foldOut = new FoldOut();
   private final FigureTable table = new FigureTable("spots");
   private final Label heard = new Wrapped("");
-  private Optional<FoldOut.Mark> probe = Optional.empty();
+  private Optional<FoldOut.Pin> probe = Optional.empty();
   private final VBox node;
 
   SpotsPage(RoomModel room, StationContext desk) {
@@ -75,33 +77,27 @@ final class SpotsPage {
     double height = desk.session().book().room().requireMicrophone().at().z();
     said(() -> {
       Point there = new Point(floor.x(), floor.y(), height);
-      Margins margins = model.at(there);
-      probe = Optional.of(new FoldOut.Mark("heard here", Surface.FLOOR, floor));
+      Verdicts then = model.at(there);
+      probe = Optional.of(new FoldOut.Pin("heard here", Surface.FLOOR, floor));
       marks();
-      StringBuilder words = new StringBuilder("There the microphone would get ");
-      for (Margins.Kind kind : Margins.Kind.values()) {
-        words
-            .append(
-                String.format(
-                        Locale.ROOT,
-                        "%s %.0f dB (%+.0f)",
-                        kind.name().charAt(0) + kind.name().substring(1).toLowerCase(Locale.ROOT),
-                        margins.get(kind),
-                        margins.get(kind) - desk.session().heard().margins().get(kind))
-                    .replace('-', '−'))
-            .append(kind.ordinal() + 1 < Margins.Kind.values().length ? ", " : ".");
-      }
-      heard.setText(words.toString());
+      String words =
+          then.all().stream()
+              .map(m ->
+                  Figures.say(
+                      "%s %.0f dB (%+.0f)",
+                      m.name(), m.db(), m.db() - desk.session().verdicts().get(m.kind()).db()))
+              .collect(Collectors.joining(", "));
+      heard.setText("There the microphone would get " + words + ".");
     });
   }
 
   /** The kept spots, and the place listened to last. */
   private void marks() {
-    List<FoldOut.Mark> marks = new ArrayList<>();
+    List<FoldOut.Pin> marks = new ArrayList<>();
     model
         .all()
         .forEach(j ->
-            marks.add(new FoldOut.Mark(j.spot().name(), Surface.FLOOR, j.spot().microphoneAt())));
+            marks.add(new FoldOut.Pin(j.spot().name(), Surface.FLOOR, j.spot().microphoneAt())));
     probe.ifPresent(marks::add);
     foldOut.trace(Map.of(), marks);
   }
@@ -122,15 +118,9 @@ final class SpotsPage {
       List<Object> cells = new ArrayList<>(List.of(spot.spot().name()));
       for (Margins.Kind kind : Margins.Kind.values()) {
         cells.add(
-            spot.margins()
-                .map(m ->
-                    String.format(
-                        Locale.ROOT,
-                        "%.0f dB %s",
-                        m.get(kind),
-                        m.mark(desk.session().book().goal().targets(), kind)
-                            .name()
-                            .toLowerCase(Locale.ROOT)))
+            spot.verdicts()
+                .map(v -> v.get(kind))
+                .map(m -> Figures.say("%.0f dB %s", m.db(), m.verdict().label()))
                 .orElse("no room"));
       }
       cells.add(spot.here() ? "here" : "");

@@ -1,25 +1,24 @@
 package nullroom.app.room;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.concurrent.CancellationException;
 import java.util.concurrent.Executor;
-import java.util.concurrent.locks.LockSupport;
 import java.util.stream.IntStream;
-import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import nullroom.app.shell.Newest;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
+import nullroom.core.Progress;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.book.Hearing;
 import nullroom.core.book.RoomBook;
 import nullroom.core.measure.decay.PositionAverage;
 import nullroom.core.predict.Framing;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Mode;
 import nullroom.core.predict.Refinement;
-import nullroom.core.predict.ReflectedSound;
 import nullroom.core.predict.ReturnMap;
 import nullroom.core.predict.RoomResponse;
 import nullroom.core.predict.Statistics;
@@ -32,9 +31,6 @@ import nullroom.core.room.Room;
  * what was measured.
  */
 public final class TraceModel {
-  /** A room that is being dragged is not traced at every step. */
-  private static final long SETTLE_NANOS = 150_000_000L;
-
   private static final double HIGHEST_MODE_HZ = 200;
   private static final int MODES = 8;
 
@@ -52,13 +48,12 @@ public final class TraceModel {
   private final ReadOnlyObjectWrapper<Optional<Framing>> framing =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final StationContext desk;
-  private final Executor background;
+  private final Newest newest;
   private Optional<RoomBook> asked = Optional.empty();
-  private volatile int wanted;
 
   TraceModel(StationContext desk, Executor background) {
     this.desk = desk;
-    this.background = background;
+    newest = new Newest(background, desk.work()::warn);
   }
 
   /** What was traced last; may still be of the room as it was a moment ago. */
@@ -91,77 +86,49 @@ public final class TraceModel {
     if (!same) {
       asked = Optional.of(book);
       Optional<Traced> known = now();
-      int mine = ++wanted;
-      background.execute(() -> trace(book, known, mine));
+      newest.ask(request -> trace(book, known, request));
     }
   }
 
   /** Stops tracing; the quick answer stays until the room changes or is traced again. */
   public void stop() {
-    wanted++;
+    newest.cancel();
     asked = Optional.empty();
     desk.session().tracing(Double.NaN);
   }
 
   /** Ends tracing for good, from any thread; nothing is said any more. */
   public void leave() {
-    wanted++;
+    newest.cancel();
   }
 
-  private void trace(RoomBook book, Optional<Traced> known, int mine) {
+  private void trace(RoomBook book, Optional<Traced> known, Newest.Request request) {
     Room room = book.room();
     if (room.talker().isEmpty() || room.microphone().isEmpty()) {
       return;
     }
-    LockSupport.parkNanos(SETTLE_NANOS);
-    if (mine != wanted) {
-      return; // still being dragged
-    }
     if (known.isEmpty()) {
-      onFx(mine, () -> desk.session().tracing(0));
+      request.tell(() -> desk.session().tracing(0));
     }
-    try {
-      Optional<Framing> seen = Framing.of(room);
-      onFx(mine, () -> framing.set(seen));
-      Traced result = known.orElseGet(() -> trace(room, mine));
-      Refinement found = Refinement.of(room, result.response(), book.decaySeconds(room));
-      onFx(
-          mine,
-          () -> {
-            traced.set(Optional.of(result));
-            desk.session().refine(found);
-          });
-    } catch (CancellationException e) {
-      // a newer room is being traced
-    }
-  }
-
-  private void onFx(int mine, Runnable news) {
-    Platform.runLater(() -> {
-      if (mine == wanted) {
-        news.run();
-      }
+    Optional<Framing> seen = Framing.of(room);
+    request.tell(() -> framing.set(seen));
+    Traced result = known.orElseGet(() -> trace(room, request));
+    Refinement found =
+        Refinement.of(room, result.response(), Hearing.quick(book).decaySeconds(room));
+    request.tell(() -> {
+      traced.set(Optional.of(result));
+      desk.session().refine(found);
     });
   }
 
-  private void stopIfOld(int mine) {
-    if (mine != wanted) {
-      throw new CancellationException();
-    }
-  }
-
-  private Traced trace(Room room, int mine) {
-    ReturnMap returns = ReturnMap.of(room, Refinement.SEED, (done, total) -> stopIfOld(mine));
-    return new Traced(
-        room,
-        RoomResponse.of(
-            room,
-            Refinement.SEED,
-            (done, total) -> {
-              stopIfOld(mine);
-              onFx(mine, () -> desk.session().tracing((double) done / total));
-            }),
-        returns);
+  private Traced trace(Room room, Newest.Request request) {
+    ReturnMap returns = ReturnMap.of(room, Refinement.SEED, request);
+    Progress told =
+        (done, total) -> {
+          request.step(done, total);
+          request.tell(() -> desk.session().tracing((double) done / total));
+        };
+    return new Traced(room, RoomResponse.of(room, Refinement.SEED, told), returns);
   }
 
   private RoomBook book() {
@@ -183,21 +150,19 @@ public final class TraceModel {
       return "Tracing the room: the figures so far are those of statistics … " + formula();
     }
     RoomResponse response = now().get().response();
-    Heard quick = Heard.of(room());
-    Heard refined = Heard.of(room(), Statistics.of(room()).seconds(), ReflectedSound.of(response));
+    Heard quick = Hearing.quick(room()).heard();
+    Heard refined = Hearing.traced(room(), response).heard();
     double change = refined.margins().clearDb() - quick.margins().clearDb();
-    return String.format(
-                Locale.ROOT,
-                "Traced with %d mirrored arrivals and rays (late level good to %.1f dB): Clear %.1f dB for the room as described, where statistics alone say %.1f dB%s.%s",
-                response.arrivals().size(),
-                response.standardErrorDb(),
-                refined.margins().clearDb(),
-                quick.margins().clearDb(),
-                Math.abs(change) < 1 ? "; the shape of the room changes little" : "",
-                response.directBlocked()
-                    ? " Something stands between you and the microphone: there is no direct sound."
-                    : "")
-            .replace("-", "−")
+    return Figures.say(
+            "Traced with %d mirrored arrivals and rays (late level good to %.1f dB): Clear %.1f dB for the room as described, where statistics alone say %.1f dB%s.%s",
+            response.arrivals().size(),
+            response.standardErrorDb(),
+            refined.margins().clearDb(),
+            quick.margins().clearDb(),
+            Math.abs(change) < 1 ? "; the shape of the room changes little" : "",
+            response.directBlocked()
+                ? " Something stands between you and the microphone: there is no direct sound."
+                : "")
         + " "
         + formula();
   }

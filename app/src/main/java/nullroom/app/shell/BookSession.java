@@ -4,11 +4,9 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
-import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import javafx.beans.property.ReadOnlyLongProperty;
@@ -17,9 +15,13 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
+import nullroom.core.Figures;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.book.Decays;
+import nullroom.core.book.Hearing;
 import nullroom.core.book.RoomBook;
+import nullroom.core.plan.Ladder;
+import nullroom.core.plan.Verdicts;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Refinement;
 import nullroom.core.room.Room;
@@ -88,8 +90,16 @@ public final class BookSession {
     return book.getReadOnlyProperty();
   }
 
-  /** The current state. */
+  /**
+   * The current state, for the FX thread.
+   *
+   * @throws IllegalStateException on a virtual thread: work there is handed what it needs, since
+   *     the book may change meanwhile
+   */
   public RoomBook book() {
+    if (Thread.currentThread().isVirtual()) {
+      throw new IllegalStateException("the book is read where it changes, on the FX thread");
+    }
     return book.get();
   }
 
@@ -105,18 +115,26 @@ public final class BookSession {
 
   /** What it would hear in a changed room, by the same reckoning. */
   public Heard heard(Room changed) {
-    return book().heard(changed, refinement);
+    return hearing().heard(changed);
   }
 
-  /** The same to be asked on another thread. */
-  Function<Room, Heard> hearing() {
-    RoomBook now = book();
-    Optional<Refinement> found = refinement;
-    return changed -> now.heard(changed, found);
+  /** How it hears; free to be asked on another thread. */
+  public Hearing hearing() {
+    return Hearing.of(book(), refinement);
+  }
+
+  /** The ladder of now. */
+  public Ladder ladder() {
+    return Ladder.of(heard(), book().goal().targets());
+  }
+
+  /** The three margins of now with their words. */
+  public Verdicts verdicts() {
+    return Verdicts.of(heard(), book().goal().targets());
   }
 
   private Heard heard(RoomBook of) {
-    return of.heard(of.room(), refinement);
+    return Hearing.of(of, refinement).heard();
   }
 
   /**
@@ -148,7 +166,7 @@ public final class BookSession {
     refined.set(
         Double.isNaN(share)
             ? "Quick answer; tracing was stopped."
-            : String.format(Locale.ROOT, "Quick answer; tracing the room, %.0f %%.", 100 * share));
+            : Figures.say("Quick answer; tracing the room, %.0f %%.", 100 * share));
   }
 
   private String words(RoomBook of, double change) {
@@ -157,7 +175,7 @@ public final class BookSession {
     }
     return Math.abs(change) < NOTABLE_DB
         ? "Traced, surface by surface."
-        : String.format(Locale.ROOT, "Traced; Clear moved by %+.1f dB.", change).replace('-', '−');
+        : Figures.say("Traced; Clear moved by %+.1f dB.", change);
   }
 
   /** What it heard before the last step, for the ghost on the ladder. */

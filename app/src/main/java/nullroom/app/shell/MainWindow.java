@@ -2,13 +2,11 @@ package nullroom.app.shell;
 
 import java.nio.file.Path;
 import java.util.EnumMap;
-import java.util.Locale;
+import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.function.BiConsumer;
-import java.util.function.Supplier;
 import javafx.animation.Animation;
 import javafx.animation.AnimationTimer;
 import javafx.animation.KeyFrame;
@@ -28,11 +26,12 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
-import nullroom.app.control.BandPlot;
 import nullroom.app.control.Choice;
-import nullroom.app.control.Ladder;
+import nullroom.app.control.LadderView;
 import nullroom.app.control.Wrapped;
-import nullroom.core.book.RoomBook;
+import nullroom.core.Figures;
+import nullroom.core.plan.Ladder;
+import nullroom.core.predict.Margins;
 
 /** The window's content: rail, the station of now, ladder and next move, status line. */
 public final class MainWindow {
@@ -43,20 +42,18 @@ public final class MainWindow {
    * Builds the window's content.
    *
    * @param desk the open book and its tools
-   * @param views makes the node of each station, when it is first shown
-   * @param words of each station
+   * @param stations in the order of work
    * @param onSpace what the space bar starts
    * @param onDrop receives a dropped file and the station shown
    * @param executor for what must not hold up the window
    */
   public MainWindow(
       StationContext desk,
-      Map<Station, Supplier<Node>> views,
-      Map<Station, StationText> words,
+      List<OpenStation> stations,
       Runnable onSpace,
       BiConsumer<Station, Path> onDrop,
       Executor executor) {
-    rail = new Rail(desk.session(), words);
+    rail = new Rail(desk.session(), stations);
     root.getStyleClass().addAll("root-pane", "paper");
     root.setLeft(rail.node());
     root.setRight(right(desk, executor));
@@ -64,11 +61,19 @@ public final class MainWindow {
     follow(desk);
     Map<Station, Node> made = new EnumMap<>(Station.class);
     rail.stationProperty()
-        .subscribe(station ->
-            root.setCenter(
-                made.computeIfAbsent(station, s -> Objects.requireNonNull(views.get(s)).get())));
+        .subscribe(
+            station -> root.setCenter(made.computeIfAbsent(station, s -> view(stations, s))));
     keys(desk, onSpace);
     drops(onDrop);
+  }
+
+  private static Node view(List<OpenStation> stations, Station station) {
+    return stations.stream()
+        .filter(s -> s.station() == station)
+        .findFirst()
+        .orElseThrow()
+        .view()
+        .get();
   }
 
   /** The nodes. */
@@ -88,21 +93,17 @@ public final class MainWindow {
   }
 
   private Node right(StationContext desk, Executor executor) {
-    Ladder ladder = new Ladder();
+    LadderView ladder = new LadderView();
+    Node next = new NextMove(desk.session(), new Newest(executor, desk.work()::warn)).node();
+    WhyCard card = new WhyCard(next);
+    ladder.setOnWhy(card::show);
+    desk.asked().subscribe(asked -> asked.ifPresent(card::show));
     Runnable refresh =
         () -> {
-          RoomBook book = desk.session().book();
-          ladder.show(
-              desk.session().heardProperty().get(),
-              desk.session().beforeProperty().get(),
-              book.goal().targets(),
-              book.noise()
-                  .filter(n -> n.roomDbSpl().isPresent())
-                  .map(n -> BandPlot.Origin.heard(n.simulated()))
-                  .orElse(BandPlot.Origin.ASSUMED),
-              book.decay()
-                  .map(d -> BandPlot.Origin.heard(d.simulated()))
-                  .orElse(BandPlot.Origin.PREDICTED));
+          Ladder now = desk.session().ladder();
+          Margins targets = desk.session().book().goal().targets();
+          ladder.show(now, Ladder.of(desk.session().beforeProperty().get(), targets));
+          card.refresh(now.whys());
         };
     desk.session().revisionProperty().subscribe(refresh);
     desk.live()
@@ -120,7 +121,7 @@ public final class MainWindow {
     refined.setId("refined");
     refined.textProperty().bind(desk.session().refinedProperty());
     refined.getStyleClass().addAll("soft", "key");
-    VBox box = new VBox(title, ladder, key, refined, new NextMove(desk.session(), executor).node());
+    VBox box = new VBox(title, ladder, key, refined, next, card.node());
     VBox.setVgrow(ladder, Priority.ALWAYS);
     box.getStyleClass().add("right");
     return box;
@@ -128,7 +129,7 @@ public final class MainWindow {
 
   private Node status(StationContext desk) {
     Label records = new Label("Input");
-    Label keys = new Label("space: listen or stop");
+    Label keys = new Label("space: listen or stop   ?: why");
     records.getStyleClass().add("soft");
     keys.getStyleClass().add("soft");
     Inputs inputs = desk.inputs();
@@ -202,11 +203,7 @@ public final class MainWindow {
                                     ? Optional.of("silent: muted?")
                                     : r.aDbfs().isPresent()
                                         ? Optional.of(
-                                            String.format(
-                                                    Locale.ROOT,
-                                                    "%.0f dBFS A",
-                                                    r.aDbfs().getAsDouble())
-                                                .replace('-', '−'))
+                                            Figures.say("%.0f dBFS A", r.aDbfs().getAsDouble()))
                                         : Optional.<String>empty())
                             .orElse("…"))));
     clock.setCycleCount(Animation.INDEFINITE);
@@ -236,6 +233,15 @@ public final class MainWindow {
   }
 
   private void keys(StationContext desk, Runnable onSpace) {
+    root.addEventHandler(
+        KeyEvent.KEY_TYPED,
+        e -> {
+          if (e.getCharacter().equals("?")) {
+            String weakest = desk.session().verdicts().weakest().name();
+            desk.asked().set(Optional.of(desk.session().ladder().whyOf(weakest)));
+            e.consume();
+          }
+        });
     root.addEventHandler(
         KeyEvent.KEY_PRESSED,
         e -> {

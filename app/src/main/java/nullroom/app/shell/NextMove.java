@@ -1,20 +1,18 @@
 package nullroom.app.shell;
 
 import java.util.List;
-import java.util.Locale;
-import java.util.concurrent.Executor;
-import java.util.function.Function;
-import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
+import nullroom.core.Figures;
+import nullroom.core.book.Hearing;
 import nullroom.core.book.RoomBook;
 import nullroom.core.plan.Adviser;
+import nullroom.core.plan.Margin;
 import nullroom.core.plan.Move;
-import nullroom.core.predict.Heard;
-import nullroom.core.predict.Margins;
-import nullroom.core.room.Room;
+import nullroom.core.plan.Verdict;
+import nullroom.core.plan.Verdicts;
 
 /**
  * The card under the ladder: the best next move, what it buys, and a button that tries it (undo
@@ -26,7 +24,7 @@ final class NextMove {
   private final Button tryIt = new Button("Try it in the model");
   private final VBox box = new VBox(heading(), what, buys, tryIt);
 
-  NextMove(BookSession session, Executor executor) {
+  NextMove(BookSession session, Newest newest) {
     box.getStyleClass().add("next-move");
     what.getStyleClass().add("move-name");
     what.setWrapText(true);
@@ -36,15 +34,17 @@ final class NextMove {
     Runnable ask =
         () -> {
           RoomBook book = session.book();
-          long state = session.revisionProperty().get();
-          Function<Room, Heard> hearing = session.hearing();
-          executor.execute(() -> {
-            List<Move> moves = Adviser.moves(book.room(), book.goal().targets(), hearing);
-            Platform.runLater(() -> {
-              if (session.revisionProperty().get() == state) { // a newer one asks again
-                show(session, book, moves);
-              }
-            });
+          Verdicts now = session.verdicts();
+          Hearing hearing = session.hearing();
+          newest.ask(request -> {
+            List<Move> moves =
+                Adviser.moves(
+                    book.room(),
+                    book.goal().targets(),
+                    book.levels().staging(),
+                    hearing::heard,
+                    request);
+            request.tell(() -> show(session, now, moves));
           });
         };
     session.revisionProperty().subscribe(ask);
@@ -57,34 +57,36 @@ final class NextMove {
     return heading;
   }
 
-  private void show(BookSession session, RoomBook book, List<Move> moves) {
-    Margins margins = session.heard().margins();
-    Margins.Kind weakest = margins.weakest(book.goal().targets());
-    boolean met = margins.over(book.goal().targets(), weakest) >= 0;
-    tryIt.setVisible(!met && !moves.isEmpty());
-    if (met) {
+  private void show(BookSession session, Verdicts now, List<Move> moves) {
+    Margin weakest = now.weakest();
+    boolean reached = weakest.overDb() >= 0;
+    tryIt.setVisible(!reached && !moves.isEmpty());
+    if (now.allMet()) {
       what.setText("Nothing is needed.");
       buys.setText("All three margins meet the goal. Measure again after you change anything.");
+    } else if (reached) {
+      Margin unsure =
+          now.all().stream()
+              .filter(m -> m.verdict() == Verdict.CANNOT_TELL)
+              .findFirst()
+              .orElse(weakest);
+      what.setText("Make sure: " + unsure.largestDoubt().remedy() + ".");
+      buys.setText(
+          Figures.say(
+              "%s meets its target by %.0f dB and may be off by %.0f: nobody can tell yet.",
+              unsure.name(), unsure.overDb(), unsure.uncertaintyDb()));
     } else if (moves.isEmpty()) {
-      what.setText("No move at hand helps " + name(weakest) + ".");
+      what.setText("No move at hand helps " + weakest.name() + ".");
       buys.setText("Another spot, a quieter hour or a lesser goal is what is left.");
     } else {
       Move best = moves.getFirst();
       what.setText(best.name());
       buys.setText(
-          String.format(
-              Locale.ROOT,
+          Figures.say(
               "%+.1f dB on %s, the weakest margin. Cost %d, %d minutes.",
-              best.gainDb(),
-              name(weakest),
-              best.cost(),
-              best.minutes()));
+              best.gainDb(), weakest.name(), best.cost(), best.minutes()));
       tryIt.setOnAction(e -> session.edit(best.name(), b -> b.with(best.room())));
     }
-  }
-
-  private static String name(Margins.Kind kind) {
-    return kind.name().charAt(0) + kind.name().substring(1).toLowerCase(Locale.ROOT);
   }
 
   Node node() {

@@ -2,7 +2,6 @@ package nullroom.app.shell;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.value.ObservableValue;
@@ -25,15 +24,15 @@ final class Rail {
   private final VBox box = new VBox();
   private final ObjectProperty<Station> station = new SimpleObjectProperty<>(Station.LISTEN);
 
-  Rail(BookSession session, Map<Station, StationText> words) {
+  Rail(BookSession session, List<OpenStation> stations) {
     Label name = new Label();
     name.textProperty().bind(session.bookProperty().map(b -> b.name()));
     name.getStyleClass().add("book-name");
     name.setWrapText(true);
     box.getStyleClass().add("rail");
     box.getChildren().addAll(name, goal(session));
-    for (Station s : Station.values()) {
-      box.getChildren().add(button(s, java.util.Objects.requireNonNull(words.get(s)).figure()));
+    for (OpenStation s : stations) {
+      box.getChildren().add(button(s.station(), s.text().figure()));
     }
   }
 

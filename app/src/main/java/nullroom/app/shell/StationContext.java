@@ -5,7 +5,6 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.function.Consumer;
@@ -13,9 +12,11 @@ import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import nullroom.core.Figures;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.book.DecayMeasurement;
+import nullroom.core.plan.Why;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.SoundFile;
 import nullroom.io.device.AudioDevice;
@@ -33,6 +34,7 @@ import org.jspecify.annotations.Nullable;
  * @param live the input as it is heard now
  * @param clock dates measurements
  * @param units how lengths are said
+ * @param asked the figure that was asked where it comes from, with the answer
  */
 public record StationContext(
     BookSession session,
@@ -40,9 +42,21 @@ public record StationContext(
     Inputs inputs,
     Live live,
     Clock clock,
-    ObjectProperty<Units> units) {
+    ObjectProperty<Units> units,
+    ObjectProperty<Optional<Why>> asked) {
 
-  /** A desk of someone who measures in metres. */
+  /** One that says lengths in the units of a property. */
+  public StationContext(
+      BookSession session,
+      Work work,
+      Inputs inputs,
+      Live live,
+      Clock clock,
+      ObjectProperty<Units> units) {
+    this(session, work, inputs, live, clock, units, new SimpleObjectProperty<>(Optional.empty()));
+  }
+
+  /** One of someone who measures in metres. */
   public StationContext(BookSession session, Work work, Inputs inputs, Live live, Clock clock) {
     this(session, work, inputs, live, clock, new SimpleObjectProperty<>(Units.METRES));
   }
@@ -170,11 +184,9 @@ public record StationContext(
           done.accept(measured.result());
           if (measured.missingSeconds() > LOST_SECONDS) {
             work.warn(
-                String.format(
-                    Locale.ROOT,
+                Figures.say(
                     "%s went away %.1f s early; what was heard until then is kept and measured.",
-                    source.name(),
-                    measured.missingSeconds()));
+                    source.name(), measured.missingSeconds()));
           }
         });
   }

@@ -1,8 +1,10 @@
 package nullroom.app.shell;
 
+import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.HBox;
@@ -24,17 +26,27 @@ public final class StationFrame {
    * @param say its words: the answer under the question, the meaning under the picture
    * @param picture the main picture, which takes the space
    * @param controls the station's controls and its one action
-   * @param work whose progress and trouble are shown
+   * @param context whose work is shown, and who is asked why
    */
   public static Region of(
-      Station station, StationText say, Node picture, Node controls, Work work) {
+      Station station, StationText say, Node picture, Node controls, StationContext context) {
     Label question = new Label(station.question());
     question.getStyleClass().add("question");
     Label said = wrapped("answer", say.answer());
     said.setId("answer");
+    HBox.setHgrow(said, Priority.ALWAYS);
+    said.setMaxWidth(Double.MAX_VALUE);
+    Button why = new Button("why?");
+    why.setId("ask-why");
+    why.setMinWidth(Region.USE_PREF_SIZE);
+    why.getStyleClass().add("plain");
+    why.setAccessibleText("why: where " + station.label() + " has its figure from");
+    why.setOnAction(e -> context.asked().set(Optional.of(say.why().get())));
+    HBox answer = new HBox(8, said, why);
+    Work work = context.work();
     Label means = wrapped("meaning", say.meaning());
     Node trouble = message(work);
-    VBox box = new VBox(question, said, picture, means, controls, progress(work), trouble);
+    VBox box = new VBox(question, answer, picture, means, controls, progress(work), trouble);
     VBox.setVgrow(picture, Priority.ALWAYS);
     box.getStyleClass().add("station");
     return box;

@@ -6,6 +6,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import nullroom.app.control.NumberField;
+import nullroom.core.Figures;
 import org.jspecify.annotations.Nullable;
 
 /** How lengths are said to the user; inside, all are in metres. */
@@ -52,7 +53,7 @@ public enum Units {
   /** A length of parts of a room, such as "1.25 m" or "4 ft 1 in"; inches to the nearest. */
   public String length(double metres) {
     if (this == METRES) {
-      return String.format(Locale.ROOT, "%.2f m", metres);
+      return Figures.say("%.2f m", metres);
     }
     long inches = Math.round(metres / METRES_PER_INCH);
     long feet = inches / INCHES_PER_FOOT;
@@ -73,11 +74,11 @@ public enum Units {
   /** A length as it stands in a field: metres, or feet and tenths of an inch. */
   public String entry(double metres) {
     if (this == METRES) {
-      return String.format(Locale.ROOT, "%.2f", metres);
+      return Figures.say("%.2f", metres);
     }
     double inches = Math.round(metres / METRES_PER_INCH * 10) / 10.0;
     int feet = (int) (inches / INCHES_PER_FOOT);
-    String rest = String.format(Locale.ROOT, "%.1f", inches - feet * INCHES_PER_FOOT);
+    String rest = Figures.say("%.1f", inches - feet * INCHES_PER_FOOT);
     return feet + "' " + rest.replaceFirst("\\.0$", "") + "\"";
   }
 

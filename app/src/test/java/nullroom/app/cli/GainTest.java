@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.nio.file.Path;
 import nullroom.app.TestBooks;
 import nullroom.core.book.RoomBook;
+import nullroom.core.book.School;
 import nullroom.core.book.Staging;
 import nullroom.io.book.BookFolder;
 import org.junit.jupiter.api.BeforeEach;
@@ -53,7 +54,9 @@ class GainTest {
     RoomBook bedroom = TestBooks.bedroom();
     Path book = folder.resolve("book");
     new BookFolder(book)
-        .save(bedroom.with(bedroom.levels().with(new Staging(Staging.Material.READ, 2.5, 21))));
+        .save(
+            bedroom.with(
+                bedroom.levels().with(new Staging(School.PEAKS, Staging.Material.READ, 2.5, 21))));
     JsonNode planned = Run.json("gain", book, "--effort", "whispered");
     assertThat(planned.get("gainDb").asDouble()).isEqualTo(21);
     assertThat(planned.get("shoutDbfs").asDouble() - planned.get("peakDbfs").asDouble())

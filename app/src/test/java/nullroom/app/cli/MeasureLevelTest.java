@@ -124,7 +124,7 @@ class MeasureLevelTest {
                 .asDouble())
         .isCloseTo(0.02, within(0.01));
     assertThat(verdict(Run.json("measure", "level", file), "peak").get("advice").asString())
-        .contains("-6.0 dB");
+        .contains("−6.0 dB");
   }
 
   @ParameterizedTest

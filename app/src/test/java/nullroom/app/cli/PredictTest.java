@@ -39,6 +39,9 @@ class PredictTest {
             "margins",
             "targets",
             "weakest",
+            "basis",
+            "uncertaintyDb",
+            "verdicts",
             "warnings");
     assertThat(Run.keys(json.get("bands").get(0)))
         .containsExactlyInAnyOrder(
@@ -277,6 +280,6 @@ class PredictTest {
   @Test
   void speaksToPeopleWithoutJson() {
     Run run = Run.of("predict", RoomFile.in(folder));
-    assertThat(run.out()).contains("35.7 m3", "quiet", "clear", "safe", "1000");
+    assertThat(run.out()).contains("35.7 m3", "Quiet", "Clear", "Safe", "1000");
   }
 }

@@ -21,10 +21,13 @@ import nullroom.app.Fx;
 import nullroom.app.TestBooks;
 import nullroom.core.Trouble;
 import nullroom.core.book.Goal;
+import nullroom.core.book.Hearing;
 import nullroom.core.measure.meter.LiveMeter;
 import nullroom.core.measure.noise.SecondLevels;
 import nullroom.core.measure.noise.Survey;
+import nullroom.core.plan.Ladder;
 import nullroom.core.predict.Heard;
+import nullroom.core.predict.Origin;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Room;
 import nullroom.core.room.Surface;
@@ -47,18 +50,18 @@ class ControlTest {
             .toList());
   }
 
-  private static Ladder ladder(Goal goal, BandPlot.Origin noise, BandPlot.Origin decay) {
-    Heard heard = TestBooks.bedroom().heard();
-    Ladder ladder = Fx.on(Ladder::new);
+  private static LadderView ladder(Goal goal) {
+    Heard heard = Hearing.quick(TestBooks.bedroom()).heard();
+    LadderView ladder = Fx.on(LadderView::new);
     Fx.show(ladder, 280, 560);
-    Fx.run(() -> ladder.show(heard, heard, goal.targets(), noise, decay));
+    Ladder now = Ladder.of(heard, goal.targets());
+    Fx.run(() -> ladder.show(now, now));
     return ladder;
   }
 
   @Test
   void theLadderSaysItsMarginsToEyesAndEars() {
-    Ladder ladder =
-        ladder(Goal.SPOKEN_ON_CAMERA, BandPlot.Origin.ASSUMED, BandPlot.Origin.PREDICTED);
+    LadderView ladder = ladder(Goal.SPOKEN_ON_CAMERA);
     Scene scene = Fx.on(ladder::getScene);
     Fx.run(() -> scene.getRoot().layout());
     assertThat(texts(scene))
@@ -74,7 +77,7 @@ class ControlTest {
 
   @Test
   void whatIsHeardMovesAlongTheLadder() {
-    Ladder ladder = ladder(Goal.SPOKEN_CLOSE, BandPlot.Origin.MEASURED, BandPlot.Origin.MEASURED);
+    LadderView ladder = ladder(Goal.SPOKEN_CLOSE);
     Scene scene = Fx.on(ladder::getScene);
     Fx.run(() -> scene.getRoot().layout());
     Rectangle fast = (Rectangle) Fx.on(() -> scene.getRoot().lookup(".live-fast"));
@@ -91,7 +94,7 @@ class ControlTest {
 
   @Test
   void labelsOfTheLadderDoNotCoverEachOther() {
-    Ladder ladder = ladder(Goal.SPOKEN_CLOSE, BandPlot.Origin.MEASURED, BandPlot.Origin.MEASURED);
+    LadderView ladder = ladder(Goal.SPOKEN_CLOSE);
     Scene scene = Fx.on(ladder::getScene);
     List<Text> labels =
         Fx.on(() ->
@@ -206,7 +209,7 @@ class ControlTest {
     Fx.run(() -> {
       plot.setAxis(0, 1, 0.2);
       plot.show(
-          List.of(new BandPlot.Series("measured", BandPlot.Origin.MEASURED, figures, "now-bar")),
+          List.of(new BandPlot.Series("measured", Origin.Kind.MEASURED, figures, "now-bar")),
           Optional.empty());
       scene.getRoot().layout();
     });
@@ -370,22 +373,16 @@ class ControlTest {
             "noise, dBA",
             List.of(
                 new LevelRows.Row(
-                    "under the gable",
-                    30,
-                    3,
-                    BandPlot.Origin.SIMULATED,
-                    "30 dBA",
-                    "quiet",
-                    "now-bar"),
+                    "under the gable", 30, 3, Origin.Kind.SIMULATED, "30 dBA", "quiet", "now-bar"),
                 new LevelRows.Row(
                     "nowhere",
                     Double.NEGATIVE_INFINITY,
                     0,
-                    BandPlot.Origin.ASSUMED,
+                    Origin.Kind.ASSUMED,
                     "–",
                     "",
                     "now-bar")),
-            Optional.of(new LevelRows.Mark("quiet enough", 33.2))));
+            Optional.of(new LevelRows.Line("quiet enough", 33.2))));
     Fx.run(() -> scene.getRoot().layout());
     assertThat(texts(scene)).contains("under the gable", "30 dBA", "quiet enough", "–");
     double figure =

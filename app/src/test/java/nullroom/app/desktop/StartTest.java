@@ -15,6 +15,7 @@ import javafx.scene.control.TextField;
 import nullroom.app.Fx;
 import nullroom.app.TestBooks;
 import nullroom.core.Trouble;
+import nullroom.core.book.Hearing;
 import nullroom.core.book.RoomBook;
 import nullroom.core.room.Room;
 import nullroom.io.book.BookFolder;
@@ -84,7 +85,7 @@ class StartTest {
       for (double height : new double[] {0.5, 2.4, 10}) {
         Room room = FirstRoom.room().stretched(length / 4, 1, height / 2.4);
         RoomBook book = Desktop.newBook(room);
-        assertThat(book.heard().margins().quietDb()).isFinite();
+        assertThat(Hearing.quick(book).heard().margins().quietDb()).isFinite();
         assertThat(Desktop.simulated(book).sampleRateHz()).isEqualTo(48_000);
       }
     }
@@ -126,11 +127,13 @@ class StartTest {
     assertThat(lines)
         .anyMatch(l -> l.startsWith("noise") && l.contains("NC-") && l.contains("simulated"))
         .anyMatch(l -> l.matches("decay +\\d\\.\\d\\d s .*simulated.*"))
-        .anyMatch(l -> l.matches("clear +-?\\d+\\.\\d dB, target 10: (met|close|short)"))
+        .anyMatch(l ->
+            l.matches(
+                "Clear −?\\d+\\.\\d dB, give or take \\d\\.\\d, target 10: (met|close|short|cannot tell.*)"))
         .contains("next moves:");
     assertThat(lines.subList(lines.indexOf("next moves:") + 1, lines.size()))
         .hasSizeBetween(1, 3)
-        .allMatch(l -> l.contains(" dB on clear, cost "));
+        .allMatch(l -> l.contains(" dB on Clear, cost "));
     // without measurements nothing is called measured
     assertThat(DemoText.of(TestBooks.bedroom())).noneMatch(l -> l.contains("measured"));
   }

@@ -72,9 +72,9 @@ class LevelPagesTest extends DeskTest {
     assertThat(take.verdicts())
         .extracting(TakeCheck::check)
         .contains("thumps", "dropouts", "jumps");
-    assertThat(take.verdicts().getFirst().mark())
+    assertThat(take.verdicts().getFirst().outcome())
         .as("failures first")
-        .isEqualTo(TakeCheck.Mark.FAIL);
+        .isEqualTo(TakeCheck.Outcome.FAIL);
     assertThat(take.delivery()).isEmpty();
     Fx.run(() -> take.setBrief(Brief.find("broadcast-23").orElseThrow()));
     assertThat(take.brief().orElseThrow().id()).isEqualTo("broadcast-23");
@@ -217,7 +217,7 @@ class LevelPagesTest extends DeskTest {
   @Test
   void schoolsChangeTheGainAndFilesAreCounted() {
     double peaks = model.rightGainDb();
-    Fx.run(() -> model.schoolProperty().set(School.FLOAT));
+    Fx.run(() -> model.setStaging(model.staging().by(School.FLOAT)));
     assertThat(model.rightGainDb()).isLessThan(peaks);
     assertThat(words(model.say().answer())).contains("float");
     assertThat(FilesPage.recorders("camera left 15\n\n recorder 180 ")).hasSize(2);

@@ -9,6 +9,7 @@ import java.util.List;
 import nullroom.app.TestBooks;
 import nullroom.core.Decibels;
 import nullroom.core.Progress;
+import nullroom.core.book.Hearing;
 import nullroom.core.measure.take.ChannelPair;
 import nullroom.core.signal.Sums;
 import nullroom.io.device.AudioDevice;
@@ -105,7 +106,7 @@ class LoudLineWatchTest {
   @Test
   void theSimulatedPersonSpeaksAQuietLineAUsualOneAndTheLoudest() {
     SimulatedDevice device =
-        new SimulatedDevice(TestBooks.bedroom().heard(), 343.2, 3).atSpeed(100);
+        new SimulatedDevice(Hearing.quick(TestBooks.bedroom()).heard(), 343.2, 3).atSpeed(100);
     try (AudioStream stream = device.open(AudioDevice.Prompt.VOICE)) {
       double[] x = Recording.of(stream, "room", 30, Progress.NONE).toArray();
       int line = x.length / 3;

@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.Random;
 import nullroom.app.DeskTest;
 import nullroom.app.Fx;
+import nullroom.app.TestBooks;
 import nullroom.app.level.LevelModel;
 import nullroom.core.book.NoiseMeasurement;
 import nullroom.core.measure.noise.Calibration;
@@ -22,7 +23,7 @@ class ChainTest extends DeskTest {
 
   @BeforeEach
   void open() {
-    model = Fx.on(() -> new ListenModel(desk, Runnable::run));
+    model = Fx.on(() -> new ListenModel(desk, TestBooks.WORKERS));
     Random random = new Random(5);
     double[] x = new double[48_000 * 8];
     for (int i = 0; i < x.length; i++) {

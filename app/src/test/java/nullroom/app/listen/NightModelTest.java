@@ -94,7 +94,7 @@ class NightModelTest {
   }
 
   private NightModel model() {
-    return Fx.on(() -> new NightModel(desk, Runnable::run));
+    return Fx.on(() -> new NightModel(desk, TestBooks.WORKERS));
   }
 
   @Test

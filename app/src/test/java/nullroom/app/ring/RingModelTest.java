@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Random;
 import nullroom.app.DeskTest;
 import nullroom.app.Fx;
+import nullroom.app.TestBooks;
 import nullroom.app.listen.ListenModel;
 import nullroom.app.shell.Units;
 import nullroom.core.acoustics.Octave;
@@ -113,7 +114,7 @@ class RingModelTest extends DeskTest {
 
   @Test
   void aRecordingWithoutClapsChangesNothing() {
-    ListenModel listen = Fx.on(() -> new ListenModel(desk, Runnable::run));
+    ListenModel listen = Fx.on(() -> new ListenModel(desk, TestBooks.WORKERS));
     RingModel model = Fx.on(() -> new RingModel(desk));
     after(listen::listen);
     var before = desk.session().book();

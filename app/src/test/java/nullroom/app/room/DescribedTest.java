@@ -8,6 +8,7 @@ import javafx.scene.control.Button;
 import javafx.scene.layout.StackPane;
 import nullroom.app.DeskTest;
 import nullroom.app.Fx;
+import nullroom.app.TestBooks;
 import nullroom.app.ring.RingModel;
 import nullroom.core.book.RoomBook;
 import nullroom.core.predict.Margins;
@@ -20,7 +21,7 @@ class DescribedTest extends DeskTest {
 
   @BeforeEach
   void clapped() {
-    model = Fx.on(() -> new RoomModel(desk, Runnable::run));
+    model = Fx.on(() -> new RoomModel(desk, TestBooks.WORKERS));
     RingModel ring = Fx.on(() -> new RingModel(desk));
     after(() -> ring.sweep().play());
     assertThat(book().decay()).isPresent();

@@ -14,6 +14,7 @@ import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import nullroom.app.DeskTest;
 import nullroom.app.Fx;
+import nullroom.app.TestBooks;
 import nullroom.app.control.FoldOut;
 import nullroom.app.control.OutlinePlot;
 import nullroom.app.control.RoomPlot;
@@ -31,7 +32,7 @@ class RoomHandsTest extends DeskTest {
 
   @BeforeEach
   void open() {
-    model = Fx.on(() -> new RoomModel(desk, Runnable::run));
+    model = Fx.on(() -> new RoomModel(desk, TestBooks.WORKERS));
     stage = Fx.on(() -> new Stage());
   }
 
@@ -147,7 +148,7 @@ class RoomHandsTest extends DeskTest {
     press(KeyCode.RIGHT);
     assertThat(room().patches().getFirst().corners().getFirst().x()).isCloseTo(1.05, within(1e-9));
     press(KeyCode.UP);
-    assertThat(desk.work().troubleProperty().get()).contains("does not lie on wall1");
+    assertThat(desk.work().troubleProperty().get()).contains("does not lie on wall 1");
     press(KeyCode.DELETE);
     assertThat(room().patches()).isEmpty();
   }

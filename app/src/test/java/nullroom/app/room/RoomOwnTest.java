@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import nullroom.app.DeskTest;
 import nullroom.app.Fx;
+import nullroom.app.TestBooks;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.LooseThings;
@@ -25,7 +26,7 @@ class RoomOwnTest extends DeskTest {
 
   @BeforeEach
   void open() {
-    model = Fx.on(() -> new RoomModel(desk, Runnable::run));
+    model = Fx.on(() -> new RoomModel(desk, TestBooks.WORKERS));
   }
 
   @Test
@@ -120,8 +121,7 @@ class RoomOwnTest extends DeskTest {
   void theLadderSaysWhenItIsQuickAndWhenItIsTraced() {
     assertThat(Fx.on(() -> desk.session().refinedProperty().get())).contains("Quick answer");
     double quick = desk.session().heard().margins().clearDb();
-    Fx.run(model.trace()::refresh);
-    Fx.run(() -> {});
+    Traces.of(model);
     assertThat(Fx.on(() -> desk.session().refinedProperty().get())).startsWith("Traced");
     double traced = desk.session().heard().margins().clearDb();
     assertThat(traced).isNotEqualTo(quick).isCloseTo(quick, within(3.0));
@@ -129,8 +129,7 @@ class RoomOwnTest extends DeskTest {
     Fx.run(() -> model.move(RoomItem.MICROPHONE, 2.0, 1.6));
     assertThat(Fx.on(() -> desk.session().refinedProperty().get())).contains("Quick answer");
     double carried = desk.session().heard().margins().clearDb();
-    Fx.run(model.trace()::refresh);
-    Fx.run(() -> {});
+    Traces.of(model);
     assertThat(desk.session().heard().margins().clearDb()).isCloseTo(carried, within(0.8));
     assertThat(model.spots().at(room().requireMicrophone().at()))
         .as("any point by the same reckoning")
@@ -144,8 +143,7 @@ class RoomOwnTest extends DeskTest {
   @Test
   void theCameraIsPutWhereThereIsRoomAndSeesWhatItSees() {
     Fx.run(() -> model.setCamera(true));
-    Fx.run(model.trace()::refresh);
-    Fx.run(() -> {});
+    Traces.of(model);
     var framing = Fx.on(() -> model.trace().framingProperty().get()).orElseThrow();
     assertThat(framing.talker()).isTrue();
     assertThat(framing.share(room(), Surface.wall(4))).isGreaterThan(0.1);

@@ -13,6 +13,7 @@ import javafx.scene.layout.StackPane;
 import javax.imageio.ImageIO;
 import nullroom.app.DeskTest;
 import nullroom.app.Fx;
+import nullroom.app.TestBooks;
 import nullroom.app.control.FoldOut;
 import nullroom.app.control.PictureFile;
 import nullroom.app.ring.RingModel;
@@ -34,7 +35,7 @@ class RoomPagesTest extends DeskTest {
 
   @BeforeEach
   void open() {
-    model = Fx.on(() -> new RoomModel(desk, Runnable::run));
+    model = Fx.on(() -> new RoomModel(desk, TestBooks.WORKERS));
   }
 
   @Test
@@ -121,8 +122,7 @@ class RoomPagesTest extends DeskTest {
     TraceModel trace = model.trace();
     assertThat(Fx.on(trace::words)).contains("those of statistics");
     assertThat(trace.tuning()).isEmpty();
-    Fx.run(trace::refresh);
-    Fx.run(() -> {});
+    Traces.of(model);
     assertThat(Fx.on(trace::words)).contains("Traced with", "Clear");
     assertThat(Fx.on(trace::tracedSeconds)[4])
         .isCloseTo(trace.predictedSeconds()[4], within(0.25 * trace.predictedSeconds()[4]));
@@ -170,14 +170,14 @@ class RoomPagesTest extends DeskTest {
     assertThatThrownBy(() -> spots.keep("")).hasMessageContaining("needs a name");
     List<SpotsModel.Judged> ranked = spots.all();
     assertThat(ranked).extracting(j -> j.spot().name()).containsExactly("middle", "far corner");
-    assertThat(ranked.get(0).margins().orElseThrow().clearDb())
-        .isGreaterThan(ranked.get(1).margins().orElseThrow().clearDb() + 3);
+    assertThat(ranked.get(0).verdicts().orElseThrow().clear().db())
+        .isGreaterThan(ranked.get(1).verdicts().orElseThrow().clear().db() + 3);
     assertThat(ranked.get(1).here()).isTrue();
     Fx.run(() -> spots.go(ranked.getFirst().spot()));
     assertThat(room()).isEqualTo(middle);
     assertThat(desk.session().folder().load()).isEqualTo(desk.session().book());
     Fx.run(() -> model.setSize(0, 3));
-    assertThat(spots.all().getLast().margins()).isEmpty();
+    assertThat(spots.all().getLast().verdicts()).isEmpty();
     Fx.run(() -> spots.remove(spots.all().getLast().spot()));
     assertThat(spots.all()).hasSize(1);
   }
@@ -251,8 +251,7 @@ class RoomPagesTest extends DeskTest {
   void theFoldOutIsWrittenAsShapesAndAsPoints() throws Exception {
     Path svg = folder.resolve("room.svg");
     Path png = folder.resolve("room.png");
-    Fx.run(() -> model.trace().refresh());
-    Fx.run(() -> {});
+    Traces.of(model);
     Fx.run(() -> {
       FoldOut picture = new FoldOut();
       Scene scene = new Scene(new StackPane(picture), 700, 500);

@@ -1,7 +1,7 @@
 package nullroom.core.acoustics;
 
-import java.util.Locale;
 import nullroom.core.Decibels;
+import nullroom.core.Figures;
 import nullroom.core.Trouble;
 
 /**
@@ -27,9 +27,7 @@ public record Air(double temperatureC, double humidityPercent) {
   private static void check(String field, double number, double least, double most) {
     if (!(number >= least && number <= most)) {
       throw new Trouble.BadField(
-          field,
-          String.format(
-              Locale.ROOT, "must lie between %.0f and %.0f, not %s", least, most, number));
+          field, Figures.say("must lie between %.0f and %.0f, not %s", least, most, number));
     }
   }
 

@@ -1,6 +1,7 @@
 package nullroom.core.acoustics;
 
 import nullroom.core.Decibels;
+import nullroom.core.signal.Weighting;
 
 /**
  * A microphone and the input it feeds, as their data sheets give them.
@@ -28,6 +29,12 @@ public record Capture(
   public static final double LEAST_GAIN_DB = -20;
 
   public static final double MOST_GAIN_DB = 100;
+
+  /** Triangular dither is louder than bare rounding by this: 10 lg 3. */
+  private static final double DITHER_DB = 4.77;
+
+  private static final int WHITE_TO_HZ = 24_000;
+  private static final double WHITE_A_DB = whiteA();
 
   /** Under a difference of 3 dB energy subtraction gives a bound only (common practice). */
   static final double MOST_TAKEN_OFF_DB = 3;
@@ -68,11 +75,32 @@ public record Capture(
     return preampEinDbu - sensitivityDbuPerPascal() + 94;
   }
 
-  /** Quantisation noise q^2/12 as sound level at the capsule, in octaves (white to 24 kHz). */
-  public Bands converterNoiseDbSpl() {
+  /** Noise of rounding with dither as sound level at the capsule, A-weighted. */
+  public double converterNoiseDbA() {
+    return fullScaleDbSpl() + roundingDbfsA(bits);
+  }
+
+  /**
+   * Noise of rounding to words of a length, A-weighted, dBFS: q^2/12, three times that with
+   * triangular dither as it is used, white up to 24 kHz.
+   */
+  public static double roundingDbfsA(int bits) {
     double step = Math.pow(2, 1 - bits);
-    double total = fullScaleDbSpl() + Decibels.dbfs(step * step / 12);
-    return Bands.from(i -> total + Decibels.ofEnergy(Octave.ALL.get(i).widthHz() / 24_000));
+    return Decibels.dbfs(step * step / 12) + DITHER_DB + WHITE_A_DB;
+  }
+
+  /** What A-weighting leaves of white noise up to 24 kHz. */
+  private static double whiteA() {
+    double sum = 0;
+    for (int hz = 1; hz <= WHITE_TO_HZ; hz++) {
+      sum += Weighting.A.power(hz);
+    }
+    return Decibels.ofEnergy(sum / WHITE_TO_HZ);
+  }
+
+  /** Converter noise in octaves, spread as white noise. */
+  public Bands converterNoiseDbSpl() {
+    return Octave.whiteNoise(converterNoiseDbA());
   }
 
   /** Self-noise in octaves, spread as white noise. */

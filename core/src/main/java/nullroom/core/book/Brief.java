@@ -2,10 +2,10 @@ package nullroom.core.book;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import nullroom.core.Figures;
 import nullroom.core.Table;
 import nullroom.core.Trouble;
 import org.apache.commons.csv.CSVRecord;
@@ -131,9 +131,7 @@ public record Brief(
   private static void within(String name, double value, double low, double high, String unit) {
     if (!(value >= low && value <= high)) {
       throw new Trouble.BadField(
-          name,
-          String.format(
-              Locale.ROOT, "must lie between %s and %s %s, not %s", low, high, unit, value));
+          name, Figures.say("must lie between %s and %s %s, not %s", low, high, unit, value));
     }
   }
 
@@ -153,22 +151,20 @@ public record Brief(
   public String words() {
     List<String> asked = new ArrayList<>();
     integratedLufs.ifPresent(
-        l -> asked.add(say("%.0f LUFS ± %s LU", l, trimmed(toleranceLu.orElse(1)))));
+        l -> asked.add(Figures.say("%.0f LUFS ± %s LU", l, trimmed(toleranceLu.orElse(1)))));
     if (rmsLowDbfs.isPresent() && rmsHighDbfs.isPresent()) {
-      asked.add(say("RMS %.0f to %.0f dBFS", rmsLowDbfs.getAsDouble(), rmsHighDbfs.getAsDouble()));
+      asked.add(
+          Figures.say(
+              "RMS %.0f to %.0f dBFS", rmsLowDbfs.getAsDouble(), rmsHighDbfs.getAsDouble()));
     }
-    truePeakDbtp.ifPresent(p -> asked.add(say("true peak to %s dBTP", trimmed(p))));
-    samplePeakDbfs.ifPresent(p -> asked.add(say("peak to %s dBFS", trimmed(p))));
-    floorDbfs.ifPresent(f -> asked.add(say("floor under %.0f dBFS", f)));
+    truePeakDbtp.ifPresent(p -> asked.add(Figures.say("true peak to %s dBTP", trimmed(p))));
+    samplePeakDbfs.ifPresent(p -> asked.add(Figures.say("peak to %s dBFS", trimmed(p))));
+    floorDbfs.ifPresent(f -> asked.add(Figures.say("floor under %.0f dBFS", f)));
     channels.ifPresent(c -> asked.add(c == 1 ? "one channel" : c + " channels"));
-    return String.join(", ", asked).replace('-', '−');
+    return String.join(", ", asked);
   }
 
   private static String trimmed(double value) {
-    return value == Math.rint(value) ? say("%.0f", value) : say("%.1f", value);
-  }
-
-  private static String say(String format, Object... figures) {
-    return String.format(Locale.ROOT, format, figures);
+    return value == Math.rint(value) ? Figures.say("%.0f", value) : Figures.say("%.1f", value);
   }
 }

@@ -39,7 +39,7 @@ public enum School {
     double change =
         switch (this) {
           case PEAKS -> -targets.safeDb() - peak;
-          case AVERAGE -> AVERAGE_DBFS - heard.dbfs(heard.voiceDbSpl());
+          case AVERAGE -> AVERAGE_DBFS - heard.dbfs(heard.activeSpeechDbSpl());
           case FLOAT -> FLOAT_SHOUT_DBFS - peak - allowanceDb;
         };
     return Math.floor(heard.capture().gainDb() + change);

@@ -3,16 +3,18 @@ package nullroom.core.book;
 import java.util.Optional;
 import java.util.stream.Stream;
 import nullroom.core.Trouble;
-import nullroom.core.plan.Adviser;
+import nullroom.core.predict.Heard;
+import nullroom.core.predict.Margins;
 
 /**
  * What gain is planned for.
  *
+ * @param school where the level is set
  * @param material that is spoken or sung
  * @param allowanceDb for what may pass the loudest line: a laugh, a shout
  * @param highestGainDb that the preamp has
  */
-public record Staging(Material material, double allowanceDb, double highestGainDb) {
+public record Staging(School school, Material material, double allowanceDb, double highestGainDb) {
   /** What is recorded, with what may pass its loudest line (common practice). */
   public enum Material {
     /** Read aloud, evenly. */
@@ -55,8 +57,12 @@ public record Staging(Material material, double allowanceDb, double highestGainD
     }
   }
 
-  /** Talk, into a preamp with as much gain as any has. */
-  public static final Staging USUAL = new Staging(Material.TALK, 6, Adviser.HIGHEST_GAIN_DB);
+  /** Gain that inputs of home equipment have at most (common practice). */
+  public static final double HIGHEST_GAIN_DB = 75;
+
+  /** Talk, by its peaks, into a preamp with as much gain as any has. */
+  public static final Staging USUAL =
+      new Staging(School.PEAKS, Material.TALK, Material.TALK.allowanceDb(), HIGHEST_GAIN_DB);
 
   private static final double MOST_ALLOWANCE_DB = 40;
   private static final double MOST_GAIN_DB = 120;
@@ -73,16 +79,31 @@ public record Staging(Material material, double allowanceDb, double highestGainD
 
   /** Other material, with the allowance usual for it. */
   public Staging of(Material other) {
-    return new Staging(other, other.allowanceDb(), highestGainDb);
+    return new Staging(school, other, other.allowanceDb(), highestGainDb);
+  }
+
+  /** By another school. */
+  public Staging by(School other) {
+    return new Staging(other, material, allowanceDb, highestGainDb);
+  }
+
+  /**
+   * The right gain: what the school asks for, in whole decibels, within what the preamp has.
+   *
+   * @param heard with the gain of now
+   * @param targets of the goal
+   */
+  public double rightGainDb(Heard heard, Margins targets) {
+    return Math.clamp(school.gainDb(heard, targets, allowanceDb), 0, highestGainDb);
   }
 
   /** Another allowance. */
   public Staging withAllowanceDb(double allowance) {
-    return new Staging(material, allowance, highestGainDb);
+    return new Staging(school, material, allowance, highestGainDb);
   }
 
   /** Another preamp. */
   public Staging withHighestGainDb(double gain) {
-    return new Staging(material, allowanceDb, gain);
+    return new Staging(school, material, allowanceDb, gain);
   }
 }

@@ -3,9 +3,10 @@ package nullroom.core.plan;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import java.util.function.Function;
-import nullroom.core.book.School;
+import nullroom.core.Figures;
+import nullroom.core.Progress;
+import nullroom.core.book.Staging;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.Patch;
@@ -34,17 +35,29 @@ public final class Adviser {
    */
   private static final double NEAREST_METRES = 0.15;
 
-  /** Gain that inputs of home equipment have at most. */
-  public static final double HIGHEST_GAIN_DB = 75;
+  /** A move that brings it less near is none. */
+  private static final double MOST_OF_THE_WAY = 0.95;
+
+  private static final double STEP_METRES = 0.05;
 
   private Adviser() {}
 
-  /** The moves worth making, best first. */
-  public static List<Move> moves(Room room, Margins targets, Function<Room, Heard> hear) {
+  /**
+   * The moves worth making, best first.
+   *
+   * @param staging what gain is planned for
+   * @param hear what the microphone hears in a changed room
+   * @param progress told of each move that was tried; may cancel
+   */
+  public static List<Move> moves(
+      Room room, Margins targets, Staging staging, Function<Room, Heard> hear, Progress progress) {
     Heard now = hear.apply(room);
     Margins.Kind weakest = now.margins().weakest(targets);
     List<Move> moves = new ArrayList<>();
-    for (Candidate candidate : candidates(room, now, targets)) {
+    List<Candidate> candidates = candidates(room, staging.rightGainDb(now, targets));
+    for (int i = 0; i < candidates.size(); i++) {
+      Candidate candidate = candidates.get(i);
+      progress.step(i, candidates.size());
       Heard after = hear.apply(candidate.room());
       double gain = after.margins().get(weakest) - now.margins().get(weakest);
       if (gain >= LEAST_GAIN_DB) {
@@ -69,7 +82,7 @@ public final class Adviser {
 
   private record Candidate(String name, String station, Room room, int cost, int minutes) {}
 
-  private static List<Candidate> candidates(Room room, Heard now, Margins targets) {
+  private static List<Candidate> candidates(Room room, double rightGainDb) {
     List<Candidate> all = new ArrayList<>();
     for (Surface surface : room.surfaces()) {
       for (Hanging hanging : Hanging.values()) {
@@ -79,7 +92,7 @@ public final class Adviser {
       }
     }
     room.talker().ifPresent(t -> room.microphone().ifPresent(m -> nearer(room, t, m, all)));
-    room.microphone().ifPresent(m -> gain(room, m, now, targets, all));
+    room.microphone().ifPresent(m -> gain(room, m, rightGainDb, all));
     return all;
   }
 
@@ -96,144 +109,38 @@ public final class Adviser {
       Room room, Talker talker, PlacedMicrophone microphone, List<Candidate> all) {
     Point away = microphone.at().minus(talker.at());
     double distance = away.length();
-    double half = Math.max(NEAREST_METRES, distance / 2);
-    if (half < distance * 0.95) {
-      Point place = talker.at().plus(away, half / distance);
-      all.add(
-          new Candidate(
-              String.format(java.util.Locale.ROOT, "Bring the microphone to %.0f cm", half * 100),
-              "mic",
-              room.withMicrophone(microphone.movedTo(place, talker.at())),
-              0,
-              3));
+    for (double nearer = Math.max(NEAREST_METRES, distance / 2);
+        nearer < MOST_OF_THE_WAY * distance;
+        nearer += STEP_METRES) {
+      Point place = talker.at().plus(away, nearer / distance);
+      if (room.holds(place) && !entersPicture(room, microphone.at(), place)) {
+        all.add(
+            new Candidate(
+                Figures.say("Bring the microphone to %.0f cm", nearer * 100),
+                "mic",
+                room.withMicrophone(microphone.movedTo(place, talker.at())),
+                0,
+                3));
+        return;
+      }
     }
   }
 
+  /** Whether the camera would see a microphone that it does not see now. */
+  private static boolean entersPicture(Room room, Point now, Point then) {
+    return room.camera().filter(c -> c.frames(then) && !c.frames(now)).isPresent();
+  }
+
   private static void gain(
-      Room room, PlacedMicrophone microphone, Heard now, Margins targets, List<Candidate> all) {
-    double gain = rightGainDb(now, targets);
+      Room room, PlacedMicrophone microphone, double gain, List<Candidate> all) {
     if (gain != microphone.capture().gainDb()) {
       all.add(
           new Candidate(
-              String.format(java.util.Locale.ROOT, "Set the gain to %.0f dB", gain),
+              Figures.say("Set the gain to %.0f dB", gain),
               "level",
               room.withMicrophone(microphone.with(microphone.capture().withGainDb(gain))),
               0,
               1));
-    }
-  }
-
-  /**
-   * The gain, in whole decibels, that brings the loudest expected peak to its target under full
-   * scale, within what inputs have.
-   */
-  public static double rightGainDb(Heard heard, Margins targets) {
-    return Math.clamp(School.PEAKS.gainDb(heard, targets, 0), 0, HIGHEST_GAIN_DB);
-  }
-
-  /** Things at hand that can be hung or laid. */
-  public enum Hanging {
-    BLANKET(
-        "Hang a blanket on",
-        "Blanket 1.5 × 2.0 m, 10 cm off the wall",
-        "blanket_100",
-        1.5,
-        2.0,
-        15,
-        15),
-    DUVET(
-        "Hang a duvet on",
-        "Duvet 1.35 × 2.0 m, 10 cm off the wall",
-        "duvet_100",
-        1.35,
-        2.0,
-        25,
-        15),
-    RUG("Lay a rug on", "Rug 1.6 × 2.3 m", "rug_on_wood", 1.6, 2.3, 40, 5);
-
-    private final String verb;
-    private final String label;
-    private final String materialId;
-    private final double width;
-    private final double height;
-    private final int cost;
-    private final int minutes;
-
-    Hanging(
-        String verb,
-        String label,
-        String materialId,
-        double width,
-        double height,
-        int cost,
-        int minutes) {
-      this.verb = verb;
-      this.label = label;
-      this.materialId = materialId;
-      this.width = width;
-      this.height = height;
-      this.cost = cost;
-      this.minutes = minutes;
-    }
-
-    String verb() {
-      return verb;
-    }
-
-    /** Name with size for people. */
-    public String label() {
-      return label;
-    }
-
-    /** Material in the table. */
-    public String materialId() {
-      return materialId;
-    }
-
-    /** Guessed price. */
-    public int cost() {
-      return cost;
-    }
-
-    /** Minutes to put it up. */
-    public int minutes() {
-      return minutes;
-    }
-
-    /**
-     * The piece in the middle of a surface, cut down to what fits; empty where it does not belong
-     * there or would lie on what is there already.
-     */
-    public Optional<Patch> patchOn(Room room, Surface surface) {
-      boolean floor = surface instanceof Surface.Floor;
-      if (floor != (this == RUG)
-          || room.patches().stream().anyMatch(p -> p.surface().equals(surface))) {
-        return Optional.empty();
-      }
-      double[] extent = extent(room, surface);
-      double w = Math.min(width, extent[2] - 0.1);
-      double h = Math.min(height, extent[3] - 0.1);
-      if (w < 0.3 || h < 0.3 || w * h > 0.95 * room.areaOf(surface)) {
-        return Optional.empty();
-      }
-      double x = extent[0] + (extent[2] - w) / 2;
-      double y = surface.isWall() ? extent[3] - h - 0.05 : extent[1] + (extent[3] - h) / 2;
-      String name = label.substring(0, label.indexOf(' ')).toLowerCase(java.util.Locale.ROOT);
-      return Optional.of(Patch.rectangle(name, surface, x, y, w, h, materialId))
-          .filter(room::hasPlaceFor);
-    }
-
-    /** Least x, least y, width and height that a piece can use in a surface's own axes. */
-    private static double[] extent(Room room, Surface surface) {
-      double[] us = room.enclosure().span(surface, 0);
-      if (!(surface instanceof Surface.Wall wall)) {
-        double[] vs = room.enclosure().span(surface, 1);
-        return new double[] {us[0], vs[0], us[1] - us[0], vs[1] - vs[0]};
-      }
-      Point a = room.enclosure().unbounded(wall, new Point(0, 0, 0));
-      Point b = room.enclosure().unbounded(wall, new Point(us[1], 0, 0));
-      double top = Math.min(room.heightAt(a), room.heightAt(b));
-      return new double[] {0, 0, us[1], top};
     }
   }
 }

@@ -1,9 +1,9 @@
 package nullroom.core.plan;
 
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.core.Decibels;
+import nullroom.core.Figures;
 import nullroom.core.book.Brief;
 import nullroom.core.measure.take.TakeChannel;
 import nullroom.core.measure.take.TakeReport;
@@ -56,17 +56,11 @@ public record Delivery(double wantedDb, double gainDb, double peakDb, double sho
 
   /** In a sentence. */
   public String words() {
-    String there =
-        String.format(
-            Locale.ROOT, "%+.1f dB bring it there, with peaks at %.1f dB.", gainDb, peakDb);
+    String there = Figures.say("%+.1f dB bring it there, with peaks at %.1f dB.", gainDb, peakDb);
     return (shortLu < 0.05
-            ? there
-            : String.format(
-                Locale.ROOT,
-                "%+.1f dB are wanted, but peaks allow %+.1f: it stays %.1f LU too soft. Tame the peaks first.",
-                wantedDb,
-                gainDb,
-                shortLu))
-        .replace('-', '−');
+        ? there
+        : Figures.say(
+            "%+.1f dB are wanted, but peaks allow %+.1f: it stays %.1f LU too soft. Tame the peaks first.",
+            wantedDb, gainDb, shortLu));
   }
 }

@@ -2,15 +2,18 @@ package nullroom.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Stream;
 import nullroom.core.Decibels;
+import nullroom.core.Figures;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.book.School;
 import nullroom.core.book.Staging;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
-import nullroom.core.signal.Weighting;
+import nullroom.core.predict.Origin;
 
 /**
  * How far to turn the gain up, and what comes of it. All levels in dBFS, a full-scale sine 0.
@@ -18,7 +21,8 @@ import nullroom.core.signal.Weighting;
  * @param school it was set by
  * @param gainDb of the preamp
  * @param changeDb against the gain of now
- * @param activeDbfs active level of the voice
+ * @param activeDbfs active speech level, as a meter of it shows
+ * @param voiceDbfsA the same A-weighted, the voice of the ladder
  * @param peakDbfs loudest expected sample peak
  * @param shoutDbfs the same for a laugh or a shout
  * @param headroomDb left over that
@@ -34,6 +38,7 @@ public record GainPlan(
     double gainDb,
     double changeDb,
     double activeDbfs,
+    double voiceDbfsA,
     double peakDbfs,
     double shoutDbfs,
     double headroomDb,
@@ -56,12 +61,6 @@ public record GainPlan(
   private static final double BOOSTER_DB = 25;
   private static final int[] BITS = {16, 24};
 
-  /** Dither as it is used (triangular) is louder than bare rounding by this. */
-  private static final double DITHER_DB = 4.77;
-
-  private static final int WHITE_TO_HZ = 24_000;
-  private static final double WHITE_A_DB = whiteA();
-
   /**
    * Noise with a word length.
    *
@@ -83,14 +82,14 @@ public record GainPlan(
    * @param targets of the goal
    * @param staging what it is planned for
    */
-  public static GainPlan of(Heard heard, Margins targets, School school, Staging staging) {
-    double highestGainDb = staging.highestGainDb();
+  public static GainPlan of(Heard heard, Margins targets, Staging staging) {
+    School school = staging.school();
     double allowanceDb = staging.allowanceDb();
     Capture capture = heard.capture();
-    double active = heard.dbfs(heard.voiceDbSpl());
+    double active = heard.dbfs(heard.activeSpeechDbSpl());
     double peak = heard.dbfs(heard.peakDbSpl());
     double gain = school.gainDb(heard, targets, allowanceDb);
-    double set = Math.clamp(gain, 0, highestGainDb);
+    double set = staging.rightGainDb(heard, targets);
     double change = set - capture.gainDb();
     double shout = peak + change + allowanceDb;
     double analogue =
@@ -101,13 +100,12 @@ public record GainPlan(
     double analogueDbfs = heard.dbfs(analogue) + change;
     List<Word> words = new ArrayList<>();
     for (int bits : BITS) {
-      double rounding = rounding(bits);
+      double rounding = Capture.roundingDbfsA(bits);
       double all = Decibels.sum(analogueDbfs, rounding);
       words.add(new Word(bits, all, all - analogueDbfs));
     }
     words.add(new Word(32, analogueDbfs, 0));
-    double used =
-        capture.bits() >= 32 ? analogueDbfs : Decibels.sum(analogueDbfs, rounding(capture.bits()));
+    double used = Decibels.sum(analogueDbfs, Capture.roundingDbfsA(capture.bits()));
     boolean tight = -shout < LEAST_HEADROOM_DB && school != School.FLOAT;
     double track = tight ? Math.ceil((shout - SAFE_SHOUT_DBFS) / TRACK_STEP_DB) * TRACK_STEP_DB : 0;
     return new GainPlan(
@@ -115,6 +113,7 @@ public record GainPlan(
         set,
         change,
         active + change,
+        heard.dbfs(heard.voiceDbSplA()) + change,
         peak + change,
         shout,
         -shout,
@@ -122,38 +121,47 @@ public record GainPlan(
         words,
         track,
         tight,
-        advice(heard, gain, highestGainDb, allowanceDb, words, track));
+        advice(heard, gain, staging, words, track));
   }
 
-  /** Dithered rounding, A-weighted, for words of a length: white up to 24 kHz. */
-  static double rounding(int bits) {
-    double step = Math.pow(2, 1 - bits);
-    return Decibels.dbfs(step * step / 12) + DITHER_DB + WHITE_A_DB;
-  }
-
-  /** What A-weighting leaves of white noise up to 24 kHz. */
-  private static double whiteA() {
-    double sum = 0;
-    for (int hz = 1; hz <= WHITE_TO_HZ; hz++) {
-      sum += Weighting.A.power(hz);
-    }
-    return Decibels.ofEnergy(sum / WHITE_TO_HZ);
+  /** Why the gain is what it is, then the levels that it was planned from. */
+  public List<Why> whys(Ladder ladder) {
+    Set<String> used = Set.of("loudest peak", "voice", "room noise", "converter");
+    Origin now = Origin.assumed("with the gain of now");
+    Why gain =
+        new Why(
+            "gain",
+            Figures.say("%.0f dB (%+.0f)", gainDb, changeDb),
+            "Whole decibels that bring the level to where the school wants it ("
+                + school.label()
+                + "), within what the preamp has.",
+            "common practice",
+            List.of(
+                new Why.Input("loudest peak", Figures.say("%.1f dBFS", peakDbfs - changeDb), now),
+                new Why.Input("voice", Figures.say("%.1f dBFS", activeDbfs - changeDb), now)),
+            OptionalDouble.of(ladder.verdicts().safe().uncertaintyDb()),
+            "another school, or another allowance for shouts");
+    return Stream.concat(
+            Stream.of(gain),
+            ladder.rungs().stream().filter(r -> used.contains(r.label())).map(Ladder.Rung::why))
+        .toList();
   }
 
   private static List<String> advice(
-      Heard heard, double gain, double highest, double allowance, List<Word> words, double track) {
+      Heard heard, double gain, Staging staging, List<Word> words, double track) {
+    double highest = staging.highestGainDb();
     List<String> all = new ArrayList<>();
     Capture capture = heard.capture();
-    double overCapsule = heard.peakDbSpl() + allowance - capture.maxDbSpl();
+    double overCapsule = heard.peakDbSpl() + staging.allowanceDb() - capture.maxDbSpl();
     if (overCapsule > 0) {
       all.add(
-          say(
+          Figures.say(
               "The loudest sound would overload the microphone itself by %.0f dB: step back, gain cannot help.",
               overCapsule));
     }
     if (gain > highest) {
       all.add(
-          say(
+          Figures.say(
               "%.0f dB of gain are wanted and the preamp has %.0f: an inline booster adds about %.0f, or come nearer.",
               gain, highest, BOOSTER_DB));
     }
@@ -165,24 +173,21 @@ public record GainPlan(
     double hiss = Decibels.sum(quiet, capture.preampNoiseDbA()) - quiet;
     if (hiss > NOTABLE_HISS_DB) {
       all.add(
-          say(
+          Figures.say(
               "The preamp’s hiss adds %.1f dB to the noise: a quieter one or a booster before it pays.",
               hiss));
     }
     if (words.getFirst().costDb() > NOTABLE_HISS_DB) {
       all.add(
-          say("16 bits would cost %.1f dB of noise: record with 24.", words.getFirst().costDb()));
+          Figures.say(
+              "16 bits would cost %.1f dB of noise: record with 24.", words.getFirst().costDb()));
     }
     if (track > 0) {
       all.add(
-          say(
+          Figures.say(
               "A shout would come within %.0f dB of clipping: switch the limiter on, or keep a second track %.0f dB lower.",
               LEAST_HEADROOM_DB, track));
     }
     return all;
-  }
-
-  private static String say(String format, Object... figures) {
-    return String.format(Locale.ROOT, format, figures);
   }
 }

@@ -2,27 +2,27 @@ package nullroom.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.core.Decibels;
+import nullroom.core.Figures;
 import nullroom.core.book.Brief;
 import nullroom.core.measure.noise.MainsHum;
 import nullroom.core.measure.take.Loudness;
 import nullroom.core.measure.take.TakeChannel;
 import nullroom.core.measure.take.TakeReport;
-import nullroom.core.plan.TakeCheck.Mark;
+import nullroom.core.plan.TakeCheck.Outcome;
 
 /** Holds a take against common practice and a brief. Limits without a source are the former. */
 public final class TakeChecks {
   /** A peak this far over its target may stay. */
-  private static final double PEAK_SLACK_DB = 3;
+  private static final double PEAK_SLACK_DB = Verdict.CLOSE_DB;
 
   /** A peak this far under its target asks for gain before the next take. */
   private static final double LOW_PEAK_DB = 12;
 
   /** Raised by more than this the preamp's hiss is heard (common practice). */
-  private static final double FAR_TOO_LOW_DB = 18;
+  private static final double FAR_TOO_LOW_DB = LOW_PEAK_DB + Verdict.CLOSE_DB;
 
   private static final double GOOD_SPEECH_TO_NOISE_DB = 40;
   private static final double LEAST_SPEECH_TO_NOISE_DB = 25;
@@ -89,33 +89,29 @@ public final class TakeChecks {
     return List.copyOf(all);
   }
 
-  static String say(String format, Object... figures) {
-    return String.format(Locale.ROOT, format, figures).replace("+-", "-");
-  }
-
-  private void add(String check, Mark mark, double measured, double limit, String advice) {
-    all.add(new TakeCheck(check, mark, measured, limit, advice));
+  private void add(String check, Outcome outcome, double measured, double limit, String advice) {
+    all.add(new TakeCheck(check, outcome, measured, limit, advice));
   }
 
   private void peak(double target) {
     double peak = Decibels.ofAmplitude(take.peak());
     double change = target - peak;
-    Mark mark =
+    Outcome outcome =
         change < -PEAK_SLACK_DB || change > FAR_TOO_LOW_DB
-            ? Mark.FAIL
-            : change < 0 || change > LOW_PEAK_DB ? Mark.CLOSE : Mark.PASS;
+            ? Outcome.FAIL
+            : change < 0 || change > LOW_PEAK_DB ? Outcome.CLOSE : Outcome.PASS;
     String advice =
-        mark == Mark.PASS
+        outcome == Outcome.PASS
             ? "The level is right."
-            : say("Change the gain by %+.1f dB before the next take.", change);
-    add("peak", mark, peak, target, advice);
+            : Figures.say("Change the gain by %+.1f dB before the next take.", change);
+    add("peak", outcome, peak, target, advice);
   }
 
   private void clipping() {
     long runs = take.clippedRuns();
     add(
         "clipping",
-        runs == 0 ? Mark.PASS : Mark.FAIL,
+        runs == 0 ? Outcome.PASS : Outcome.FAIL,
         runs,
         0,
         runs == 0
@@ -124,7 +120,7 @@ public final class TakeChecks {
     int flat = runs == 0 ? take.flatTops() : 0;
     add(
         "clippingBefore",
-        flat == 0 ? Mark.PASS : Mark.FAIL,
+        flat == 0 ? Outcome.PASS : Outcome.FAIL,
         flat,
         0,
         flat == 0
@@ -133,12 +129,12 @@ public final class TakeChecks {
     int dropouts = take.dropouts().size();
     add(
         "dropouts",
-        dropouts == 0 ? Mark.PASS : Mark.FAIL,
+        dropouts == 0 ? Outcome.PASS : Outcome.FAIL,
         dropouts,
         0,
         dropouts == 0
             ? "No drop-outs."
-            : say(
+            : Figures.say(
                 "Sound stands still at %.2f s: the computer or card did not keep up; record again.",
                 take.dropouts().getFirst().startSeconds()));
   }
@@ -147,7 +143,7 @@ public final class TakeChecks {
     double offset = Math.abs(take.dcOffset());
     add(
         "dcOffset",
-        offset <= LARGEST_OFFSET ? Mark.PASS : Mark.FAIL,
+        offset <= LARGEST_OFFSET ? Outcome.PASS : Outcome.FAIL,
         take.dcOffset(),
         LARGEST_OFFSET,
         offset <= LARGEST_OFFSET
@@ -159,7 +155,7 @@ public final class TakeChecks {
     if (take.music()) {
       add(
           "music",
-          Mark.CLOSE,
+          Outcome.CLOSE,
           1,
           0,
           "There is music in the pauses: figures of speech and noise mean little. Check the voice alone.");
@@ -170,8 +166,8 @@ public final class TakeChecks {
       add(
           "speechToNoise",
           db >= GOOD_SPEECH_TO_NOISE_DB
-              ? Mark.PASS
-              : db >= LEAST_SPEECH_TO_NOISE_DB ? Mark.CLOSE : Mark.FAIL,
+              ? Outcome.PASS
+              : db >= LEAST_SPEECH_TO_NOISE_DB ? Outcome.CLOSE : Outcome.FAIL,
           db,
           GOOD_SPEECH_TO_NOISE_DB,
           db >= GOOD_SPEECH_TO_NOISE_DB
@@ -191,13 +187,13 @@ public final class TakeChecks {
     add(
         "hum",
         under >= HUM_UNDER_VOICE_DB
-            ? Mark.PASS
-            : under >= LOUD_HUM_UNDER_VOICE_DB ? Mark.CLOSE : Mark.FAIL,
+            ? Outcome.PASS
+            : under >= LOUD_HUM_UNDER_VOICE_DB ? Outcome.CLOSE : Outcome.FAIL,
         under,
         HUM_UNDER_VOICE_DB,
         under >= HUM_UNDER_VOICE_DB
             ? "No hum is heard."
-            : say(
+            : Figures.say(
                 "Hum at %.0f Hz lies %.0f dB under the voice: look for its way in, in Listen.",
                 hum.orElseThrow().fundamentalHz(), under));
   }
@@ -207,16 +203,16 @@ public final class TakeChecks {
     int gusts = take.gusts().size();
     add(
         "thumps",
-        thumps == 0 ? Mark.PASS : thumps < MANY_THUMPS ? Mark.CLOSE : Mark.FAIL,
+        thumps == 0 ? Outcome.PASS : thumps < MANY_THUMPS ? Outcome.CLOSE : Outcome.FAIL,
         thumps,
         0,
         thumps == 0
             ? "No plosives, wind or knocks."
             : 2 * gusts > thumps
-                ? say(
+                ? Figures.say(
                     "Wind at the microphone, first at %.1f s: put a windscreen on, turn fans away.",
                     take.gusts().getFirst().startSeconds())
-                : say(
+                : Figures.say(
                     "Plosives or knocks, the first at %.1f s: speak past the microphone, use a pop screen, keep off the stand.",
                     take.thumps().getFirst().startSeconds()));
   }
@@ -225,12 +221,12 @@ public final class TakeChecks {
     double peak = Decibels.ofAmplitude(amplitude);
     add(
         check,
-        peak <= limit ? Mark.PASS : Mark.FAIL,
+        peak <= limit ? Outcome.PASS : Outcome.FAIL,
         peak,
         limit,
         peak <= limit
             ? "Peaks stay under the limit."
-            : say("Bring it down by %.1f dB, or limit the peaks.", peak - limit));
+            : Figures.say("Bring it down by %.1f dB, or limit the peaks.", peak - limit));
   }
 
   private void brief(Brief b) {
@@ -247,7 +243,9 @@ public final class TakeChecks {
       double floor = take.noiseFloorDbfs().getAsDouble();
       add(
           "noiseFloor",
-          floor <= limit ? Mark.PASS : floor <= limit + FLOOR_SLACK_DB ? Mark.CLOSE : Mark.FAIL,
+          floor <= limit
+              ? Outcome.PASS
+              : floor <= limit + FLOOR_SLACK_DB ? Outcome.CLOSE : Outcome.FAIL,
           floor,
           limit,
           floor <= limit
@@ -264,15 +262,16 @@ public final class TakeChecks {
     boolean breaks = b.truePeakDbtp().isPresent() && peak > b.truePeakDbtp().getAsDouble();
     add(
         "loudness",
-        there ? Mark.PASS : breaks ? Mark.FAIL : Mark.CLOSE,
+        there ? Outcome.PASS : breaks ? Outcome.FAIL : Outcome.CLOSE,
         lufs,
         target,
         there
             ? "Loudness is what the brief asks for."
-            : say("%+.1f dB bring it there", change)
+            : Figures.say("%+.1f dB bring it there", change)
                 + (breaks
-                    ? say("; peaks would come to %.1f dBTP then and have to be limited.", peak)
-                    : say("; peaks come to %.1f dBTP then.", peak)));
+                    ? Figures.say(
+                        "; peaks would come to %.1f dBTP then and have to be limited.", peak)
+                    : Figures.say("; peaks come to %.1f dBTP then.", peak)));
   }
 
   private void rms(double low, double high) {
@@ -280,11 +279,11 @@ public final class TakeChecks {
     double change = rms < low ? low - rms : rms > high ? high - rms : 0;
     add(
         "rms",
-        change == 0 ? Mark.PASS : Mark.CLOSE,
+        change == 0 ? Outcome.PASS : Outcome.CLOSE,
         rms,
         change < 0 ? high : low,
         change == 0
             ? "The average level is what the brief asks for."
-            : say("%+.1f dB bring it there.", change));
+            : Figures.say("%+.1f dB bring it there.", change));
   }
 }

@@ -1,15 +1,14 @@
 package nullroom.core.plan;
 
-import static nullroom.core.plan.TakeChecks.say;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import nullroom.core.Figures;
 import nullroom.core.book.Brief;
 import nullroom.core.book.Handover;
 import nullroom.core.measure.decay.BlindDecay;
 import nullroom.core.measure.take.TakeReport;
-import nullroom.core.plan.TakeCheck.Mark;
+import nullroom.core.plan.TakeCheck.Outcome;
 
 /** What concerns a take as a whole: its channels together, its course, its room, its file. */
 public final class WholeTakeChecks {
@@ -25,7 +24,7 @@ public final class WholeTakeChecks {
       all.add(
           new TakeCheck(
               "deadChannels",
-              dead == 0 ? Mark.PASS : Mark.FAIL,
+              dead == 0 ? Outcome.PASS : Outcome.FAIL,
               dead,
               0,
               dead == 0
@@ -36,7 +35,7 @@ public final class WholeTakeChecks {
         all.add(
             new TakeCheck(
                 "polarity",
-                opposite ? Mark.FAIL : Mark.PASS,
+                opposite ? Outcome.FAIL : Outcome.PASS,
                 report.correlation().getAsDouble(),
                 -0.6,
                 opposite
@@ -48,11 +47,13 @@ public final class WholeTakeChecks {
     all.add(
         new TakeCheck(
             "jumps",
-            most > LARGE_JUMP_LU ? Mark.FAIL : most > TakeReport.JUMP_LU ? Mark.CLOSE : Mark.PASS,
+            most > LARGE_JUMP_LU
+                ? Outcome.FAIL
+                : most > TakeReport.JUMP_LU ? Outcome.CLOSE : Outcome.PASS,
             most,
             TakeReport.JUMP_LU,
             most > TakeReport.JUMP_LU
-                ? say(
+                ? Figures.say(
                     "Loudness jumps by %.0f LU at %.0f s: level the passages, or viewers reach for the remote.",
                     most, report.jumps().getFirst().seconds())
                 : "Passages are about equally loud."));
@@ -71,14 +72,14 @@ public final class WholeTakeChecks {
       all.add(
           new TakeCheck(
               "length",
-              fits ? Mark.PASS : Mark.FAIL,
+              fits ? Outcome.PASS : Outcome.FAIL,
               seconds,
               seconds < shortest ? shortest : longest,
               fits
                   ? "It is as long as asked."
                   : tooLong
-                      ? say("It is %.1f s too long: trim it.", seconds - longest)
-                      : say("%.1f s are missing.", shortest - seconds)));
+                      ? Figures.say("It is %.1f s too long: trim it.", seconds - longest)
+                      : Figures.say("%.1f s are missing.", shortest - seconds)));
     }
     if (asked.rateHz().isPresent()) {
       double rate = asked.rateHz().getAsDouble();
@@ -86,12 +87,12 @@ public final class WholeTakeChecks {
       all.add(
           new TakeCheck(
               "rate",
-              low ? Mark.CLOSE : Mark.PASS,
+              low ? Outcome.CLOSE : Outcome.PASS,
               report.sampleRateHz(),
               rate,
               report.sampleRateHz() == rate
                   ? "The sampling rate is what is asked for."
-                  : say(
+                  : Figures.say(
                       low
                           ? "It is converted to %.1f kHz when it is written, which adds no treble: set the recorder to it."
                           : "It is converted to %.1f kHz when it is written.",
@@ -107,19 +108,21 @@ public final class WholeTakeChecks {
   public static TakeCheck reverberation(BlindDecay guess, double longestSeconds) {
     double seconds = guess.midSeconds();
     double over = seconds - longestSeconds;
-    Mark mark = over <= 0 ? Mark.PASS : over <= guess.midSpreadSeconds() ? Mark.CLOSE : Mark.FAIL;
+    Outcome outcome =
+        over <= 0 ? Outcome.PASS : over <= guess.midSpreadSeconds() ? Outcome.CLOSE : Outcome.FAIL;
     String heard =
-        say(
+        Figures.say(
             "By the ends of words the room rings for about %.2f s, give or take %.2f",
             seconds, guess.midSpreadSeconds());
     return new TakeCheck(
         "reverberation",
-        mark,
+        outcome,
         seconds,
         longestSeconds,
-        mark == Mark.PASS
+        outcome == Outcome.PASS
             ? heard + ": short enough."
             : heard
-                + say("; up to %.2f s suits. Clap to know, and dress the room.", longestSeconds));
+                + Figures.say(
+                    "; up to %.2f s suits. Clap to know, and dress the room.", longestSeconds));
   }
 }

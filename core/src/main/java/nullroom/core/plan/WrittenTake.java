@@ -2,9 +2,9 @@ package nullroom.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import nullroom.core.Decibels;
+import nullroom.core.Figures;
 import nullroom.core.book.Brief;
 import nullroom.core.measure.take.TakeReport;
 
@@ -20,12 +20,12 @@ public final class WrittenTake {
     List<String> said = new ArrayList<>();
     int channels = written.channels().size();
     said.add(channels == 1 ? "one channel" : channels + " channels");
-    said.add(say("%.1f kHz", written.sampleRateHz() / 1000));
-    written.loudness().integratedLufs().ifPresent(l -> said.add(say("%.1f LUFS", l)));
+    said.add(Figures.say("%.1f kHz", written.sampleRateHz() / 1000));
+    written.loudness().integratedLufs().ifPresent(l -> said.add(Figures.say("%.1f LUFS", l)));
     if (written.truePeak() > 0) {
-      said.add(say("true peak %.1f dBTP", Decibels.ofAmplitude(written.truePeak())));
+      said.add(Figures.say("true peak %.1f dBTP", Decibels.ofAmplitude(written.truePeak())));
     }
-    return String.join(", ", said).replace('-', '−');
+    return String.join(", ", said);
   }
 
   /**
@@ -36,15 +36,15 @@ public final class WrittenTake {
   public static Optional<String> fault(
       TakeReport written, Brief brief, Optional<Delivery> delivery) {
     if (brief.channels().isPresent() && brief.channels().getAsInt() != written.channels().size()) {
-      return Optional.of(say("%d channels are asked for", brief.channels().getAsInt()));
+      return Optional.of(Figures.say("%d channels are asked for", brief.channels().getAsInt()));
     }
     double rate = brief.handover().rateHz().orElse(written.sampleRateHz());
     if (rate != written.sampleRateHz()) {
-      return Optional.of(say("%.1f kHz are asked for", rate / 1000));
+      return Optional.of(Figures.say("%.1f kHz are asked for", rate / 1000));
     }
     double limit = brief.truePeakDbtp().orElse(Double.POSITIVE_INFINITY);
     if (written.truePeak() > 0 && Decibels.ofAmplitude(written.truePeak()) > limit + SLACK_DB) {
-      return Optional.of(say("true peaks may reach %.1f dBTP", limit));
+      return Optional.of(Figures.say("true peaks may reach %.1f dBTP", limit));
     }
     boolean reachable = delivery.filter(d -> d.shortLu() < SLACK_DB).isPresent();
     if (reachable
@@ -55,12 +55,8 @@ public final class WrittenTake {
                     - brief.integratedLufs().getAsDouble())
             > brief.toleranceLu().orElse(1) + SLACK_DB) {
       return Optional.of(
-          say("%.0f LUFS are asked for", brief.integratedLufs().getAsDouble()).replace('-', '−'));
+          Figures.say("%.0f LUFS are asked for", brief.integratedLufs().getAsDouble()));
     }
     return Optional.empty();
-  }
-
-  private static String say(String format, Object... figures) {
-    return String.format(Locale.ROOT, format, figures);
   }
 }

@@ -37,6 +37,7 @@ import nullroom.core.room.Talker;
  * @param capture microphone and input
  * @param distanceMetres from lips to capsule
  * @param peakDbSpl loudest expected sample peak, as the level of a sine with that peak
+ * @param basis where each of these comes from
  */
 public record Heard(
     Bands directDbSpl,
@@ -50,7 +51,8 @@ public record Heard(
     Bands decaySeconds,
     Capture capture,
     double distanceMetres,
-    double peakDbSpl) {
+    double peakDbSpl,
+    Basis basis) {
 
   /**
    * The noise of one source at the microphone, through its pattern.
@@ -71,7 +73,7 @@ public record Heard(
   private static final double UNHEARD_DB_SPL = -60;
 
   /** Early and late part here, after the direct sound (ISO 3382-1, C50). */
-  static final double EARLY_SECONDS = 0.05;
+  public static final double EARLY_SECONDS = 0.05;
 
   /** A sine's peak lies this much over its RMS. */
   private static final double SINE_CREST_DB = 3.0103;
@@ -144,7 +146,8 @@ public record Heard(
         decaySeconds,
         capture,
         talker.at().distanceTo(microphone.at()),
-        voice + talker.effort().crestDb() - SINE_CREST_DB);
+        voice + talker.effort().crestDb() - SINE_CREST_DB,
+        Basis.described(room.noiseDbSpl().isPresent()));
   }
 
   /**
@@ -206,6 +209,15 @@ public record Heard(
 
   /** The same voice with another loudest peak, as it was heard. */
   public Heard withPeakDbSpl(double peak) {
+    return with(peak, basis);
+  }
+
+  /** The same, standing on something else. */
+  public Heard with(Basis other) {
+    return with(peakDbSpl, other);
+  }
+
+  private Heard with(double peak, Basis other) {
     return new Heard(
         directDbSpl,
         earlyDbSpl,
@@ -218,12 +230,23 @@ public record Heard(
         decaySeconds,
         capture,
         distanceMetres,
-        peak);
+        peak,
+        other);
   }
 
-  /** Active speech level of the useful sound (direct and early), unweighted, dB SPL. */
-  public double voiceDbSpl() {
+  /** The voice: active speech level of the useful sound (direct and early), A-weighted, dB SPL. */
+  public double voiceDbSplA() {
+    return Octave.aWeightedSum(directDbSpl.energySum(earlyDbSpl));
+  }
+
+  /** The same unweighted, as a meter of active speech shows it (ITU-T P.56). */
+  public double activeSpeechDbSpl() {
     return Decibels.sum(directDbSpl.energySum(), earlyDbSpl.energySum());
+  }
+
+  /** All noise, A-weighted, dB SPL. */
+  public double noiseDbSplA() {
+    return Octave.aWeightedSum(noiseDbSpl());
   }
 
   /** All noise together, per octave. */
@@ -270,16 +293,20 @@ public record Heard(
 
   /** The three margins. */
   public Margins margins() {
-    double quiet =
-        Octave.aWeightedSum(directDbSpl.energySum(earlyDbSpl)) - Octave.aWeightedSum(noiseDbSpl());
+    double quiet = voiceDbSplA() - noiseDbSplA();
+    return new Margins(quiet, overVoice(c50Db()), capture.overloadDbSpl() - peakDbSpl);
+  }
+
+  /** A figure of each octave averaged over the voice's, by the energy of the direct sound. */
+  public double overVoice(Bands figure) {
     double weights = 0;
-    double clear = 0;
+    double sum = 0;
     for (int i = Octave.FIRST_VOICE; i < Octave.COUNT; i++) {
       double weight = Decibels.toEnergy(directDbSpl.get(i));
       weights += weight;
-      clear += weight * c50Db().get(i);
+      sum += weight * figure.get(i);
     }
-    return new Margins(quiet, clear / weights, capture.overloadDbSpl() - peakDbSpl);
+    return sum / weights;
   }
 
   /** A level at the microphone as dBFS (AES17). */
@@ -309,7 +336,7 @@ public record Heard(
    */
   public OptionalDouble allowedRoomNoiseDbA(double targetDb) {
     double allowed =
-        Decibels.toEnergy(Octave.aWeightedSum(directDbSpl.energySum(earlyDbSpl)) - targetDb)
+        Decibels.toEnergy(voiceDbSplA() - targetDb)
             - Decibels.toEnergy(Octave.aWeightedSum(ownNoiseDbSpl()));
     return allowed > 0 ? OptionalDouble.of(Decibels.ofEnergy(allowed)) : OptionalDouble.empty();
   }

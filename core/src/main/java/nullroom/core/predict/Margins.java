@@ -8,21 +8,11 @@ package nullroom.core.predict;
  * @param safeDb loudest expected peak under the first thing that overloads
  */
 public record Margins(double quietDb, double clearDb, double safeDb) {
-  /** A margin this little under its target is close, further under it is short. */
-  public static final double CLOSE_DB = 3;
-
   /** Which of the three. */
   public enum Kind {
     QUIET,
     CLEAR,
     SAFE
-  }
-
-  /** How a margin stands against its target. */
-  public enum Mark {
-    MET,
-    CLOSE,
-    SHORT
   }
 
   /** One of the three figures. */
@@ -37,12 +27,6 @@ public record Margins(double quietDb, double clearDb, double safeDb) {
   /** What a margin has over its target; negative where it falls short. */
   public double over(Margins targets, Kind kind) {
     return get(kind) - targets.get(kind);
-  }
-
-  /** The mark of one margin. */
-  public Mark mark(Margins targets, Kind kind) {
-    double over = over(targets, kind);
-    return over >= 0 ? Mark.MET : over >= -CLOSE_DB ? Mark.CLOSE : Mark.SHORT;
   }
 
   /** The margin with the least over its target. */

@@ -12,10 +12,19 @@ import nullroom.core.room.Room;
  * been traced itself. In another shape nothing is kept.
  *
  * @param room that was traced
+ * @param decaySeconds times that the traced response was brought to
+ * @param full what was traced
  * @param earlyDb traced over quick, up to 50 ms
  * @param lateDb the same later
+ * @param standardErrorDb of the traced late level
  */
-public record Refinement(Room room, Bands earlyDb, Bands lateDb) {
+public record Refinement(
+    Room room,
+    Bands decaySeconds,
+    ReflectedSound full,
+    Bands earlyDb,
+    Bands lateDb,
+    double standardErrorDb) {
   /** More than this is no correction but silence on one side. */
   private static final double MOST_DB = 30;
 
@@ -46,8 +55,11 @@ public record Refinement(Room room, Bands earlyDb, Bands lateDb) {
     ReflectedSound quick = ReflectedSound.quick(room, decaySeconds);
     return new Refinement(
         room,
+        decaySeconds,
+        full,
         full.earlyDb().with(quick.earlyDb(), Refinement::over),
-        full.lateDb().with(quick.lateDb(), Refinement::over));
+        full.lateDb().with(quick.lateDb(), Refinement::over),
+        traced.standardErrorDb());
   }
 
   private static double over(double traced, double quick) {
@@ -73,8 +85,17 @@ public record Refinement(Room room, Bands earlyDb, Bands lateDb) {
     return room.outline().equals(other.outline()) && room.ceiling().equals(other.ceiling());
   }
 
-  /** A quick answer of a room that it holds for, corrected. */
-  public ReflectedSound of(ReflectedSound quick) {
+  /**
+   * The answer of a room that it holds for: what was traced where it is that room, else its quick
+   * answer corrected.
+   *
+   * @param seconds times of that room
+   * @param quick its quick answer with those
+   */
+  public ReflectedSound of(Room other, Bands seconds, ReflectedSound quick) {
+    if (alike(room, other) && seconds.equals(decaySeconds)) {
+      return full;
+    }
     return new ReflectedSound(
         quick.earlyDb().with(earlyDb, Double::sum),
         quick.lateDb().with(lateDb, Double::sum),

@@ -115,7 +115,7 @@ public record RoomResponse(
   }
 
   /** The direct sound and what comes by one surface, at once. */
-  static RoomResponse first(Room room) {
+  public static RoomResponse first(Room room) {
     return new Tracing(room).first();
   }
 

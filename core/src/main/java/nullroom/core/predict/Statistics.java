@@ -3,12 +3,12 @@ package nullroom.core.predict;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import nullroom.core.Decibels;
+import nullroom.core.Figures;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.room.Face;
@@ -140,8 +140,7 @@ public record Statistics(
     double most = Arrays.stream(weight.toArray()).max().orElse(0);
     return most == 0
         ? "Eyring, since absorption is spread evenly enough for sound to mix."
-        : String.format(
-            Locale.ROOT,
+        : Figures.say(
             "Between Eyring and Arau-Puchades, since opposite pairs of surfaces absorb unequally and sound lives on between the hard ones: "
                 + "%.0f %% of the latter at 1 kHz, %.0f to %.0f %% over all octaves.",
             100 * weight.get(Octave.HZ_1000),

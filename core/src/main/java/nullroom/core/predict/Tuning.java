@@ -3,10 +3,10 @@ package nullroom.core.predict;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import nullroom.core.Figures;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.room.Face;
@@ -196,22 +196,14 @@ public record Tuning(
       return Optional.empty();
     }
     String times =
-        String.format(
-            Locale.ROOT,
+        Figures.say(
             "At %.0f Hz the room as described would ring for %.2f s, and %.2f s were measured",
-            Octave.nominalHz(at),
-            describedSeconds.get(at),
-            measured.get(at).orElseThrow());
+            Octave.nominalHz(at), describedSeconds.get(at), measured.get(at).orElseThrow());
     return Optional.of(
         off[at] > 0
-            ? String.format(
-                Locale.ROOT,
-                "%s: %.1f m² of absorption are missing: %s",
-                times,
-                off[at],
-                more(measured, off))
-            : String.format(
-                Locale.ROOT,
+            ? Figures.say(
+                "%s: %.1f m² of absorption are missing: %s", times, off[at], more(measured, off))
+            : Figures.say(
                 "%s: it holds %.1f m² of absorption too much: %s",
                 times,
                 -off[at],

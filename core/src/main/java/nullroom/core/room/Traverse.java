@@ -2,7 +2,7 @@ package nullroom.core.room;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
+import nullroom.core.Figures;
 import nullroom.core.Trouble;
 
 /**
@@ -57,8 +57,7 @@ public record Traverse(Outline outline, double missMetres) {
     if (miss > MOST_SHARE * around) {
       throw new Trouble.BadField(
           "walls",
-          String.format(
-              Locale.ROOT,
+          Figures.say(
               "the last one ends %.2f m from where the first begins; measure them again, or check which corners turn outwards",
               miss));
     }

@@ -104,7 +104,7 @@ class HandoverTest {
     Brief brief = Brief.own("mine", -20, 1, -1, NONE, handover);
     return WholeTakeChecks.of(lasting(seconds), Optional.of(brief)).stream()
         .filter(v -> v.check().equals("length") || v.check().equals("rate"))
-        .map(v -> v.check() + " " + v.mark() + " " + v.advice());
+        .map(v -> v.check() + " " + v.outcome() + " " + v.advice());
   }
 
   @Test

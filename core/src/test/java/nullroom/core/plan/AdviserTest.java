@@ -4,9 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import nullroom.core.Progress;
 import nullroom.core.TestRooms;
 import nullroom.core.book.Goal;
-import nullroom.core.plan.Adviser.Hanging;
+import nullroom.core.book.Staging;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.Ceiling;
@@ -25,7 +26,7 @@ class AdviserTest {
   private final Room room = TestRooms.box(0.06);
 
   private List<Move> moves(Room from) {
-    return Adviser.moves(from, TARGETS, Heard::of);
+    return Adviser.moves(from, TARGETS, Staging.USUAL, Heard::of, Progress.NONE);
   }
 
   @Test
@@ -78,13 +79,13 @@ class AdviserTest {
     PlacedMicrophone m = room.requireMicrophone();
     for (double gain : new double[] {0, 20, 40, 60}) {
       Heard heard = Heard.of(room.withMicrophone(m.with(m.capture().withGainDb(gain))));
-      assertThat(Adviser.rightGainDb(heard, TARGETS))
-          .isEqualTo(Adviser.rightGainDb(Heard.of(room), TARGETS))
-          .isBetween(0.0, Adviser.HIGHEST_GAIN_DB);
+      assertThat(Staging.USUAL.rightGainDb(heard, TARGETS))
+          .isEqualTo(Staging.USUAL.rightGainDb(Heard.of(room), TARGETS))
+          .isBetween(0.0, Staging.HIGHEST_GAIN_DB);
     }
-    assertThat(Adviser.rightGainDb(Heard.of(room), new Margins(0, 0, -200)))
-        .isEqualTo(Adviser.HIGHEST_GAIN_DB);
-    assertThat(Adviser.rightGainDb(Heard.of(room), new Margins(0, 0, 200))).isZero();
+    assertThat(Staging.USUAL.rightGainDb(Heard.of(room), new Margins(0, 0, -200)))
+        .isEqualTo(Staging.HIGHEST_GAIN_DB);
+    assertThat(Staging.USUAL.rightGainDb(Heard.of(room), new Margins(0, 0, 200))).isZero();
   }
 
   @ParameterizedTest

@@ -41,7 +41,8 @@ class GainPlanTest {
   }
 
   private static GainPlan plan(VocalEffort effort, Capture chain, School school) {
-    return GainPlan.of(heard(effort, chain), TARGETS, school, Staging.USUAL.withHighestGainDb(60));
+    return GainPlan.of(
+        heard(effort, chain), TARGETS, Staging.USUAL.by(school).withHighestGainDb(60));
   }
 
   @ParameterizedTest
@@ -75,9 +76,9 @@ class GainPlanTest {
   void byHand() {
     Heard heard = heard(VocalEffort.NORMAL, chain(-38, -125));
     GainPlan plan =
-        GainPlan.of(heard, TARGETS, School.AVERAGE, Staging.USUAL.withHighestGainDb(60));
+        GainPlan.of(heard, TARGETS, Staging.USUAL.by(School.AVERAGE).withHighestGainDb(60));
     double sensitivityDbu = -38 + 20 * Math.log10(1000 / 774.597);
-    double gain = -18 + 20 - sensitivityDbu - (heard.voiceDbSpl() - 94);
+    double gain = -18 + 20 - sensitivityDbu - (heard.activeSpeechDbSpl() - 94);
     assertThat(plan.gainDb()).isEqualTo(Math.floor(gain));
     assertThat(plan.changeDb()).isEqualTo(plan.gainDb() - 40);
   }
@@ -104,7 +105,7 @@ class GainPlanTest {
   void words() {
     for (CSVRecord row : ReferenceTable.rows("quantisation_noise.csv")) {
       int bits = Integer.parseInt(row.get("bits"));
-      assertThat(GainPlan.rounding(bits))
+      assertThat(Capture.roundingDbfsA(bits))
           .as("%d bits, triangular dither, A-weighted", bits)
           .isCloseTo(Double.parseDouble(row.get("tpdf_a_weighted_48khz_dbfs")), within(0.15));
     }

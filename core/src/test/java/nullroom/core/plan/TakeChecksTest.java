@@ -12,7 +12,7 @@ import nullroom.core.Progress;
 import nullroom.core.book.Brief;
 import nullroom.core.measure.take.TakeMeter;
 import nullroom.core.measure.take.TakeReport;
-import nullroom.core.plan.TakeCheck.Mark;
+import nullroom.core.plan.TakeCheck.Outcome;
 import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
 import org.junit.jupiter.api.DisplayName;
@@ -67,12 +67,12 @@ class TakeChecksTest {
     "-7,FAIL"
   })
   @DisplayName("a peak far under its target is as wrong as one over it")
-  void peak(double peakDbfs, Mark mark) {
+  void peak(double peakDbfs, Outcome outcome) {
     TakeCheck peak = one(verdicts(spoken(peakDbfs, -90), Optional.empty()), "peak");
-    assertThat(peak.mark()).isEqualTo(mark);
+    assertThat(peak.outcome()).isEqualTo(outcome);
     assertThat(peak.measured()).isCloseTo(peakDbfs, within(0.1));
-    if (mark != Mark.PASS) {
-      assertThat(peak.advice()).contains(peakDbfs < PEAK_TARGET_DBFS ? "by +" : "by -");
+    if (outcome != Outcome.PASS) {
+      assertThat(peak.advice()).contains(peakDbfs < PEAK_TARGET_DBFS ? "by +" : "by −");
     }
   }
 
@@ -80,13 +80,13 @@ class TakeChecksTest {
   @DisplayName("a clean take passes all that does not depend on a brief")
   void clean() {
     assertThat(verdicts(spoken(-13, -80), Optional.empty()))
-        .allSatisfy(v -> assertThat(v.mark()).as(v.check()).isEqualTo(Mark.PASS));
+        .allSatisfy(v -> assertThat(v.outcome()).as(v.check()).isEqualTo(Outcome.PASS));
   }
 
   private static void fails(String check, String advice, DoubleUnaryOperator fault) {
     double[] x = Arrays.stream(spoken(-13, -80)).map(fault).toArray();
     TakeCheck verdict = one(verdicts(x, Optional.empty()), check);
-    assertThat(verdict.mark()).as(check).isEqualTo(Mark.FAIL);
+    assertThat(verdict.outcome()).as(check).isEqualTo(Outcome.FAIL);
     assertThat(verdict.advice()).contains(advice);
   }
 
@@ -116,11 +116,11 @@ class TakeChecksTest {
     Optional<Brief> brief = Brief.find("podcast-16");
     List<TakeCheck> all = verdicts(spoken(-13, -50), brief);
     assertThat(all).extracting(TakeCheck::check).contains("loudness", "truePeak");
-    assertThat(one(all, "truePeak").mark()).isEqualTo(Mark.PASS);
+    assertThat(one(all, "truePeak").outcome()).isEqualTo(Outcome.PASS);
     assertThat(one(all, "loudness").limit())
         .isEqualTo(brief.orElseThrow().integratedLufs().orElseThrow());
     List<TakeCheck> book = verdicts(spoken(-13, -50), Brief.find("audiobook"));
-    assertThat(one(book, "noiseFloor").mark()).isEqualTo(Mark.FAIL);
+    assertThat(one(book, "noiseFloor").outcome()).isEqualTo(Outcome.FAIL);
     assertThat(one(book, "noiseFloor").measured()).isCloseTo(-50 + 3, within(1.5));
   }
 

@@ -16,14 +16,14 @@ class WholeTakeChecksTest {
     "0.60, 0.40, FAIL, dress the room"
   })
   @DisplayName("a guessed reverberation is held against the goal, its uncertainty in mind")
-  void reverberation(double seconds, double longest, TakeCheck.Mark mark, String advice) {
+  void reverberation(double seconds, double longest, TakeCheck.Outcome outcome, String advice) {
     BlindDecay guess =
         new BlindDecay(
             List.of(
                 new BlindDecay.Estimate(500, seconds + 0.02, 0.05, 12),
                 new BlindDecay.Estimate(1000, seconds - 0.02, 0.05, 12)));
     TakeCheck verdict = WholeTakeChecks.reverberation(guess, longest);
-    assertThat(verdict.mark()).isEqualTo(mark);
+    assertThat(verdict.outcome()).isEqualTo(outcome);
     assertThat(verdict.measured()).isEqualTo(guess.midSeconds());
     assertThat(verdict.limit()).isEqualTo(longest);
     assertThat(verdict.advice()).contains("By the ends of words").contains(advice);

@@ -146,12 +146,9 @@ class HeardTest {
   }
 
   @Test
-  void marksAndTheWeakestMargin() {
+  void theWeakestMargin() {
     Margins targets = new Margins(38, 10, 12);
     Margins margins = new Margins(40, 8, 3);
-    assertThat(margins.mark(targets, Margins.Kind.QUIET)).isEqualTo(Margins.Mark.MET);
-    assertThat(margins.mark(targets, Margins.Kind.CLEAR)).isEqualTo(Margins.Mark.CLOSE);
-    assertThat(margins.mark(targets, Margins.Kind.SAFE)).isEqualTo(Margins.Mark.SHORT);
     assertThat(margins.weakest(targets)).isEqualTo(Margins.Kind.SAFE);
     assertThat(margins.over(targets, Margins.Kind.QUIET)).isCloseTo(2, within(1e-9));
     for (Goal goal : Goal.values()) {

@@ -62,7 +62,7 @@ class RefinementTest {
   @DisplayName("for the room that was traced the corrected answer is the traced one")
   void exact() {
     Refinement refinement = Refinement.of(room, traced, seconds);
-    ReflectedSound corrected = refinement.of(ReflectedSound.quick(room, seconds));
+    ReflectedSound corrected = refinement.of(room, seconds, ReflectedSound.quick(room, seconds));
     ReflectedSound truth = ReflectedSound.of(traced);
     for (int b = 0; b < 8; b++) {
       assertThat(corrected.earlyDb().get(b)).isCloseTo(truth.earlyDb().get(b), within(1e-9));
@@ -83,7 +83,7 @@ class RefinementTest {
     Room moved = RoomItem.MICROPHONE.moved(room, new Point(1.8, 1.6, 1.2));
     Bands t = Statistics.of(moved).seconds();
     ReflectedSound quick = ReflectedSound.quick(moved, t);
-    ReflectedSound corrected = Refinement.of(room, traced, seconds).of(quick);
+    ReflectedSound corrected = Refinement.of(room, traced, seconds).of(moved, t, quick);
     ReflectedSound truth = ReflectedSound.of(RoomResponse.of(moved, 1, Progress.NONE));
     assertThat(squares(corrected.lateDb(), truth.lateDb()))
         .isLessThan(0.3 * squares(quick.lateDb(), truth.lateDb()));
@@ -94,7 +94,7 @@ class RefinementTest {
   void measured() {
     Bands half = seconds.map(t -> t / 2);
     ReflectedSound corrected =
-        Refinement.of(room, traced, half).of(ReflectedSound.quick(room, half));
+        Refinement.of(room, traced, half).of(room, half, ReflectedSound.quick(room, half));
     assertThat(corrected.lateDb().get(4)).isLessThan(ReflectedSound.of(traced).lateDb().get(4) - 4);
   }
 

@@ -53,7 +53,9 @@ class FacetTest {
       assertThat(facet.normal().length()).isCloseTo(1, within(1e-12));
     }
     for (Surface surface : room.surfaces()) {
-      assertThat(areas.get(surface.id())).as(surface.id()).isCloseTo(room.areaOf(surface), within(2e-3));
+      assertThat(areas.get(surface.id()))
+          .as(surface.id())
+          .isCloseTo(room.areaOf(surface), within(2e-3));
     }
     assertThat(sum.length()).as("closed").isLessThan(1e-9);
     assertThat(volume).isCloseTo(room.volume(), within(1e-9));

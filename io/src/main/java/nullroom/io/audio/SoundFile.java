@@ -11,6 +11,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalInt;
 import java.util.Set;
+import nullroom.core.Figures;
 import nullroom.core.Trouble;
 import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
@@ -184,8 +185,7 @@ public final class SoundFile implements SampleSource, AutoCloseable {
         if (!(Math.abs(channel[i]) <= 1e6)) {
           throw new Trouble.BadFile(
               name,
-              String.format(
-                  java.util.Locale.ROOT,
+              Figures.say(
                   "holds samples that are no sound (not a number, or beyond a million times full scale) at %.3f s",
                   (frames + i) / sampleRateHz()));
         }

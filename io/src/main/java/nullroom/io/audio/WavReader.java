@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import nullroom.core.Figures;
 import nullroom.core.Trouble;
 
 /**
@@ -100,9 +101,7 @@ final class WavReader {
     }
     if (rate < SoundFile.LOWEST_RATE_HZ || rate > SoundFile.HIGHEST_RATE_HZ) {
       throw new Trouble.BadFile(
-          name,
-          String.format(
-              java.util.Locale.ROOT, "claims %.0f samples a second; that is no recording", rate));
+          name, Figures.say("claims %.0f samples a second; that is no recording", rate));
     }
     if (bits % 8 != 0 && block % channels == 0) {
       bits = block / channels * 8; // such as 20 bits in three bytes, left-justified

@@ -11,6 +11,7 @@ import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.book.Brief;
 import nullroom.core.book.Handover;
 import nullroom.core.book.Levels;
+import nullroom.core.book.School;
 import nullroom.core.book.Staging;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -63,12 +64,17 @@ final class LevelsJson {
         () -> {
           Field material = f.object().required("material");
           return new Staging(
+              f.optional("school").map(LevelsJson::school).orElse(School.PEAKS),
               Staging.Material.find(material.text())
                   .orElseThrow(() ->
                       new Trouble.BadField(material.path(), "must be read, talk, acted or song")),
               f.required("allowanceDb").number(),
               f.required("highestGainDb").number());
         });
+  }
+
+  private static School school(Field f) {
+    return f.oneOf(School::find, "peaks, average, float");
   }
 
   private static Brief brief(Field f) {

@@ -3,8 +3,8 @@ package nullroom.core.measure.decay;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.OptionalDouble;
+import nullroom.core.Figures;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.signal.Samples;
 import nullroom.core.signal.Sums;
@@ -195,8 +195,7 @@ public final class ClapWatch {
             seconds,
             Verdict.WEAK,
             inr,
-            String.format(
-                Locale.ROOT,
+            Figures.say(
                 "Only %.0f of 35 dB over the noise at mid frequencies: clap harder, or quieten the room.",
                 least));
   }

@@ -3,11 +3,11 @@ package nullroom.core.measure.decay;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
 import nullroom.core.Decibels;
+import nullroom.core.Figures;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.ClipCounter;
 import nullroom.core.measure.noise.NoiseMeter;
@@ -150,12 +150,9 @@ public final class DecayAnalysis {
       takes
           .warnings()
           .add(
-              String.format(
-                  Locale.ROOT,
+              Figures.say(
                   "Nobody told which sweep was played; by its sound it rose from %.0f to %.0f Hz in %.1f s.",
-                  sweep.fromHz(),
-                  sweep.toHz(),
-                  sweep.seconds()));
+                  sweep.fromHz(), sweep.toHz(), sweep.seconds()));
     }
     return takes;
   }
@@ -167,8 +164,7 @@ public final class DecayAnalysis {
     return clips.samples() == 0
         ? Optional.empty()
         : Optional.of(
-            String.format(
-                Locale.ROOT,
+            Figures.say(
                 "The recording clips (%d samples at full scale): levels, clarity and distortion are wrong by it; turn the input down and repeat.",
                 clips.samples()));
   }

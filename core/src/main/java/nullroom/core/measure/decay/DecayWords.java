@@ -2,8 +2,8 @@ package nullroom.core.measure.decay;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.BiPredicate;
+import nullroom.core.Figures;
 import nullroom.core.signal.Band;
 
 /** Why bands have no time, or a doubtful one, and how to get it. */
@@ -39,18 +39,13 @@ final class DecayWords {
       if (decay.t20Seconds().isEmpty()) {
         sentences.add(
             inr < DecayAnalysis.INR_T20_DB
-                ? String.format(
-                    Locale.ROOT,
+                ? Figures.say(
                     "%s: the %s only %.0f dB over the noise, T20 needs 35; %s, or wait for a quieter hour.",
-                    name(bands.get(i)),
-                    stands(excitation),
-                    inr,
-                    advice(excitation, bands.get(i)))
+                    name(bands.get(i)), stands(excitation), inr, advice(excitation, bands.get(i)))
                 : name(bands.get(i)) + ": the decay is no falling line that could be fitted.");
       } else if (bandwidthTime(bands.get(i), decay) < 4) {
         sentences.add(
-            String.format(
-                Locale.ROOT,
+            Figures.say(
                 "%s: %.2f s is shorter than the band filter can show (B T = %.1f, under 4).",
                 name(bands.get(i)),
                 decay.t20Seconds().getAsDouble(),
@@ -127,6 +122,6 @@ final class DecayWords {
 
   private static String name(Band band) {
     double hz = band.nominalHz();
-    return hz == Math.rint(hz) ? String.format(Locale.ROOT, "%.0f Hz", hz) : hz + " Hz";
+    return hz == Math.rint(hz) ? Figures.say("%.0f Hz", hz) : hz + " Hz";
   }
 }

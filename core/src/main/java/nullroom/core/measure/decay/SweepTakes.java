@@ -2,9 +2,9 @@ package nullroom.core.measure.decay;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import nullroom.core.Figures;
 import nullroom.core.Quantile;
 import nullroom.core.signal.Deconvolution;
 import nullroom.core.signal.Peak;
@@ -77,16 +77,13 @@ final class SweepTakes {
     }
     if (recorded.length < played.length) {
       return Takes.none(
-          String.format(
-              Locale.ROOT,
+          Figures.say(
               "The recording (%.1f s) is shorter than the sweep (%.1f s): record from before it starts until two seconds after it ends.",
-              recorded.length / rate,
-              played.length / rate));
+              recorded.length / rate, played.length / rate));
     }
     if ((long) recorded.length + played.length > MOST_SAMPLES) {
       return Takes.none(
-          String.format(
-              Locale.ROOT,
+          Figures.say(
               "The recording is too long to be divided by a sweep at once (%.0f s): cut it to the sweeps.",
               recorded.length / rate));
     }
@@ -108,11 +105,9 @@ final class SweepTakes {
       response = division.response();
       starts = starts(response, recorded.length);
       warnings.add(
-          String.format(
-              Locale.ROOT,
+          Figures.say(
               "The recorder's clock differs from the player's by %.0f millionths, give or take %.0f; that was taken out.",
-              Math.abs(drift) * 1e6,
-              uncertainty * 1e6));
+              Math.abs(drift) * 1e6, uncertainty * 1e6));
     }
     return cut(response, starts, recorded.length);
   }
@@ -124,11 +119,9 @@ final class SweepTakes {
       return Optional.empty();
     }
     String sentence =
-        String.format(
-            Locale.ROOT,
+        Figures.say(
             "The recording holds another sweep: it rises by an octave in %.2f s, the one it was compared with in %.2f s.",
-            heard.secondsPerE() * Math.log(2),
-            sweep.secondsPerE() * Math.log(2));
+            heard.secondsPerE() * Math.log(2), sweep.secondsPerE() * Math.log(2));
     for (double other : new double[] {44_100.0 / 48_000, 48_000.0 / 44_100}) {
       if (Math.abs(ratio / other - 1) < 0.01) {
         sentence +=

@@ -3,7 +3,7 @@ package nullroom.core.measure.noise;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
+import nullroom.core.Figures;
 
 /** Places and hours to record in, compared by their noise: best first, each with the reason. */
 public final class Spots {
@@ -63,10 +63,8 @@ public final class Spots {
     parts.add(
         overBestDb < ALIKE_DB
             ? overBestDb == 0 ? "the quietest" : "as quiet as any"
-            : String.format(Locale.ROOT, "%.0f dB louder than the quietest", overBestDb));
-    r.mains()
-        .ifPresent(
-            m -> parts.add(String.format(Locale.ROOT, "hums at %.0f Hz", m.fundamentalHz())));
+            : Figures.say("%.0f dB louder than the quietest", overBestDb));
+    r.mains().ifPresent(m -> parts.add(Figures.say("hums at %.0f Hz", m.fundamentalHz())));
     long tones = r.tones().stream().filter(t -> !t.mains()).count();
     if (tones > 0) {
       parts.add(tones == 1 ? "one tone" : tones + " tones");

@@ -2,16 +2,8 @@ package nullroom.core.book;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
-import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
-import nullroom.core.acoustics.Octave;
-import nullroom.core.measure.decay.PositionAverage;
 import nullroom.core.measure.noise.Scale;
-import nullroom.core.predict.Heard;
-import nullroom.core.predict.Refinement;
-import nullroom.core.predict.ReflectedSound;
-import nullroom.core.predict.Statistics;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Room;
 
@@ -57,12 +49,6 @@ public record RoomBook(
     return listening.noise();
   }
 
-  /**
-   * Adjustments of the prediction to the measurement are held within this factor: beyond, the
-   * description is wrong.
-   */
-  private static final double LARGEST_ADJUSTMENT = 3;
-
   /** What digital levels mean with the microphone and gain of now, where that is known. */
   public Optional<Scale> scale() {
     return listening.calibration().scale(room.requireMicrophone().capture());
@@ -76,57 +62,6 @@ public record RoomBook(
    */
   public Optional<Capture> chain(boolean simulated) {
     return listening.chain(room.requireMicrophone().capture(), simulated);
-  }
-
-  /** What the microphone hears now, by the quick answer. */
-  public Heard heard() {
-    return heard(room, Optional.empty());
-  }
-
-  /**
-   * What the microphone would hear in a changed room: from the measured decay where there is one,
-   * changed by what the prediction says has changed since; from the prediction alone elsewhere.
-   *
-   * @param refined what tracing found beyond the quick answer; left out where it is of another
-   *     shape
-   */
-  public Heard heard(Room changed, Optional<Refinement> refined) {
-    Room noisy = SuspectNoise.in(changed, listening);
-    Bands seconds = decaySeconds(changed);
-    ReflectedSound quick = ReflectedSound.quick(noisy, seconds);
-    Heard heard =
-        Heard.of(
-            noisy,
-            seconds,
-            refined.filter(r -> r.holds(changed)).map(r -> r.of(quick)).orElse(quick));
-    OptionalDouble peak = loudestDbSpl(changed);
-    return peak.isPresent() ? heard.withPeakDbSpl(peak.getAsDouble()) : heard;
-  }
-
-  /** Peak of the loudest line as it was heard in a room; empty where it was not heard there. */
-  public OptionalDouble loudestDbSpl(Room there) {
-    return levels.loudest().isPresent()
-        ? levels.loudest().get().peakDbSpl(there)
-        : OptionalDouble.empty();
-  }
-
-  /** Reverberation times of a changed room, by the measurement where there is one. */
-  public Bands decaySeconds(Room changed) {
-    Bands predicted = Statistics.of(changed).seconds();
-    return decay().map(d -> adjusted(d.predictedSeconds(), predicted)).orElse(predicted);
-  }
-
-  private Bands adjusted(Bands predictedThen, Bands predicted) {
-    PositionAverage measured = decays.average().orElseThrow();
-    return Bands.from(i -> {
-      double then = predictedThen.get(i);
-      double factor =
-          measured
-              .band(Octave.nominalHz(i))
-              .map(b -> Math.clamp(b.seconds() / then, 1 / LARGEST_ADJUSTMENT, LARGEST_ADJUSTMENT))
-              .orElse(1.0);
-      return predicted.get(i) * factor;
-    });
   }
 
   /** With another room. */

@@ -1,0 +1,220 @@
+package nullroom.core.book;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Octave;
+import nullroom.core.measure.decay.PositionAverage;
+import nullroom.core.measure.noise.Calibration;
+import nullroom.core.measure.noise.NoiseReport;
+import nullroom.core.measure.noise.Scale;
+import nullroom.core.predict.Basis;
+import nullroom.core.predict.Heard;
+import nullroom.core.predict.Origin;
+import nullroom.core.predict.Refinement;
+import nullroom.core.predict.ReflectedSound;
+import nullroom.core.predict.RoomResponse;
+import nullroom.core.predict.Statistics;
+import nullroom.core.room.Room;
+
+/**
+ * The only maker of a {@link Heard}: what the microphone of a book hears, now and in changed rooms,
+ * from what was measured where something was, changed by what the prediction says has changed
+ * since; from the prediction alone elsewhere. Immutable, and free to be asked on any thread.
+ */
+public final class Hearing {
+  /**
+   * Adjustments of the prediction to the measurement are held within this factor: beyond, the
+   * description is wrong.
+   */
+  private static final double LARGEST_ADJUSTMENT = 3;
+
+  /**
+   * A time changes from place to place by so much, where only one was measured (common practice).
+   */
+  private static final double ONE_PLACE_SHARE = 0.05;
+
+  /** A predicted change of a time is off by this share of itself (common practice). */
+  private static final double CHANGE_SHARE = 0.25;
+
+  /** The same noise measured again differs by at least so much (common practice). */
+  private static final double REPEATED_DB = 1;
+
+  /** Levels exceeded 10 and 90 % of the time lie so many standard deviations apart, if normal. */
+  private static final double L10_TO_L90 = 2.563;
+
+  /** The loudest line said again (common practice). */
+  private static final double LOUDEST_LINE_DB = 1;
+
+  private final RoomBook book;
+  private final Optional<Refinement> refinement;
+  private final Optional<PositionAverage> measured;
+
+  private Hearing(RoomBook book, Optional<Refinement> refinement) {
+    this.book = book;
+    this.refinement = refinement;
+    measured = book.decay().flatMap(d -> book.decays().average());
+  }
+
+  /**
+   * Of a book.
+   *
+   * @param refinement what tracing found beyond the quick answer; left out where it is of another
+   *     shape
+   */
+  public static Hearing of(RoomBook book, Optional<Refinement> refinement) {
+    return new Hearing(book, refinement);
+  }
+
+  /** Of a book, by the quick answer. */
+  public static Hearing quick(RoomBook book) {
+    return of(book, Optional.empty());
+  }
+
+  /** Of a room about which nothing is known but its description. */
+  public static Hearing quick(Room room) {
+    return quick(new RoomBook(room.name(), Goal.SPOKEN_ON_CAMERA, room));
+  }
+
+  /** Of a book whose room is traced now; takes a part of a second. */
+  public static Hearing traced(RoomBook book) {
+    Bands seconds = quick(book).decaySeconds(book.room());
+    return of(book, Optional.of(Refinement.of(book.room(), seconds)));
+  }
+
+  /** Of a room about which nothing is known but its description, traced. */
+  public static Hearing traced(Room room, RoomResponse response) {
+    Bands seconds = Statistics.of(room).seconds();
+    return of(
+        new RoomBook(room.name(), Goal.SPOKEN_ON_CAMERA, room),
+        Optional.of(Refinement.of(room, response, seconds)));
+  }
+
+  /**
+   * What an acted room does: one with given times, whatever its description says.
+   *
+   * @param decaySeconds per octave
+   */
+  public static Heard acted(Room room, Bands decaySeconds) {
+    return Heard.of(room, decaySeconds);
+  }
+
+  /** What the book's microphone hears now. */
+  public Heard heard() {
+    return heard(book.room());
+  }
+
+  /** What it would hear in a changed room. */
+  public Heard heard(Room changed) {
+    Room noisy = SuspectNoise.in(changed, book.listening());
+    Bands seconds = decaySeconds(changed);
+    ReflectedSound quick = ReflectedSound.quick(noisy, seconds);
+    Optional<Refinement> traced = refinement.filter(r -> r.holds(changed));
+    Heard heard =
+        Heard.of(noisy, seconds, traced.map(r -> r.of(changed, seconds, quick)).orElse(quick));
+    OptionalDouble peak = loudestDbSpl(changed);
+    Heard full = peak.isPresent() ? heard.withPeakDbSpl(peak.getAsDouble()) : heard;
+    return full.with(basis(changed, full.basis(), peak.isPresent(), traced));
+  }
+
+  /** Peak of the loudest line as it was heard in a room; empty where it was not heard there. */
+  public OptionalDouble loudestDbSpl(Room there) {
+    return book.levels().loudest().isPresent()
+        ? book.levels().loudest().get().peakDbSpl(there)
+        : OptionalDouble.empty();
+  }
+
+  /** Reverberation times of a changed room, by the measurement where there is one. */
+  public Bands decaySeconds(Room changed) {
+    Bands predicted = Statistics.of(changed).seconds();
+    return book.decay().map(d -> adjusted(d.predictedSeconds(), predicted)).orElse(predicted);
+  }
+
+  private Bands adjusted(Bands predictedThen, Bands predicted) {
+    return Bands.from(i -> {
+      double then = predictedThen.get(i);
+      double factor =
+          band(i)
+              .map(b -> Math.clamp(b.seconds() / then, 1 / LARGEST_ADJUSTMENT, LARGEST_ADJUSTMENT))
+              .orElse(1.0);
+      return predicted.get(i) * factor;
+    });
+  }
+
+  private Optional<PositionAverage.Averaged> band(int octave) {
+    return measured.flatMap(m -> m.band(Octave.nominalHz(octave)));
+  }
+
+  private Basis basis(
+      Room changed, Basis described, boolean loudestHeard, Optional<Refinement> traced) {
+    Optional<DecayMeasurement> decay = book.decay();
+    Optional<NoiseMeasurement> noise = book.noise().filter(n -> n.roomDbSpl().isPresent());
+    boolean same = traced.filter(r -> Refinement.alike(r.room(), changed)).isPresent();
+    Basis.Term chain = chain(described.chain());
+    return new Basis(
+        described.voice(),
+        noise.flatMap(NoiseMeasurement::scale).map(this::scale),
+        noise.map(Hearing::noise).orElse(described.noise()),
+        decay.map(d -> Origin.heard(d.simulated(), d.taken())).orElse(described.decay()),
+        decay.map(d -> decayShare(d, changed)).orElse(described.decayShare()),
+        same && traced.isPresent()
+            ? Basis.tracedReply(traced.get().standardErrorDb())
+            : described.reply(),
+        loudestHeard ? loudest() : described.peak(),
+        chain);
+  }
+
+  /** The chain by its data, or by what its calibration has found of it. */
+  private Basis.Term chain(Basis.Term byData) {
+    Calibration calibration = book.listening().calibration();
+    return switch (calibration.method()) {
+      case DATA, NONE -> byData;
+      case TONE, FULL_SCALE, METER ->
+          calibration
+              .scale(book.room().requireMicrophone().capture())
+              .map(this::scale)
+              .orElse(byData);
+    };
+  }
+
+  private Basis.Term scale(Scale scale) {
+    Calibration.Method method = book.listening().calibration().method();
+    boolean byData = method == Calibration.Method.DATA;
+    return new Basis.Term(
+        byData
+            ? Origin.assumed(method.label())
+            : new Origin(Origin.Kind.MEASURED, "calibrated " + method.label()),
+        scale.uncertaintyDb());
+  }
+
+  private static Basis.Term noise(NoiseMeasurement noise) {
+    return new Basis.Term(Origin.heard(noise.simulated(), noise.taken()), unsteady(noise.report()));
+  }
+
+  private static double unsteady(NoiseReport report) {
+    return report.la10Dbfs().isPresent() && report.la90Dbfs().isPresent()
+        ? Math.max(
+            REPEATED_DB,
+            (report.la10Dbfs().getAsDouble() - report.la90Dbfs().getAsDouble()) / L10_TO_L90)
+        : REPEATED_DB;
+  }
+
+  private Bands decayShare(DecayMeasurement decay, Room changed) {
+    Bands predicted = Statistics.of(changed).seconds();
+    return Bands.from(i -> {
+      double change = Math.log(predicted.get(i) / decay.predictedSeconds().get(i));
+      double now =
+          band(i)
+              .map(b ->
+                  Math.hypot(
+                      b.deviationSeconds() / b.seconds(), ONE_PLACE_SHARE / Math.sqrt(b.pairs())))
+              .orElse(Basis.TABLES_SHARE);
+      return Math.hypot(now, CHANGE_SHARE * change);
+    });
+  }
+
+  private Basis.Term loudest() {
+    Levels.LoudestLine line = book.levels().loudest().orElseThrow();
+    return new Basis.Term(Origin.heard(line.simulated(), line.heard().taken()), LOUDEST_LINE_DB);
+  }
+}

@@ -1,0 +1,107 @@
+package nullroom.core.plan;
+
+import java.util.Optional;
+import nullroom.core.room.Patch;
+import nullroom.core.room.Point;
+import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
+
+/** Things at hand that can be hung or laid. */
+public enum Hanging {
+  BLANKET(
+      "Hang a blanket on",
+      "Blanket 1.5 × 2.0 m, 10 cm off the wall",
+      "blanket_100",
+      1.5,
+      2.0,
+      15,
+      15),
+  DUVET(
+      "Hang a duvet on", "Duvet 1.35 × 2.0 m, 10 cm off the wall", "duvet_100", 1.35, 2.0, 25, 15),
+  RUG("Lay a rug on", "Rug 1.6 × 2.3 m", "rug_on_wood", 1.6, 2.3, 40, 5);
+
+  private final String verb;
+  private final String label;
+  private final String materialId;
+  private final double width;
+  private final double height;
+  private final int cost;
+  private final int minutes;
+
+  Hanging(
+      String verb,
+      String label,
+      String materialId,
+      double width,
+      double height,
+      int cost,
+      int minutes) {
+    this.verb = verb;
+    this.label = label;
+    this.materialId = materialId;
+    this.width = width;
+    this.height = height;
+    this.cost = cost;
+    this.minutes = minutes;
+  }
+
+  String verb() {
+    return verb;
+  }
+
+  /** Name with size for people. */
+  public String label() {
+    return label;
+  }
+
+  /** Material in the table. */
+  public String materialId() {
+    return materialId;
+  }
+
+  /** Guessed price. */
+  public int cost() {
+    return cost;
+  }
+
+  /** Minutes to put it up. */
+  public int minutes() {
+    return minutes;
+  }
+
+  /**
+   * The piece in the middle of a surface, cut down to what fits; empty where it does not belong
+   * there or would lie on what is there already.
+   */
+  public Optional<Patch> patchOn(Room room, Surface surface) {
+    boolean floor = surface instanceof Surface.Floor;
+    if (floor != (this == RUG)
+        || room.patches().stream().anyMatch(p -> p.surface().equals(surface))) {
+      return Optional.empty();
+    }
+    double[] extent = extent(room, surface);
+    double w = Math.min(width, extent[2] - 0.1);
+    double h = Math.min(height, extent[3] - 0.1);
+    if (w < 0.3 || h < 0.3 || w * h > 0.95 * room.areaOf(surface)) {
+      return Optional.empty();
+    }
+    double x = extent[0] + (extent[2] - w) / 2;
+    double y = surface.isWall() ? extent[3] - h - 0.05 : extent[1] + (extent[3] - h) / 2;
+    String name = label.substring(0, label.indexOf(' ')).toLowerCase(java.util.Locale.ROOT);
+    return Optional.of(Patch.rectangle(name, surface, x, y, w, h, materialId))
+        .filter(room::hasPlaceFor);
+  }
+
+  /** Least x, least y, width and height that a piece can use in a surface's own axes. */
+  private static double[] extent(Room room, Surface surface) {
+    double[] us = room.enclosure().span(surface, 0);
+    if (!(surface instanceof Surface.Wall wall)) {
+      double[] vs = room.enclosure().span(surface, 1);
+      return new double[] {us[0], vs[0], us[1] - us[0], vs[1] - vs[0]};
+    }
+    Point a = room.enclosure().unbounded(wall, new Point(0, 0, 0));
+    Point b = room.enclosure().unbounded(wall, new Point(us[1], 0, 0));
+    double top = Math.min(room.heightAt(a), room.heightAt(b));
+    return new double[] {0, 0, us[1], top};
+  }
+}

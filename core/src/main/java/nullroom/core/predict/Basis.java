@@ -1,0 +1,95 @@
+package nullroom.core.predict;
+
+import java.util.Optional;
+import nullroom.core.acoustics.Bands;
+
+/**
+ * What a {@link Heard} stands on: where each of its terms comes from and by how much it may be off,
+ * as a standard uncertainty.
+ *
+ * @param voice its level
+ * @param scale what digital levels of the noise's recording mean in the air; empty where no
+ *     measured noise is in it
+ * @param noise of the room
+ * @param decay its uncertainty stands in {@code decayShare}
+ * @param decayShare of the reverberation times, as a share of each, per octave
+ * @param reply how the room answers, given its decay
+ * @param peak loudest expected
+ * @param chain data of microphone and input
+ */
+public record Basis(
+    Term voice,
+    Optional<Term> scale,
+    Term noise,
+    Origin decay,
+    Bands decayShare,
+    Term reply,
+    Term peak,
+    Term chain) {
+  /**
+   * One term.
+   *
+   * @param origin where it comes from
+   * @param uncertaintyDb standard uncertainty
+   */
+  public record Term(Origin origin, double uncertaintyDb) {
+    public Term {
+      if (!(uncertaintyDb >= 0)) {
+        throw new IllegalArgumentException("an uncertainty of " + uncertaintyDb + " dB");
+      }
+    }
+  }
+
+  /** Levels of voices differ by so much between people of one effort (ISO 9921, from memory). */
+  public static final double VOICE_DB = 3.5;
+
+  /** Loudest syllables of speech lie 12 to 20 dB over its active level (common practice). */
+  public static final double CREST_DB = 2.5;
+
+  /** Sensitivities and gains by data sheet (common practice). */
+  public static final double CHAIN_DB = 3;
+
+  /** Self-noise and hiss by data sheet (common practice). */
+  public static final double OWN_NOISE_DB = 2;
+
+  /** A noise that was described, not measured (common practice). */
+  public static final double STATED_NOISE_DB = 3;
+
+  /** A noise that nobody has said anything about: bedrooms at night lie within 20 to 35 dBA. */
+  public static final double ASSUMED_NOISE_DB = 6;
+
+  /** Times by tables of absorption (METHODS of rooms by handbooks; common practice). */
+  public static final double TABLES_SHARE = 0.15;
+
+  /**
+   * The quick answer against the traced one, in Clear; docs/uncertainty.md says from which rooms.
+   */
+  public static final double QUICK_DB = 1.5;
+
+  /** What a room as described alone is heard by. */
+  static Basis described(boolean noiseStated) {
+    return new Basis(
+        new Term(Origin.assumed("by a table of voices for that effort"), VOICE_DB),
+        Optional.empty(),
+        noiseStated
+            ? new Term(Origin.assumed("as the room's description states it"), STATED_NOISE_DB)
+            : new Term(Origin.assumed("a quiet bedroom at night, about 25 dBA"), ASSUMED_NOISE_DB),
+        Origin.predicted("from the room's size and materials"),
+        Bands.all(TABLES_SHARE),
+        quickReply(),
+        new Term(
+            Origin.predicted("from the voice and how far its loudest syllables pass it"),
+            Math.hypot(VOICE_DB, CREST_DB)),
+        new Term(Origin.assumed("by the data of microphone and input"), CHAIN_DB));
+  }
+
+  /** By the quick answer. */
+  public static Term quickReply() {
+    return new Term(Origin.predicted("by first reflections and a diffuse field"), QUICK_DB);
+  }
+
+  /** By tracing. */
+  public static Term tracedReply(double standardErrorDb) {
+    return new Term(Origin.predicted("by mirrored arrivals and traced rays"), standardErrorDb);
+  }
+}
