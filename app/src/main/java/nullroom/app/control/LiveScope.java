@@ -28,7 +28,7 @@ public final class LiveScope extends PlotPane {
   private final List<Text> figures = new ArrayList<>();
   private final float[] levels = new float[(int) (LevelTrace.SECONDS * LevelTrace.RATE_HZ)];
   private Polyline trace = new Polyline();
-  private double lift;
+  private double offset;
   private double lowest = -110;
   private double highest = 0;
   private boolean inAir;
@@ -53,7 +53,7 @@ public final class LiveScope extends PlotPane {
    */
   public void setScale(OptionalDouble fullScale, OptionalDouble quietest) {
     inAir = fullScale.isPresent();
-    lift = fullScale.orElse(0);
+    offset = fullScale.orElse(0);
     lowest = inAir ? 0 : -110;
     highest = inAir ? 80 : 0;
     limit = quietest;
@@ -148,9 +148,9 @@ public final class LiveScope extends PlotPane {
     if (figures.isEmpty()) {
       return; // not laid out yet
     }
-    figures.get(0).setText(level(reading.aDbfs(), lift) + (inAir ? " dBA" : ""));
-    figures.get(1).setText(level(reading.cDbfs(), lift));
-    figures.get(2).setText(level(reading.zDbfs(), lift));
+    figures.get(0).setText(level(reading.aDbfs(), offset) + (inAir ? " dBA" : ""));
+    figures.get(1).setText(level(reading.cDbfs(), offset));
+    figures.get(2).setText(level(reading.zDbfs(), offset));
     figures.get(3).setText(level(reading.peakDbfs(), 0) + " dBFS");
     figures
         .get(4)
@@ -160,7 +160,7 @@ public final class LiveScope extends PlotPane {
                 : reading.clippedSamples() > 0 ? "It clipped: turn the gain down." : "");
     List<OptionalDouble> thirds = reading.thirdsDbfs();
     for (int i = 0; i < bars.size(); i++) {
-      double level = i < thirds.size() ? thirds.get(i).orElse(-300) + lift : lowest;
+      double level = i < thirds.size() ? thirds.get(i).orElse(-300) + offset : lowest;
       double top = y(level, barsFoot, barsTop);
       bars.get(i).setY(top);
       bars.get(i).setHeight(barsFoot - top);
@@ -174,12 +174,12 @@ public final class LiveScope extends PlotPane {
     for (int i = 0; i < count; i++) {
       points[2 * i] =
           LEFT + (levels.length - count + i + 1.0) / levels.length * (drawnWidth - LEFT - RIGHT);
-      points[2 * i + 1] = y(levels[i] + lift, traceFoot, traceTop);
+      points[2 * i + 1] = y(levels[i] + offset, traceFoot, traceTop);
     }
     trace.getPoints().setAll(points);
   }
 
-  private static String level(OptionalDouble dbfs, double lift) {
-    return dbfs.isPresent() ? Figures.say("%.0f", dbfs.getAsDouble() + lift) : "–";
+  private static String level(OptionalDouble dbfs, double offset) {
+    return dbfs.isPresent() ? Figures.say("%.0f", dbfs.getAsDouble() + offset) : "–";
   }
 }

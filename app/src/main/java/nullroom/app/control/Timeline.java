@@ -20,7 +20,7 @@ public final class Timeline extends PlotPane {
    *
    * @param survey its seconds, dBFS
    * @param spoilers what would have spoiled a take
-   * @param lift added to levels: what full scale is in the air, 0 for digital levels
+   * @param offset added to levels: what full scale is in the air, 0 for digital levels
    * @param limit the highest level a take bears, lifted; NaN where that is not known
    * @param unit of the levels
    * @param clock names a moment, in seconds from the start
@@ -28,7 +28,7 @@ public final class Timeline extends PlotPane {
   public record Content(
       Survey survey,
       List<Intrusion> spoilers,
-      double lift,
+      double offset,
       double limit,
       String unit,
       DoubleFunction<String> clock) {}
@@ -102,8 +102,8 @@ public final class Timeline extends PlotPane {
     lowest = Double.POSITIVE_INFINITY;
     highest = Double.NEGATIVE_INFINITY;
     for (Survey.Row row : shown.survey().rows()) {
-      lowest = Math.min(lowest, row.levels().laeqDbfs() + shown.lift());
-      highest = Math.max(highest, row.levels().lafMaxDbfs() + shown.lift());
+      lowest = Math.min(lowest, row.levels().laeqDbfs() + shown.offset());
+      highest = Math.max(highest, row.levels().lafMaxDbfs() + shown.offset());
     }
     lowest = Math.max(highest - 90, lowest);
     lowest = Math.floor((lowest - 3) / 10) * 10;
@@ -216,8 +216,8 @@ public final class Timeline extends PlotPane {
         i++;
       }
       if (count > 0) {
-        double top = y(most + content.lift(), height);
-        double mean = y(Decibels.ofEnergy(energy / count) + content.lift(), height);
+        double top = y(most + content.offset(), height);
+        double mean = y(Decibels.ofEnergy(energy / count) + content.offset(), height);
         rectangle(left, top, 1, Math.max(1, mean - top), "span");
         rectangle(left, mean, 1, height - BOTTOM - mean, "level");
       }

@@ -204,18 +204,18 @@ public final class Composition {
 
   /** A decay goes to Ring, anything else to Listen; the file is read once. */
   private void openByWhatItHolds(Path file) {
-    Function<StationContext.Kept, RingModel.Found> decay = ring.measureDecay();
-    Function<StationContext.Kept, NoiseMeasurement> noise = listen.measureDropped();
+    StationContext.Measurement<RingModel.Found> decay = ring.measureDecay();
+    StationContext.Measurement<NoiseMeasurement> noise = listen.measureDropped();
     context.<Runnable>open(
         "Looking at " + file.getFileName(),
         file,
         "dropped",
-        sound -> {
+        (sound, progress) -> {
           try {
-            RingModel.Found found = decay.apply(sound);
+            RingModel.Found found = decay.of(sound, progress);
             return () -> show(Station.RING, () -> ring.keep(found));
           } catch (Trouble.BadSound noDecay) {
-            NoiseMeasurement measured = noise.apply(sound);
+            NoiseMeasurement measured = noise.of(sound, progress);
             return () -> show(Station.LISTEN, () -> listen.keep(measured));
           }
         },

@@ -126,7 +126,8 @@ public final class DemoBook {
         ELSEWHERE_TAKEN,
         MeasuredAt.in(room, "A", "2", MeasuredAt.inventory(room)),
         claps,
-        room);
+        room,
+        Progress.NONE);
   }
 
   /** Makes a fresh copy of the demo in a folder: records, measures, saves. */
@@ -158,7 +159,8 @@ public final class DemoBook {
                     DECAY_TAKEN,
                     MeasuredAt.in(bare.room()),
                     sweep,
-                    bare.room()))
+                    bare.room(),
+                    Progress.NONE))
             .with(listened.join().withNoise(noise.join()));
     place.save(book);
     return book;

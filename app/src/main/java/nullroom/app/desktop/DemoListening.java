@@ -22,7 +22,7 @@ import nullroom.io.book.BookFolder;
 import nullroom.io.device.AudioDevice;
 import nullroom.io.survey.SurveyFile;
 
-/** What the narrator listened to besides: three culprits, three spots, a night. All invented. */
+/** What else the narrator listened to: three culprits, three spots, a night. All invented. */
 final class DemoListening {
   private static final double SECONDS = 6;
 

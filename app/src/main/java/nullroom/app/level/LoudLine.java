@@ -11,7 +11,6 @@ import nullroom.app.control.TakePlot;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Decibels;
 import nullroom.core.Figures;
-import nullroom.core.Progress;
 import nullroom.core.book.Levels;
 import nullroom.core.measure.meter.LiveReading;
 import nullroom.core.measure.take.TakeChannel;
@@ -127,10 +126,9 @@ public final class LoudLine {
         STEP_SECONDS * STEPS.size(),
         "loud-line",
         this::watch,
-        kept ->
+        (kept, progress) ->
             new Spoken(
-                kept.simulated(),
-                TakeMeter.measure(SampleSource.of(kept.samples()), Progress.NONE)),
+                kept.simulated(), TakeMeter.measure(SampleSource.of(kept.samples()), progress)),
         this::done);
   }
 
@@ -236,7 +234,7 @@ public final class LoudLine {
   }
 
   /** Warnings beside the level: channels, hum, offset. */
-  public String besides() {
+  public String more() {
     return result
         .get()
         .map(r -> {

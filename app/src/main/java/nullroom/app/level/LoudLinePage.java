@@ -18,7 +18,7 @@ final class LoudLinePage {
   private final LoudLine model;
   private final MeterBar meter;
   private final Label now = new Wrapped("", "answer");
-  private final Label besides = new Wrapped("", "note");
+  private final Label more = new Wrapped("", "note");
   private final FigureTable figures = new FigureTable("loud-line-figures");
   private final Button turn = new Button("I turned it as told");
   private final Button lock = new Button("Lock it");
@@ -43,7 +43,7 @@ final class LoudLinePage {
         new Wrapped(
             "Half a minute: ten seconds of a quiet line, ten as you will speak, ten of the loudest line. Headphones down first.");
     how.getStyleClass().add("caution");
-    node = new VBox(12, how, now, meter, figures, besides, course);
+    node = new VBox(12, how, now, meter, figures, more, course);
     VBox.setVgrow(course, Priority.ALWAYS);
     node.getStyleClass().add("pictures");
     controls = new FlowPane(8, 6, start, turn, lock);
@@ -59,7 +59,7 @@ final class LoudLinePage {
 
   private void refresh() {
     now.setText(model.now());
-    besides.setText(model.besides());
+    more.setText(model.more());
     meter.show(model.readingProperty().get());
     turn.setDisable(!model.toTurn());
     lock.setDisable(!model.good());

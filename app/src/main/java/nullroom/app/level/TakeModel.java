@@ -135,8 +135,8 @@ public final class TakeModel {
         AudioDevice.Prompt.VOICE,
         TAKE_SECONDS,
         "take",
-        kept -> {
-          TakeReport report = TakeMeter.measure(SampleSource.of(kept.samples()), Progress.NONE);
+        (kept, progress) -> {
+          TakeReport report = TakeMeter.measure(SampleSource.of(kept.samples()), progress);
           return new Checked(kept.name(), report, report, BlindDecay.of(kept.samples()));
         },
         this::keep);

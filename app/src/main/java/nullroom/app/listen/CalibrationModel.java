@@ -4,7 +4,6 @@ import java.nio.file.Path;
 import java.util.Optional;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
-import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.measure.noise.Calibration;
@@ -81,9 +80,9 @@ public final class CalibrationModel {
         AudioDevice.Prompt.QUIET,
         ListenModel.SECONDS,
         "meter",
-        sound -> {
+        (sound, progress) -> {
           NoiseReport report =
-              NoiseMeter.measure(SampleSource.of(sound.samples()), Progress.NONE).getFirst();
+              NoiseMeter.measure(SampleSource.of(sound.samples()), progress).getFirst();
           return Calibration.ofMeter(readingDbA, meterUncertaintyDb, report, chain);
         },
         this::set);

@@ -108,18 +108,16 @@ public final class CulpritModel {
 
   /** Listens with it on, or off. */
   public void listen(Suspect suspect, boolean on) {
+    RoomBook book = book();
     desk.record(
         "Listening to the " + suspect.name() + (on ? ", on" : ", off"),
         AudioDevice.Prompt.QUIET,
         ListenModel.SECONDS,
         suspect.name().replaceAll("[^\\w-]", "-") + (on ? "-on" : "-off"),
-        this::heard,
+        (sound, progress) ->
+            Suspect.Heard.of(
+                sound.name(), SampleSource.of(sound.samples()), book.chain(sound.simulated())),
         heard -> keep(suspect.name(), on, heard));
-  }
-
-  private Suspect.Heard heard(StationContext.Kept sound) {
-    return Suspect.Heard.of(
-        sound.name(), SampleSource.of(sound.samples()), book().chain(sound.simulated()));
   }
 
   private void keep(String name, boolean on, Suspect.Heard heard) {
@@ -251,10 +249,10 @@ public final class CulpritModel {
   /** Its spectrum in words, a band that is only a bound said as such. */
   public String spectrum(Culprits.Culprit culprit) {
     Optional<Scale> scale = scale();
-    double lift = scale.map(Scale::fullScaleDbSpl).orElse(0.0);
+    double offset = scale.map(Scale::fullScaleDbSpl).orElse(0.0);
     List<String> bands = new ArrayList<>();
     for (int i = 0; i < Octave.COUNT; i++) {
-      double level = culprit.own().levelDb().get(i) + lift;
+      double level = culprit.own().levelDb().get(i) + offset;
       if (Double.isFinite(level)) {
         bands.add(
             Figures.say(

@@ -51,24 +51,24 @@ final class CulpritView {
   private void refresh() {
     Optional<Culprits> found = model.board();
     Optional<Scale> scale = model.scale();
-    double lift = scale.map(Scale::fullScaleDbSpl).orElse(0.0);
+    double offset = scale.map(Scale::fullScaleDbSpl).orElse(0.0);
     List<LevelRows.Row> bars = new ArrayList<>();
     found.ifPresent(b -> {
-      double total = model.totalDbfsA(b) + lift;
+      double total = model.totalDbfsA(b) + offset;
       bars.add(
           new LevelRows.Row(
               "everything on",
               total,
               0,
               Origin.Kind.heard(model.suspects().stream().anyMatch(Suspect::simulated)),
-              Words.level(total - lift, scale),
+              Words.level(total - offset, scale),
               "",
               "noise-bar"));
       for (Culprits.Culprit c : b.order()) {
         bars.add(
             new LevelRows.Row(
                 c.name(),
-                c.own().levelDbA() + lift,
+                c.own().levelDbA() + offset,
                 0,
                 model.origin(c),
                 model.own(c),
@@ -82,7 +82,7 @@ final class CulpritView {
     rows.show(
         scale.isPresent() ? "own level at the microphone, dBA" : "own level, dBFS A",
         bars,
-        found.map(b -> new LevelRows.Line("everything on", model.totalDbfsA(b) + lift)));
+        found.map(b -> new LevelRows.Line("everything on", model.totalDbfsA(b) + offset)));
     board.getChildren().clear();
     model.suspects().forEach(suspect -> board.getChildren().add(row(suspect)));
   }

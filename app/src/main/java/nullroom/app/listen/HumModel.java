@@ -3,7 +3,6 @@ package nullroom.app.listen;
 import java.util.Optional;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
-import nullroom.core.Progress;
 import nullroom.core.book.HumTest;
 import nullroom.core.measure.noise.HumPath;
 import nullroom.core.measure.noise.MainsHum;
@@ -35,8 +34,8 @@ public final class HumModel {
         AudioDevice.Prompt.QUIET,
         ListenModel.SECONDS,
         "hum-test",
-        sound ->
-            NoiseMeter.measure(SampleSource.of(sound.samples()), Progress.NONE).getFirst().mains(),
+        (sound, progress) ->
+            NoiseMeter.measure(SampleSource.of(sound.samples()), progress).getFirst().mains(),
         closed ->
             desk.session()
                 .edit(

@@ -7,7 +7,6 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.Executor;
-import java.util.function.Function;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.control.BandName;
@@ -325,23 +324,23 @@ public final class ListenModel {
   }
 
   /** Measures a dropped sound, of which nobody has said what it was made with. */
-  public Function<StationContext.Kept, NoiseMeasurement> measureDropped() {
+  public StationContext.Measurement<NoiseMeasurement> measureDropped() {
     Measuring measuring = measuring();
-    return sound ->
+    return (sound, progress) ->
         measuring.of(
-            sound.name(), false, Optional.empty(), SampleSource.of(sound.samples()), Progress.NONE);
+            sound.name(), false, Optional.empty(), SampleSource.of(sound.samples()), progress);
   }
 
-  private Function<StationContext.Kept, NoiseMeasurement> measure() {
+  private StationContext.Measurement<NoiseMeasurement> measure() {
     RoomBook book = book();
     Measuring measuring = measuring();
-    return sound ->
+    return (sound, progress) ->
         measuring.of(
             sound.name(),
             sound.simulated(),
             book.chain(sound.simulated()),
             SampleSource.of(sound.samples()),
-            Progress.NONE);
+            progress);
   }
 
   /** Measures with what the book says now; free to be asked on another thread. */

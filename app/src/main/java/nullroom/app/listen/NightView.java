@@ -48,14 +48,14 @@ final class NightView {
   }
 
   private void show(Night night) {
-    double lift = night.scale().map(Scale::fullScaleDbSpl).orElse(0.0);
+    double offset = night.scale().map(Scale::fullScaleDbSpl).orElse(0.0);
     boolean known = night.limitDbfs() > SecondLevels.NOTHING_DBFS;
     timeline.show(
         new Timeline.Content(
             night.survey(),
             night.spoilers(),
-            lift,
-            known ? night.limitDbfs() + lift : Double.NaN,
+            offset,
+            known ? night.limitDbfs() + offset : Double.NaN,
             night.scale().isPresent() ? "A-level, dB SPL" : "A-level, dBFS",
             night::clockSeconds));
     hours.getChildren().clear();

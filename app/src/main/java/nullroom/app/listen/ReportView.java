@@ -77,12 +77,12 @@ final class ReportView {
 
   private void showFigures(NoiseMeasurement n) {
     NoiseReport r = n.report();
-    double lift = n.scale().map(Scale::fullScaleDbSpl).orElse(0.0);
+    double offset = n.scale().map(Scale::fullScaleDbSpl).orElse(0.0);
     double[] levels = new double[Band.THIRDS.size()];
     for (int i = 0; i < levels.length; i++) {
       levels[i] =
           i < r.thirds().size()
-              ? r.thirds().get(i).leqDbfs().orElse(Double.NaN) + lift
+              ? r.thirds().get(i).leqDbfs().orElse(Double.NaN) + offset
               : Double.NaN;
     }
     thirds.setAxis(n.scale().isPresent() ? 0 : -120, n.scale().isPresent() ? 60 : 0, 20);
@@ -90,13 +90,13 @@ final class ReportView {
         List.of(new BandPlot.Series("", Origin.Kind.heard(n.simulated()), levels, "noise-bar")),
         Optional.empty());
     row(n.scale().isPresent() ? "at the mic, dB SPL" : "at the mic, dBFS", "");
-    row("LAeq", level(r.laeqDbfs(), lift));
-    row("LCeq", level(r.lceqDbfs(), lift));
-    row("LZeq", level(r.lzeqDbfs(), lift));
-    row("LAFmax", level(r.laMaxFastDbfs(), lift));
-    row("LA10", level(r.la10Dbfs(), lift));
-    row("LA50", level(r.la50Dbfs(), lift));
-    row("LA90", level(r.la90Dbfs(), lift));
+    row("LAeq", level(r.laeqDbfs(), offset));
+    row("LCeq", level(r.lceqDbfs(), offset));
+    row("LZeq", level(r.lzeqDbfs(), offset));
+    row("LAFmax", level(r.laMaxFastDbfs(), offset));
+    row("LA10", level(r.la10Dbfs(), offset));
+    row("LA50", level(r.la50Dbfs(), offset));
+    row("LA90", level(r.la90Dbfs(), offset));
     row("C − A", level(r.cMinusADb(), 0));
     n.scale()
         .ifPresent(s -> {
@@ -118,8 +118,8 @@ final class ReportView {
             line -> row("to the quiet line", Figures.say("%+.1f dB", line.get(0) - room.get(0))));
   }
 
-  private static String level(OptionalDouble dbfs, double lift) {
-    return dbfs.isPresent() ? Figures.say("%.1f", dbfs.getAsDouble() + lift) : "–";
+  private static String level(OptionalDouble dbfs, double offset) {
+    return dbfs.isPresent() ? Figures.say("%.1f", dbfs.getAsDouble() + offset) : "–";
   }
 
   private void row(String name, String figure) {

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import nullroom.app.shell.StationContext;
-import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.book.NoiseMeasurement;
 import nullroom.core.book.RoomBook;
@@ -63,23 +62,22 @@ public final class SpotModel {
     if (name.isEmpty()) {
       throw new Trouble.BadField("spot", "name the place, such as “under the slope”");
     }
+    RoomBook book = book();
+    String now = desk.now();
     desk.record(
         "Listening at " + name,
         AudioDevice.Prompt.QUIET,
         ListenModel.SECONDS,
         "spot",
-        sound -> measure(sound, name),
+        (sound, progress) ->
+            NoiseMeasurement.of(
+                sound.name(),
+                new NoiseMeasurement.Taken(now, sound.simulated(), name, off(book)),
+                SampleSource.of(sound.samples()),
+                book.chain(sound.simulated()),
+                book.listening().calibration(),
+                progress),
         this::keep);
-  }
-
-  private NoiseMeasurement measure(StationContext.Kept sound, String place) {
-    return NoiseMeasurement.of(
-        sound.name(),
-        new NoiseMeasurement.Taken(desk.now(), sound.simulated(), place, off(book())),
-        SampleSource.of(sound.samples()),
-        book().chain(sound.simulated()),
-        book().listening().calibration(),
-        Progress.NONE);
   }
 
   static List<String> off(RoomBook book) {

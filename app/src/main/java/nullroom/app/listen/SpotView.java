@@ -49,20 +49,20 @@ final class SpotView {
 
   private void refresh() {
     Optional<Scale> scale = model.scale();
-    double lift = scale.map(Scale::fullScaleDbSpl).orElse(0.0);
+    double offset = scale.map(Scale::fullScaleDbSpl).orElse(0.0);
     List<LevelRows.Row> bars = new ArrayList<>();
     for (Spots.Ranked r : model.ranked()) {
       bars.add(
           new LevelRows.Row(
               r.candidate().name(),
-              r.candidate().laeqDb() + lift,
+              r.candidate().laeqDb() + offset,
               scale.map(Scale::uncertaintyDb).orElse(0.0),
               Origin.Kind.heard(model.simulated(r.candidate().name())),
               Words.level(r.candidate().laeqDb(), scale),
               r.reason(),
               bars.isEmpty() ? "now-bar" : "noise-bar"));
     }
-    showSpectra(scale, lift);
+    showSpectra(scale, offset);
     OptionalDouble enough = listen.quietEnoughDbA();
     rows.show(
         scale.isPresent() ? "noise at the microphone, dBA" : "noise, dBFS A",
@@ -73,7 +73,7 @@ final class SpotView {
   }
 
   /** The octaves of the best and the worst. */
-  private void showSpectra(Optional<Scale> scale, double lift) {
+  private void showSpectra(Optional<Scale> scale, double offset) {
     List<Spots.Ranked> ranked = model.ranked();
     spectra.setVisible(!ranked.isEmpty());
     spectra.setAxis(
@@ -84,7 +84,7 @@ final class SpotView {
       if (best || r == ranked.getLast()) {
         r.candidate()
             .report()
-            .octaveDbSpl(lift)
+            .octaveDbSpl(offset)
             .ifPresent(levels ->
                 series.add(
                     new BandPlot.Series(

@@ -39,7 +39,7 @@ public final class PlacesModel {
     return microphone;
   }
 
-  /** What was in the room besides what its description says. */
+  /** What was in the room that its description does not say. */
   public StringProperty noteProperty() {
     return note;
   }

@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import javafx.beans.property.ObjectProperty;
@@ -128,7 +127,7 @@ public final class RingModel {
 
   /** Thirds of the last measurement. */
   public List<DecayReport.BandDecay> thirds() {
-    return book().decay().map(d -> d.report().besides()).orElse(List.of());
+    return book().decay().map(d -> d.report().moreBands()).orElse(List.of());
   }
 
   /** What could not be had of it, each in a sentence. */
@@ -264,13 +263,13 @@ public final class RingModel {
   }
 
   /** Measures what is recorded next, at the places chosen now; an estimate where nothing decays. */
-  Function<StationContext.Kept, Found> measure() {
-    Function<StationContext.Kept, Found> decay = measureDecay();
+  StationContext.Measurement<Found> measure() {
+    StationContext.Measurement<Found> decay = measureDecay();
     boolean measuredBefore = book().decay().isPresent();
     String now = desk.now();
-    return sound -> {
+    return (sound, progress) -> {
       try {
-        return decay.apply(sound);
+        return decay.of(sound, progress);
       } catch (Trouble.BadSound nothing) {
         BlindDecay guess = BlindDecay.of(sound.samples()).orElseThrow(() -> nothing);
         DecayEstimate estimate = new DecayEstimate(sound.name(), now, guess);
@@ -287,12 +286,13 @@ public final class RingModel {
    * Measures what is recorded next, at the places chosen now; fails with {@link Trouble.BadSound}
    * where nothing decays.
    */
-  public Function<StationContext.Kept, Found> measureDecay() {
+  public StationContext.Measurement<Found> measureDecay() {
     MeasuredAt at = places.at();
     Room room = book().room();
     String now = desk.now();
-    return sound -> {
-      DecayMeasurement measured = DecayMeasurement.of(sound.name(), now, at, sound.samples(), room);
+    return (sound, progress) -> {
+      DecayMeasurement measured =
+          DecayMeasurement.of(sound.name(), now, at, sound.samples(), room, progress);
       return new Found("Measure the decay", decays -> decays.with(measured), "", sound.simulated());
     };
   }

@@ -108,7 +108,7 @@ public final class FurnitureModel {
     desk.session().describe("Change the " + other.name(), now -> now.withFurniture(changed));
   }
 
-  /** Changes one figure of a piece: 0, 1 place; 2 lift; 3, 4, 5 sizes; 6 turn in degrees. */
+  /** Changes one figure of a piece: 0, 1 place; 2 offset; 3, 4, 5 sizes; 6 turn in degrees. */
   public void change(int index, int figure, double number) {
     Furniture f = all().get(index);
     double[] n = figures(f);

@@ -28,7 +28,7 @@ import nullroom.core.room.LooseObject;
 /** What stands in the room, piece by piece. */
 final class FurniturePage {
   private static final List<String> HEADS =
-      List.of("piece", "x", "y", "lift", "long", "wide", "high", "turn °", "material", "");
+      List.of("piece", "x", "y", "offset", "long", "wide", "high", "turn °", "material", "");
 
   private static final double PICTURE_HEIGHT = 230;
   private static final double ROWS_HEIGHT = 110;
@@ -65,7 +65,7 @@ final class FurniturePage {
     VBox.setVgrow(rows, Priority.ALWAYS);
     Label key =
         new Label(
-            "Places are from the first corner of the floor; lift is the height of the underside. Drag pieces or use the arrow keys; R turns them, enter opens a wardrobe. Fix tall furniture to a wall so that it cannot fall.");
+            "Places are from the first corner of the floor; offset is the height of the underside. Drag pieces or use the arrow keys; R turns them, enter opens a wardrobe. Fix tall furniture to a wall so that it cannot fall.");
     key.setWrapText(true);
     key.setMinHeight(Region.USE_PREF_SIZE);
     key.getStyleClass().add("caution");

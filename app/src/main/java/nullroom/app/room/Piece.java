@@ -18,15 +18,15 @@ public enum Piece {
   private final String label;
   private final double length;
   private final double width;
-  private final double lift;
+  private final double offset;
   private final double height;
   private final String material;
 
-  Piece(String label, double length, double width, double lift, double height, String material) {
+  Piece(String label, double length, double width, double offset, double height, String material) {
     this.label = label;
     this.length = length;
     this.width = width;
-    this.lift = lift;
+    this.offset = offset;
     this.height = height;
     this.material = material;
   }
@@ -39,7 +39,7 @@ public enum Piece {
   /** One of it with its corner there in plan. */
   Furniture at(double x, double y) {
     return new Furniture(
-        label, new Point(x, y, lift), length, width, height, 0, Finish.of(material), otherwise());
+        label, new Point(x, y, offset), length, width, height, 0, Finish.of(material), otherwise());
   }
 
   /** Clothes take up more than the doors before them. */

@@ -37,9 +37,9 @@ public final class Inputs {
     this(new Input("simulated room", true, simulated), List.of());
   }
 
-  private Inputs(Input simulated, List<Input> besides) {
-    fallback = besides.isEmpty() ? simulated : besides.getFirst();
-    fixed = Stream.concat(Stream.of(simulated), besides.stream()).toList();
+  private Inputs(Input simulated, List<Input> others) {
+    fallback = others.isEmpty() ? simulated : others.getFirst();
+    fixed = Stream.concat(Stream.of(simulated), others.stream()).toList();
     all.setAll(fixed);
     chosen = new SimpleObjectProperty<>(fallback);
   }

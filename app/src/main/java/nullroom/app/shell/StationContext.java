@@ -78,6 +78,19 @@ public record StationContext(
    */
   public record Kept(String name, Samples samples, boolean simulated) {}
 
+  /**
+   * From a kept sound to a result, off the FX thread: it is handed all that it needs of the book.
+   */
+  @FunctionalInterface
+  public interface Measurement<T> {
+    /**
+     * Measures.
+     *
+     * @param progress may cancel
+     */
+    T of(Kept sound, Progress progress);
+  }
+
   private record Measured<T>(T result, double missingSeconds) {}
 
   /**
@@ -93,7 +106,7 @@ public record StationContext(
       AudioDevice.Prompt prompt,
       double seconds,
       String stem,
-      Function<Kept, T> measure,
+      Measurement<T> measure,
       Consumer<T> done) {
     record(name, prompt, seconds, Optional.empty(), stem, measure, done);
   }
@@ -109,7 +122,7 @@ public record StationContext(
       double seconds,
       Optional<Samples> played,
       String stem,
-      Function<Kept, T> measure,
+      Measurement<T> measure,
       Consumer<T> done) {
     Source source = source();
     if (source == null) {
@@ -144,7 +157,7 @@ public record StationContext(
       double mostSeconds,
       String stem,
       Function<AudioStream, Recording.Watch> watch,
-      Function<Kept, T> measure,
+      Measurement<T> measure,
       Consumer<T> done) {
     Source source = source();
     if (source == null) {
@@ -166,7 +179,7 @@ public record StationContext(
       String stem,
       Function<Progress, Samples> recorder,
       ToDoubleFunction<Samples> missing,
-      Function<Kept, T> measure,
+      Measurement<T> measure,
       Consumer<T> done) {
     work.start(
         name,
@@ -177,7 +190,7 @@ public record StationContext(
                   .folder()
                   .keep(source.simulated() ? DecayMeasurement.SIMULATED + stem : stem, recording);
           return new Measured<>(
-              measure.apply(new Kept(kept, recording, source.simulated())),
+              measure.of(new Kept(kept, recording, source.simulated()), progress),
               missing.applyAsDouble(recording));
         },
         measured -> {
@@ -204,14 +217,15 @@ public record StationContext(
 
   /** Keeps an unchanged copy of a sound file and measures it whole, off the FX thread. */
   public <T> void open(
-      String name, Path file, String stem, Function<Kept, T> measure, Consumer<T> done) {
+      String name, Path file, String stem, Measurement<T> measure, Consumer<T> done) {
     keepAnd(
         name,
         file,
         stem,
         (kept, progress) ->
-            measure.apply(
-                new Kept(kept, SoundFile.readChannel(session.folder().sound(kept), 0), false)),
+            measure.of(
+                new Kept(kept, SoundFile.readChannel(session.folder().sound(kept), 0), false),
+                progress),
         done);
   }
 

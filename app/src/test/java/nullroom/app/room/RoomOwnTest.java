@@ -133,7 +133,7 @@ class RoomOwnTest extends DeskTest {
     assertThat(desk.session().heard().margins().clearDb()).isCloseTo(carried, within(0.8));
     assertThat(model.spots().at(room().requireMicrophone().at()))
         .as("any point by the same reckoning")
-        .isEqualTo(desk.session().heard().margins());
+        .isEqualTo(desk.session().verdicts());
     assertThatThrownBy(() -> model.spots().at(new Point(9, 9, 1))).isInstanceOf(Trouble.class);
     Fx.run(model.trace()::stop);
     assertThat(Fx.on(() -> desk.session().refinedProperty().get())).contains("stopped");

@@ -22,7 +22,7 @@ public record NoiseRating(int rating, double exact, double decidingBandHz) {
   private static final double LOWEST_NC = 15;
   private static final double HIGHEST_NC = 65;
 
-  /** What no meter resolves must not lift 22.00 to 23. */
+  /** What no meter resolves must not offset 22.00 to 23. */
   private static final double ROUNDING_SLACK = 0.02;
 
   /**

@@ -1,6 +1,7 @@
 package nullroom.core.book;
 
 import java.util.List;
+import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
@@ -17,7 +18,7 @@ import nullroom.core.signal.Samples;
  * @param sound file name under sound/
  * @param taken local date and time, ISO 8601
  * @param at where, and what was in the room
- * @param report what was found, in octaves, and in thirds besides
+ * @param report what was found, in octaves, and in thirds
  * @param predictedSeconds what the room as described then was predicted to do, so that later
  *     changes can be told apart
  */
@@ -56,9 +57,9 @@ public record DecayMeasurement(
    * @throws Trouble.BadSound if none stands out
    */
   public static DecayMeasurement of(
-      String sound, String taken, MeasuredAt at, Samples recording, Room room) {
+      String sound, String taken, MeasuredAt at, Samples recording, Room room, Progress progress) {
     DecayReport report =
-        DecayAnalysis.analyse(recording, DecayAnalysis.Request.any(Octave.ALL, THIRDS));
+        DecayAnalysis.analyse(recording, DecayAnalysis.Request.any(Octave.ALL, THIRDS), progress);
     if (report.takes() == 0) {
       throw new Trouble.BadSound(sound, report.warnings().getFirst());
     }

@@ -49,8 +49,8 @@ final class SuspectNoise {
   private static EnergySubtraction inRoom(
       Culprits.Suspect pair, NoiseMeasurement noise, Room room) {
     double pickup = room.requireMicrophone().capture().pattern().diffuseGainDb();
-    double lift = noise.scale().orElseThrow().fullScaleDbSpl() - pickup;
+    double offset = noise.scale().orElseThrow().fullScaleDbSpl() - pickup;
     return EnergySubtraction.of(
-        pair.onDb().map(level -> level + lift), pair.offDb().map(level -> level + lift));
+        pair.onDb().map(level -> level + offset), pair.offDb().map(level -> level + offset));
   }
 }

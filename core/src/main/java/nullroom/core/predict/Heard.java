@@ -326,8 +326,8 @@ public record Heard(
       return Optional.empty();
     }
     double pickup = capture.pattern().diffuseGainDb();
-    double lift = allowed.getAsDouble() - pickup - Octave.aWeightedSum(roomNoiseDbSpl);
-    return Optional.of(roomNoiseDbSpl.map(level -> level + lift));
+    double offset = allowed.getAsDouble() - pickup - Octave.aWeightedSum(roomNoiseDbSpl);
+    return Optional.of(roomNoiseDbSpl.map(level -> level + offset));
   }
 
   /**

@@ -117,9 +117,9 @@ final class DecayJson {
     NoiseJson.put(out, "harmonicDistortionPercent", r.harmonicDistortionPercent());
     ArrayNode bands = out.putArray("bands");
     r.bands().forEach(b -> write(b, bands.addObject()));
-    if (!r.besides().isEmpty()) {
+    if (!r.moreBands().isEmpty()) {
       ArrayNode thirds = out.putArray("thirdOctaveBands");
-      r.besides().forEach(b -> write(b, thirds.addObject()));
+      r.moreBands().forEach(b -> write(b, thirds.addObject()));
     }
     ArrayNode modulation = out.putArray("modulation");
     for (List<Double> row : r.modulation()) {

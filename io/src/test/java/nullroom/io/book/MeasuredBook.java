@@ -53,7 +53,12 @@ final class MeasuredBook {
     return bare.with(noise(place, bare, ""))
         .with(
             DecayMeasurement.of(
-                place.keep("claps", claps), "2026-01-01T20:05", MeasuredAt.in(room), claps, room));
+                place.keep("claps", claps),
+                "2026-01-01T20:05",
+                MeasuredAt.in(room),
+                claps,
+                room,
+                Progress.NONE));
   }
 
   /** With a culprit board, spots, a survey, a calibration and a test of a hum. */

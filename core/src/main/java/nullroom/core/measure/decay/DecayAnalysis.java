@@ -5,9 +5,11 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Function;
 import nullroom.core.Decibels;
 import nullroom.core.Figures;
+import nullroom.core.Progress;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.ClipCounter;
 import nullroom.core.measure.noise.NoiseMeter;
@@ -48,15 +50,15 @@ public final class DecayAnalysis {
    *     fits the recording
    * @param reference the signal that was played, where it is not to be made from the law
    * @param bands to evaluate; those that the sampling rate cannot carry are left out
-   * @param besides more bands, of which nothing is said in words
+   * @param moreBands more bands, of which nothing is said in words
    */
   public record Request(
       Optional<Excitation> excitation,
       Optional<Sweep> sweep,
       Optional<Samples> reference,
       List<Band> bands,
-      List<Band> besides) {
-    /** Nothing besides. */
+      List<Band> moreBands) {
+    /** No more. */
     public Request(
         Optional<Excitation> excitation,
         Optional<Sweep> sweep,
@@ -70,9 +72,9 @@ public final class DecayAnalysis {
       return any(bands, List.of());
     }
 
-    /** The same, in more bands besides. */
-    public static Request any(List<Band> bands, List<Band> besides) {
-      return new Request(Optional.empty(), Optional.empty(), Optional.empty(), bands, besides);
+    /** The same, in more bands. */
+    public static Request any(List<Band> bands, List<Band> moreBands) {
+      return new Request(Optional.empty(), Optional.empty(), Optional.empty(), bands, moreBands);
     }
   }
 
@@ -85,6 +87,16 @@ public final class DecayAnalysis {
 
   /** Evaluates one channel. */
   public static DecayReport analyse(Samples sound, Request request) {
+    return analyse(sound, request, Progress.NONE);
+  }
+
+  /**
+   * Evaluates one channel.
+   *
+   * @param progress told of each band; may cancel
+   */
+  public static DecayReport analyse(Samples sound, Request request, Progress progress) {
+    progress.step(0, 1);
     List<Band> bands = Band.within(request.bands(), sound.sampleRateHz());
     double[] x = sound.toArray();
     if (sound.seconds() < NoiseMeter.SHORTEST_SECONDS) {
@@ -121,7 +133,13 @@ public final class DecayAnalysis {
     return takes.responses().isEmpty()
         ? nothing(sound, bands, takes.warnings().getFirst())
         : evaluate(
-            excitation, rate, bands, Band.within(request.besides(), rate), takes, clipping(sound));
+            excitation,
+            rate,
+            bands,
+            Band.within(request.moreBands(), rate),
+            takes,
+            clipping(sound),
+            progress);
   }
 
   private static Takes takes(
@@ -182,17 +200,20 @@ public final class DecayAnalysis {
       Excitation excitation,
       double rate,
       List<Band> bands,
-      List<Band> besides,
+      List<Band> moreBands,
       Takes whole,
-      Optional<String> clipping) {
+      Optional<String> clipping,
+      Progress progress) {
     boolean response = excitation != Excitation.NOISE;
     Takes takes = response ? shortened(whole, rate) : whole;
     List<String> warnings = new ArrayList<>(takes.warnings());
     clipping.ifPresent(warnings::add);
     List<ZeroPhase> spectra =
         response ? takes.responses().stream().map(t -> new ZeroPhase(t, rate)).toList() : List.of();
+    AtomicInteger done = new AtomicInteger();
     Function<Band, DecayReport.BandDecay> evaluation =
         band -> {
+          progress.step(done.incrementAndGet(), bands.size() + moreBands.size() + 1);
           if (takes.played(band) < Takes.LEAST_PLAYED) {
             return DecayReport.BandDecay.unknown(band.nominalHz(), OptionalDouble.empty());
           }
@@ -212,7 +233,7 @@ public final class DecayAnalysis {
             takes.directSeconds(),
             takes.found(),
             decays,
-            besides.stream().map(evaluation).toList(),
+            moreBands.stream().map(evaluation).toList(),
             response ? directToReverberant(takes, rate) : OptionalDouble.empty(),
             response && speechPlayed ? Modulation.of(spectra, takes.lead(), rate) : List.of(),
             response ? Reflections.find(loudest, takes.lead(), rate) : List.of(),

@@ -14,7 +14,7 @@ import java.util.OptionalDouble;
  * @param takes claps, sweeps or interruptions found and averaged; 0 where nothing was found, and
  *     {@code warnings} then says why
  * @param bands per band
- * @param besides the same in other bands, usually thirds; may be empty
+ * @param moreBands the same in other bands, usually thirds; may be empty
  * @param directToReverberantDb first 2.5 ms over the rest
  * @param modulation transfer of the octaves and frequencies of {@link SpeechTransmission}, without
  *     the recording's noise; empty where an octave is missing
@@ -30,7 +30,7 @@ public record DecayReport(
     OptionalDouble directArrivalSeconds,
     int takes,
     List<BandDecay> bands,
-    List<BandDecay> besides,
+    List<BandDecay> moreBands,
     OptionalDouble directToReverberantDb,
     List<List<Double>> modulation,
     List<Reflection> reflections,
@@ -43,7 +43,7 @@ public record DecayReport(
 
   public DecayReport {
     bands = List.copyOf(bands);
-    besides = List.copyOf(besides);
+    moreBands = List.copyOf(moreBands);
     ringing = List.copyOf(ringing);
     modulation = modulation.stream().map(List::copyOf).toList();
     reflections = List.copyOf(reflections);
@@ -77,7 +77,7 @@ public record DecayReport(
         directArrivalSeconds,
         takes,
         bands,
-        besides,
+        moreBands,
         directToReverberantDb,
         modulation,
         reflections,

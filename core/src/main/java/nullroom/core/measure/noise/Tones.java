@@ -12,11 +12,11 @@ import nullroom.core.Quantile;
 /**
  * Finds steady tones in an averaged power spectrum and says which are mains hum.
  *
- * <p>The noise floor is a running median, which a tone of a few bins cannot lift and a slope of any
- * colour does not bend. A group of bins that stands over it is a tone where it is narrow and where
- * its level stands {@link #LEAST_PROMINENCE_DB} or more over the noise in the critical band around
- * it, whose width is that of ISO 1996-2:2007 Annex C: 100 Hz up to 500 Hz, a fifth of the frequency
- * above (from memory).
+ * <p>The noise floor is a running median, which a tone of a few bins cannot offset and a slope of
+ * any colour does not bend. A group of bins that stands over it is a tone where it is narrow and
+ * where its level stands {@link #LEAST_PROMINENCE_DB} or more over the noise in the critical band
+ * around it, whose width is that of ISO 1996-2:2007 Annex C: 100 Hz up to 500 Hz, a fifth of the
+ * frequency above (from memory).
  */
 public final class Tones {
   static final double LEAST_PROMINENCE_DB = 3;

@@ -6,7 +6,7 @@ import nullroom.core.signal.Fft;
 import nullroom.core.signal.Sweep;
 
 /** Invented responses and what recorders would make of them. */
-final class MadeRoom {
+public final class MadeRoom {
   static final double RATE = 48_000;
 
   /** Delays in samples and levels in decibels of four reflections. */
@@ -15,7 +15,7 @@ final class MadeRoom {
   private MadeRoom() {}
 
   /** A direct sound, four reflections and a tail of noise that decays by 60 dB in {@code t}. */
-  static double[] response(double t, long seed) {
+  public static double[] response(double t, long seed) {
     Random random = new Random(seed);
     double[] h = new double[(int) (1.5 * RATE)];
     for (int i = (int) (0.012 * RATE); i < h.length; i++) {

@@ -1,0 +1,136 @@
+package nullroom.core.book;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Optional;
+import nullroom.core.Progress;
+import nullroom.core.TestRooms;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.measure.decay.MadeRoom;
+import nullroom.core.measure.noise.Calibration;
+import nullroom.core.plan.Margin;
+import nullroom.core.plan.Prediction;
+import nullroom.core.plan.Verdicts;
+import nullroom.core.predict.Heard;
+import nullroom.core.predict.Origin;
+import nullroom.core.predict.Statistics;
+import nullroom.core.room.Room;
+import nullroom.core.signal.SampleSource;
+import nullroom.core.signal.Samples;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+
+class HearingTest {
+  private static final double RATE = 48_000;
+  private final Room room = TestRooms.box(0.15);
+  private final RoomBook bare = new RoomBook("test", Goal.SPOKEN_ON_CAMERA, room);
+
+  private DecayMeasurement clapped(String sound, double factor) {
+    double t = Statistics.of(room).midSeconds() * factor;
+    double[] x = new double[(int) (RATE * (1 + 3 * t))];
+    double[] h = MadeRoom.response(t, 3);
+    System.arraycopy(h, 0, x, 4800, Math.min(h.length, x.length - 4800));
+    return DecayMeasurement.of(
+        sound, "2026-03-04T20:15", MeasuredAt.in(room), new Samples(x, RATE), room, Progress.NONE);
+  }
+
+  private RoomBook listened(Calibration calibration) {
+    double[] x = new java.util.Random(4).doubles((int) (6 * RATE), -1e-3, 1e-3).toArray();
+    Listening listening = bare.listening().withCalibration(calibration).withChainKnown(true);
+    RoomBook book = bare.with(listening);
+    return book.with(
+        NoiseMeasurement.of(
+            "noise-1.wav",
+            new NoiseMeasurement.Taken("2026-03-04T20:10", false, "", java.util.List.of()),
+            SampleSource.of(new Samples(x, RATE)),
+            book.chain(false),
+            calibration,
+            Progress.NONE));
+  }
+
+  @Test
+  @DisplayName("nothing measured: predicted and assumed, and nothing is called measured")
+  void described() {
+    Heard heard = Hearing.quick(bare).heard();
+    assertThat(heard.basis().decay().kind()).isEqualTo(Origin.Kind.PREDICTED);
+    assertThat(heard.basis().noise().origin().kind()).isEqualTo(Origin.Kind.ASSUMED);
+    assertThat(heard.basis().voice().origin().kind()).isEqualTo(Origin.Kind.ASSUMED);
+    assertThat(heard.basis().scale()).isEmpty();
+  }
+
+  @Test
+  @DisplayName("a measured decay takes the prediction's place, and is surer than tables")
+  void decayMeasured() {
+    RoomBook book = bare.with(clapped("claps-1.wav", 1.5));
+    Heard before = Hearing.quick(bare).heard();
+    Heard heard = Hearing.quick(book).heard();
+    assertThat(heard.basis().decay().kind()).isEqualTo(Origin.Kind.MEASURED);
+    assertThat(heard.basis().decay().from()).isEqualTo("measured on 2026-03-04 at 20:15");
+    assertThat(heard.decaySeconds().get(4))
+        .isCloseTo(1.5 * before.decaySeconds().get(4), within(0.12 * heard.decaySeconds().get(4)));
+    assertThat(heard.margins().clearDb()).isLessThan(before.margins().clearDb() - 1);
+    assertThat(clear(book).uncertaintyDb()).isLessThan(clear(bare).uncertaintyDb());
+    RoomBook acted = bare.with(clapped("simulated-claps-1.wav", 1.5));
+    assertThat(Hearing.quick(acted).heard().basis().decay().kind())
+        .isEqualTo(Origin.Kind.SIMULATED);
+  }
+
+  private static Margin clear(RoomBook book) {
+    return Verdicts.of(Hearing.quick(book).heard(), book.goal().targets()).clear();
+  }
+
+  @Test
+  @DisplayName("a better scale makes Quiet surer; relative levels leave the noise assumed")
+  void scales() {
+    var chain = room.requireMicrophone().capture();
+    RoomBook byData = listened(Calibration.BY_DATA);
+    RoomBook byTone = listened(Calibration.ofFullScale(110, 1, chain));
+    Heard data = Hearing.quick(byData).heard();
+    assertThat(data.basis().noise().origin().kind()).isEqualTo(Origin.Kind.MEASURED);
+    assertThat(data.basis().scale().orElseThrow().origin().kind()).isEqualTo(Origin.Kind.ASSUMED);
+    assertThat(Hearing.quick(byTone).heard().basis().scale().orElseThrow().origin().kind())
+        .isEqualTo(Origin.Kind.MEASURED);
+    assertThat(quiet(byTone).uncertaintyDb()).isLessThan(quiet(byData).uncertaintyDb() - 0.3);
+    Heard relative = Hearing.quick(listened(Calibration.UNKNOWN)).heard();
+    assertThat(relative.basis().scale()).isEmpty();
+    assertThat(relative.basis().noise().origin().kind()).isEqualTo(Origin.Kind.ASSUMED);
+  }
+
+  private static Margin quiet(RoomBook book) {
+    return Verdicts.of(Hearing.quick(book).heard(), book.goal().targets()).quiet();
+  }
+
+  @Test
+  @DisplayName("the room that was traced is heard as it was traced, with the measured decay")
+  void traced() {
+    RoomBook book = bare.with(clapped("claps-1.wav", 0.7));
+    Prediction full = Prediction.of(book, book.goal(), false, Progress.NONE);
+    Heard session = Hearing.traced(book).heard();
+    assertThat(full.heard()).isEqualTo(session);
+    assertThat(full.t20Seconds(4).orElseThrow())
+        .isCloseTo(session.decaySeconds().get(4), within(0.15 * session.decaySeconds().get(4)));
+    Prediction quick = Prediction.of(book, Goal.SUNG_DRY, true, Progress.NONE);
+    assertThat(quick.heard()).isEqualTo(Hearing.quick(book).heard());
+    assertThat(quick.t20Seconds(2).orElseThrow()).isEqualTo(quick.heard().decaySeconds().get(2));
+    assertThat(quick.ladder().verdicts().quiet().targetDb())
+        .isEqualTo(Goal.SUNG_DRY.targets().quietDb());
+  }
+
+  @Test
+  @DisplayName("hung after the measurement: the measured times change by what is predicted")
+  void changed() {
+    RoomBook book = bare.with(clapped("claps-1.wav", 1.3));
+    Room soft =
+        room.withFinish(
+            nullroom.core.room.Surface.wall(1),
+            new nullroom.core.room.Finish.Stated(Bands.all(0.8), Bands.all(0.1)));
+    Hearing hearing = Hearing.of(book, Optional.empty());
+    double share = Statistics.of(soft).seconds().get(4) / Statistics.of(room).seconds().get(4);
+    assertThat(hearing.decaySeconds(soft).get(4))
+        .isCloseTo(share * hearing.decaySeconds(room).get(4), within(1e-9));
+    assertThat(hearing.heard(soft).basis().decayShare().get(4))
+        .as("a change that is only predicted is less sure")
+        .isGreaterThan(hearing.heard(room).basis().decayShare().get(4));
+  }
+}
