@@ -136,15 +136,15 @@ public final class DecayPlot extends PlotPane {
   private void curve(
       DecayReport.BandDecay band, double x, double top, double w, double plot, double seconds) {
     int last = 0;
-    while (last < band.curve().size()
-        && band.curve().get(last) > LOWEST_DB
+    while (last < band.curveDb().size()
+        && band.curveDb().get(last) > LOWEST_DB
         && last * DecayReport.BandDecay.CURVE_STEP_SECONDS <= seconds) {
       last++;
     }
     double[] points = new double[2 * last];
     for (int i = 0; i < last; i++) {
       points[2 * i] = x + w * i * DecayReport.BandDecay.CURVE_STEP_SECONDS / seconds;
-      points[2 * i + 1] = top + plot * Math.clamp(band.curve().get(i) / LOWEST_DB, 0, 1);
+      points[2 * i + 1] = top + plot * Math.clamp(band.curveDb().get(i) / LOWEST_DB, 0, 1);
     }
     polyline(points, "curve");
   }
@@ -158,10 +158,10 @@ public final class DecayPlot extends PlotPane {
     double time = 0;
     double level = 0;
     int count = 0;
-    for (int i = 0; i < band.curve().size() && band.curve().get(i) >= -25; i++) {
-      if (band.curve().get(i) <= -5) {
+    for (int i = 0; i < band.curveDb().size() && band.curveDb().get(i) >= -25; i++) {
+      if (band.curveDb().get(i) <= -5) {
         time += i * DecayReport.BandDecay.CURVE_STEP_SECONDS;
-        level += band.curve().get(i);
+        level += band.curveDb().get(i);
         count++;
       }
     }

@@ -127,7 +127,7 @@ public final class RingModel {
 
   /** Thirds of the last measurement. */
   public List<DecayReport.BandDecay> thirds() {
-    return book().decay().map(d -> d.report().moreBands()).orElse(List.of());
+    return book().decay().map(d -> d.report().thirdOctaveBands()).orElse(List.of());
   }
 
   /** What could not be had of it, each in a sentence. */

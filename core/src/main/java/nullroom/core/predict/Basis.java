@@ -64,7 +64,7 @@ public record Basis(
   /**
    * The quick answer against the traced one, in Clear; docs/uncertainty.md says from which rooms.
    */
-  public static final double QUICK_DB = 1.5;
+  public static final double QUICK_DB = 2.5;
 
   /** What a room as described alone is heard by. */
   static Basis described(boolean noiseStated) {

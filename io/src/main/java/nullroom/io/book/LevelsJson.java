@@ -145,6 +145,7 @@ final class LevelsJson {
     levels.own().ifPresent(own -> write(own, node.putObject("ownBrief")));
     if (!levels.staging().equals(Staging.USUAL)) {
       node.putObject("staging")
+          .put("school", levels.staging().school().id())
           .put("material", levels.staging().material().id())
           .put("allowanceDb", levels.staging().allowanceDb())
           .put("highestGainDb", levels.staging().highestGainDb());

@@ -1,19 +1,20 @@
 package nullroom.io.book;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import nullroom.core.book.DecayMeasurement;
 import nullroom.core.book.NoiseMeasurement;
-import nullroom.core.measure.noise.Intrusion;
 import nullroom.core.measure.noise.NoiseReport;
 import nullroom.core.measure.noise.Scale;
-import nullroom.core.measure.noise.Tone;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** A noise measurement as JSON. */
 final class NoiseJson {
+  private static final Map<String, Double> SINCE_FIRST_VERSION =
+      Map.of("seconds", 0.0, "sampleRateHz", 48_000.0, "dcOffset", 0.0, "clippedSamples", 0.0);
+
   private NoiseJson() {}
 
   static NoiseMeasurement read(Field f) {
@@ -47,110 +48,29 @@ final class NoiseJson {
         List.of());
   }
 
+  /** Books of the first version kept less. */
   private static NoiseReport report(Field f) {
-    return new NoiseReport(
-        f.number("seconds", 0),
-        f.number("sampleRateHz", 48_000),
-        f.figure("laeqDbfs"),
-        f.figure("lceqDbfs"),
-        f.figure("lzeqDbfs"),
-        f.figure("laMaxFastDbfs"),
-        f.figure("la10Dbfs"),
-        f.figure("la50Dbfs"),
-        f.figure("la90Dbfs"),
-        f.elements("octaves").stream().map(NoiseJson::band).toList(),
-        f.elements("thirds").stream().map(NoiseJson::band).toList(),
-        f.number("dcOffset", 0),
-        (long) f.number("clippedSamples", 0),
-        f.elements("tones").stream().map(NoiseJson::tone).toList(),
-        f.elements("intrusions").stream().map(NoiseJson::intrusion).toList());
+    ObjectNode node = ((ObjectNode) f.node()).deepCopy();
+    SINCE_FIRST_VERSION.forEach((name, otherwise) -> {
+      if (!node.has(name)) {
+        node.put(name, otherwise);
+      }
+    });
+    return Records.read(new Field(f.path(), node), NoiseReport.class);
   }
 
   static Scale scale(Field f) {
-    return f.checked(() ->
-        new Scale(f.required("fullScaleDbSpl").number(), f.required("uncertaintyDb").number()));
-  }
-
-  private static NoiseReport.BandLevel band(Field f) {
-    return new NoiseReport.BandLevel(
-        f.required("centreHz").number(), f.figure("leqDbfs"), f.figure("l90Dbfs"));
-  }
-
-  private static Tone tone(Field f) {
-    return new Tone(
-        f.required("frequencyHz").number(),
-        f.required("levelDbfs").number(),
-        f.required("prominenceDb").number(),
-        f.required("kind")
-            .oneOf(
-                k -> Optional.of(k.equals("mains")).filter(m -> m || k.equals("tone")),
-                "mains, tone"));
-  }
-
-  private static Intrusion intrusion(Field f) {
-    return new Intrusion(
-        f.required("startSeconds").number(),
-        f.required("durationSeconds").number(),
-        f.required("peakDbfs").number(),
-        f.required("riseDb").number());
+    return Records.read(f, Scale.class);
   }
 
   static void write(NoiseMeasurement n, ObjectNode out) {
     out.put("sound", n.sound()).put("taken", n.taken()).put("simulated", n.simulated());
     out.put("spot", n.spot());
     n.chain().ifPresent(c -> PlacedJson.write(c, out.putObject("chain")));
-    n.scale().ifPresent(s -> write(s, out.putObject("scale")));
+    n.scale().ifPresent(s -> out.set("scale", Records.tree(s)));
     n.roomDbSpl().ifPresent(b -> out.set("octaveDbSpl", RoomJson.numbers(b.toArray())));
     ArrayNode without = out.putArray("without");
     n.without().forEach(without::add);
-    write(n.report(), out);
-  }
-
-  static void write(Scale scale, ObjectNode out) {
-    out.put("fullScaleDbSpl", scale.fullScaleDbSpl()).put("uncertaintyDb", scale.uncertaintyDb());
-  }
-
-  private static void write(NoiseReport r, ObjectNode out) {
-    out.put("seconds", r.seconds()).put("sampleRateHz", r.sampleRateHz());
-    put(out, "laeqDbfs", r.laeqDbfs());
-    put(out, "lceqDbfs", r.lceqDbfs());
-    put(out, "lzeqDbfs", r.lzeqDbfs());
-    put(out, "laMaxFastDbfs", r.laMaxFastDbfs());
-    put(out, "la10Dbfs", r.la10Dbfs());
-    put(out, "la50Dbfs", r.la50Dbfs());
-    put(out, "la90Dbfs", r.la90Dbfs());
-    write(r.octaves(), out.putArray("octaves"));
-    write(r.thirds(), out.putArray("thirds"));
-    out.put("dcOffset", r.dcOffset()).put("clippedSamples", r.clippedSamples());
-    ArrayNode tones = out.putArray("tones");
-    for (Tone t : r.tones()) {
-      tones
-          .addObject()
-          .put("frequencyHz", t.frequencyHz())
-          .put("levelDbfs", t.levelDbfs())
-          .put("prominenceDb", t.prominenceDb())
-          .put("kind", t.mains() ? "mains" : "tone");
-    }
-    ArrayNode intrusions = out.putArray("intrusions");
-    for (Intrusion i : r.intrusions()) {
-      intrusions
-          .addObject()
-          .put("startSeconds", i.startSeconds())
-          .put("durationSeconds", i.durationSeconds())
-          .put("peakDbfs", i.peakDbfs())
-          .put("riseDb", i.riseDb());
-    }
-  }
-
-  private static void write(List<NoiseReport.BandLevel> bands, ArrayNode out) {
-    for (NoiseReport.BandLevel b : bands) {
-      ObjectNode band = out.addObject().put("centreHz", b.centreHz());
-      put(band, "leqDbfs", b.leqDbfs());
-      put(band, "l90Dbfs", b.l90Dbfs());
-    }
-  }
-
-  static void put(ObjectNode out, String name, OptionalDouble figure) {
-    figure.ifPresent(number -> out.put(name, number));
+    out.setAll(Records.tree(n.report()));
   }
 }

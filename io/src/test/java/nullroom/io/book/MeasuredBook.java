@@ -11,7 +11,9 @@ import nullroom.core.book.HumTest;
 import nullroom.core.book.MeasuredAt;
 import nullroom.core.book.NoiseMeasurement;
 import nullroom.core.book.RoomBook;
+import nullroom.core.book.School;
 import nullroom.core.book.Spot;
+import nullroom.core.book.Staging;
 import nullroom.core.book.SurveyNote;
 import nullroom.core.book.Suspect;
 import nullroom.core.measure.decay.BlindDecay;
@@ -88,20 +90,21 @@ final class MeasuredBook {
                 book.decays()
                     .with(second)
                     .with(new DecayEstimate("take-1.wav", "2026-01-01T20:10", guess)));
-    return book.with(
-        book.listening()
-            .withCalibration(new Calibration(Calibration.Method.METER, 1.5, 2.2, -38))
-            .plus(fridge)
-            .plus(Suspect.of("window", false))
-            .withSpots(List.of(noise(place, book, "corner"), noise(place, book, "gable")))
-            .with(
-                new SurveyNote(
-                    "survey-1.csv",
-                    "2026-01-01T22:00",
-                    true,
-                    book.chain(true),
-                    Optional.of(new Scale(96, 3)),
-                    false))
-            .with(new HumTest(HumTest.Way.COVERED, Optional.of(hum), Optional.empty())));
+    return book.with(book.levels().with(new Staging(School.FLOAT, Staging.Material.SONG, 5, 60)))
+        .with(
+            book.listening()
+                .withCalibration(new Calibration(Calibration.Method.METER, 1.5, 2.2, -38))
+                .plus(fridge)
+                .plus(Suspect.of("window", false))
+                .withSpots(List.of(noise(place, book, "corner"), noise(place, book, "gable")))
+                .with(
+                    new SurveyNote(
+                        "survey-1.csv",
+                        "2026-01-01T22:00",
+                        true,
+                        book.chain(true),
+                        Optional.of(new Scale(96, 3)),
+                        false))
+                .with(new HumTest(HumTest.Way.COVERED, Optional.of(hum), Optional.empty())));
   }
 }

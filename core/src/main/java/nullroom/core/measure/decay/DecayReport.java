@@ -14,7 +14,7 @@ import java.util.OptionalDouble;
  * @param takes claps, sweeps or interruptions found and averaged; 0 where nothing was found, and
  *     {@code warnings} then says why
  * @param bands per band
- * @param moreBands the same in other bands, usually thirds; may be empty
+ * @param thirdOctaveBands the same in third-octave bands; may be empty
  * @param directToReverberantDb first 2.5 ms over the rest
  * @param modulation transfer of the octaves and frequencies of {@link SpeechTransmission}, without
  *     the recording's noise; empty where an octave is missing
@@ -30,7 +30,7 @@ public record DecayReport(
     OptionalDouble directArrivalSeconds,
     int takes,
     List<BandDecay> bands,
-    List<BandDecay> moreBands,
+    List<BandDecay> thirdOctaveBands,
     OptionalDouble directToReverberantDb,
     List<List<Double>> modulation,
     List<Reflection> reflections,
@@ -43,7 +43,7 @@ public record DecayReport(
 
   public DecayReport {
     bands = List.copyOf(bands);
-    moreBands = List.copyOf(moreBands);
+    thirdOctaveBands = List.copyOf(thirdOctaveBands);
     ringing = List.copyOf(ringing);
     modulation = modulation.stream().map(List::copyOf).toList();
     reflections = List.copyOf(reflections);
@@ -77,7 +77,7 @@ public record DecayReport(
         directArrivalSeconds,
         takes,
         bands,
-        moreBands,
+        thirdOctaveBands,
         directToReverberantDb,
         modulation,
         reflections,
@@ -130,8 +130,8 @@ public record DecayReport(
    * @param inrDb impulse to noise ratio
    * @param nonLinearityPermille of the T20 line, 1000 (1 - r^2)
    * @param t20DeviationSeconds standard deviation of T20 by chance, see {@link DecayDeviation}
-   * @param curve energy decay curve every {@link #CURVE_STEP_SECONDS} from the direct sound on, dB
-   *     re total, or re the steady level of noise
+   * @param curveDb energy decay curve every {@link #CURVE_STEP_SECONDS} from the direct sound on,
+   *     dB re total, or re the steady level of noise
    */
   public record BandDecay(
       double centreHz,
@@ -145,7 +145,7 @@ public record DecayReport(
       OptionalDouble inrDb,
       OptionalDouble nonLinearityPermille,
       OptionalDouble t20DeviationSeconds,
-      List<Double> curve) {
+      List<Double> curveDb) {
     /** Fine enough to draw, coarse enough to keep. */
     public static final double CURVE_STEP_SECONDS = 0.005;
 

@@ -6,6 +6,17 @@ package nullroom.core.measure.noise;
  * @param frequencyHz where it is
  * @param levelDbfs its level, AES17
  * @param prominenceDb its level over the noise in the critical band around it
- * @param mains whether it belongs to a mains hum
+ * @param kind whether it belongs to a mains hum
  */
-public record Tone(double frequencyHz, double levelDbfs, double prominenceDb, boolean mains) {}
+public record Tone(double frequencyHz, double levelDbfs, double prominenceDb, Kind kind) {
+  /** Where a tone comes from. */
+  public enum Kind {
+    MAINS,
+    TONE
+  }
+
+  /** Whether it belongs to a mains hum. */
+  public boolean mains() {
+    return kind == Kind.MAINS;
+  }
+}

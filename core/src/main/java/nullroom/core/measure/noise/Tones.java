@@ -77,7 +77,12 @@ public final class Tones {
     }
     Optional<MainsHum> hum = hum(all);
     return all.stream()
-        .map(t -> new Tone(t.frequencyHz(), t.levelDbfs(), t.prominenceDb(), belongs(hum, t)))
+        .map(t ->
+            new Tone(
+                t.frequencyHz(),
+                t.levelDbfs(),
+                t.prominenceDb(),
+                belongs(hum, t) ? Tone.Kind.MAINS : Tone.Kind.TONE))
         .filter(t -> t.mains() || t.prominenceDb() >= LEAST_PROMINENCE_DB)
         .toList();
   }
@@ -150,7 +155,7 @@ public final class Tones {
       noise += floor[k];
     }
     noise *= width / ((high - low + 1) * binHz); // a band cut at 0 Hz counts in full
-    return new Tone(hz, Decibels.dbfs(energy), Decibels.ofEnergy(energy / noise), false);
+    return new Tone(hz, Decibels.dbfs(energy), Decibels.ofEnergy(energy / noise), Tone.Kind.TONE);
   }
 
   /** The mains family among the tones, where one is plain. */

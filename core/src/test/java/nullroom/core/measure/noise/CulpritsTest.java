@@ -164,7 +164,7 @@ class CulpritsTest {
             clean.thirds(),
             0,
             0,
-            List.of(new Tone(50, -70, 9, true)),
+            List.of(new Tone(50, -70, 9, Tone.Kind.MAINS)),
             List.of(new Intrusion(3, 1, -40, 12)));
     List<Spots.Ranked> ranked =
         Spots.rank(
