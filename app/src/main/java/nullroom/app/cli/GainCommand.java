@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
-import java.util.stream.Stream;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.book.Hearing;
 import nullroom.core.book.RoomBook;
@@ -77,13 +76,7 @@ final class GainCommand implements Callable<Integer> {
     RoomBook book = BookFolder.readBook(path);
     VocalEffort voice =
         effort
-            .map(e ->
-                Named.one(
-                    command,
-                    "--effort",
-                    e,
-                    VocalEffort::find,
-                    Stream.of(VocalEffort.values()).map(VocalEffort::id)))
+            .map(e -> Named.one(command, "--effort", e, VocalEffort.class))
             .orElse(book.room().requireTalker().effort());
     Room room = book.room().withTalker(book.room().requireTalker().with(voice));
     RoomBook spoken = book.with(room);
@@ -106,25 +99,10 @@ final class GainCommand implements Callable<Integer> {
 
   private Staging staging(Staging book) {
     Staging by =
-        school
-            .map(s ->
-                Named.one(
-                    command,
-                    "--school",
-                    s,
-                    School::find,
-                    Stream.of(School.values()).map(School::id)))
-            .map(book::by)
-            .orElse(book);
+        school.map(s -> Named.one(command, "--school", s, School.class)).map(book::by).orElse(book);
     Staging of =
         material
-            .map(m ->
-                Named.one(
-                    command,
-                    "--material",
-                    m,
-                    Staging.Material::find,
-                    Stream.of(Staging.Material.values()).map(Staging.Material::id)))
+            .map(m -> Named.one(command, "--material", m, Staging.Material.class))
             .map(by::of)
             .orElse(by);
     return of.withAllowanceDb(allowance.orElse(of.allowanceDb()))

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
 import nullroom.core.Figures;
+import nullroom.core.Keyed;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.decay.BlindDecay;
@@ -132,7 +133,7 @@ final class MeasureDecayCommand implements Callable<Integer> {
     return excitation.equals("auto")
         ? Optional.empty()
         : Optional.of(
-            Excitation.find(excitation)
+            Keyed.find(Excitation.class, excitation)
                 .orElseThrow(() ->
                     new Trouble.BadField(
                         "--excitation",

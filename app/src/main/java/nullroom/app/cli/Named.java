@@ -1,9 +1,6 @@
 package nullroom.app.cli;
 
-import java.util.Optional;
-import java.util.function.Function;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
+import nullroom.core.Keyed;
 import picocli.CommandLine;
 import picocli.CommandLine.Model.CommandSpec;
 
@@ -14,19 +11,13 @@ final class Named {
   /**
    * The one of a key.
    *
-   * @param keys that there are
-   * @throws CommandLine.ParameterException where it is none of them
+   * @throws CommandLine.ParameterException where it is none of the set
    */
-  static <T> T one(
-      CommandSpec command,
-      String option,
-      String key,
-      Function<String, Optional<T>> find,
-      Stream<String> keys) {
-    return find.apply(key)
+  static <E extends Enum<E> & Keyed> E one(
+      CommandSpec command, String option, String key, Class<E> set) {
+    return Keyed.find(set, key)
         .orElseThrow(() ->
             new CommandLine.ParameterException(
-                command.commandLine(),
-                option + ": '" + key + "' is none of " + keys.collect(Collectors.joining(", "))));
+                command.commandLine(), option + ": '" + key + "' is none of " + Keyed.keys(set)));
   }
 }

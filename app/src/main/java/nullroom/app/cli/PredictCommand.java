@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
-import java.util.stream.Stream;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Octave;
@@ -56,9 +55,7 @@ final class PredictCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    Optional<Goal> asked =
-        goal.map(key ->
-            Named.one(command, "--goal", key, Goal::find, Stream.of(Goal.values()).map(Goal::id)));
+    Optional<Goal> asked = goal.map(key -> Named.one(command, "--goal", key, Goal.class));
     if (paths.size() == 1) {
       print(paths.getFirst(), asked);
       return 0;

@@ -1,8 +1,8 @@
 package nullroom.core.acoustics;
 
 import java.util.List;
-import java.util.Optional;
 import nullroom.core.Decibels;
+import nullroom.core.Keyed;
 import nullroom.core.Table;
 import org.apache.commons.csv.CSVRecord;
 
@@ -13,25 +13,18 @@ import org.apache.commons.csv.CSVRecord;
  * <p>Voice: a piston in a rigid sphere of head size (formula; within 2.5 dB of measured heads in
  * front, too loud behind, where a torso shades). At 63 Hz as at 125 Hz.
  */
-public enum Directivity {
-  OMNI("omni", false),
-  VOICE("voice", true);
+public enum Directivity implements Keyed {
+  OMNI(false),
+  VOICE(true);
 
   private static final int STEP_DEGREES = 15;
   private static final int STEPS = 180 / STEP_DEGREES + 1;
-  private final String id;
   private final boolean shaded;
   private final Bands indexDb;
 
-  Directivity(String id, boolean shaded) {
-    this.id = id;
+  Directivity(boolean shaded) {
     this.shaded = shaded; // in here OMNI and VOICE are not there yet to compare with
     this.indexDb = Bands.from(this::integrateIndexDb);
-  }
-
-  /** Key in room files. */
-  public String id() {
-    return id;
   }
 
   /** Level in {@code octave} at an angle off the axis, relative to the axis, in dB. */
@@ -66,11 +59,6 @@ public enum Directivity {
               / 2;
     }
     return -Decibels.ofEnergy(mean);
-  }
-
-  /** The directivity of that key. */
-  public static Optional<Directivity> find(String id) {
-    return List.of(values()).stream().filter(d -> d.id.equals(id)).findFirst();
   }
 
   private static final class Sphere {

@@ -1,8 +1,7 @@
 package nullroom.core.acoustics;
 
-import java.util.List;
-import java.util.Optional;
 import nullroom.core.Decibels;
+import nullroom.core.Keyed;
 
 /**
  * First-order microphone patterns D(t) = A + B cos t with A + B = 1.
@@ -10,32 +9,25 @@ import nullroom.core.Decibels;
  * <p>Source: H. F. Olson, Elements of Acoustical Engineering; coefficients as usual in handbooks
  * (from memory).
  */
-public enum Pattern {
-  OMNI("omni", "Omni", 1),
-  SUBCARDIOID("subcardioid", "Wide cardioid", 0.7),
-  CARDIOID("cardioid", "Cardioid", 0.5),
-  SUPERCARDIOID("supercardioid", "Supercardioid", 0.366),
-  HYPERCARDIOID("hypercardioid", "Hypercardioid", 0.25),
-  FIGURE_EIGHT("figureEight", "Figure of eight", 0);
+public enum Pattern implements Keyed {
+  OMNI("Omni", 1),
+  SUBCARDIOID("Wide cardioid", 0.7),
+  CARDIOID("Cardioid", 0.5),
+  SUPERCARDIOID("Supercardioid", 0.366),
+  HYPERCARDIOID("Hypercardioid", 0.25),
+  FIGURE_EIGHT("Figure of eight", 0);
 
   /** A first-order null is never perfect: real capsules keep about this much (common practice). */
   private static final double DEEPEST_NULL_DB = -30;
 
   private static final double DEEPEST_NULL = Decibels.toEnergy(DEEPEST_NULL_DB);
 
-  private final String id;
   private final String label;
   private final double omniPart;
 
-  Pattern(String id, String label, double omniPart) {
-    this.id = id;
+  Pattern(String label, double omniPart) {
     this.label = label;
     this.omniPart = omniPart;
-  }
-
-  /** Key in room files. */
-  public String id() {
-    return id;
   }
 
   /** Name for people. */
@@ -75,10 +67,5 @@ public enum Pattern {
     double rise = b * speedOfSound / (2 * Math.PI * hz * metres);
     double d = omniPart + b;
     return Math.max(DEEPEST_NULL_DB, Decibels.ofEnergy(d * d + rise * rise));
-  }
-
-  /** The pattern of that key. */
-  public static Optional<Pattern> find(String id) {
-    return List.of(values()).stream().filter(p -> p.id.equals(id)).findFirst();
   }
 }

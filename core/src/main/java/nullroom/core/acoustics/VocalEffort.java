@@ -1,8 +1,8 @@
 package nullroom.core.acoustics;
 
 import java.util.List;
-import java.util.Optional;
 import nullroom.core.Decibels;
+import nullroom.core.Keyed;
 import nullroom.core.Table;
 import org.apache.commons.csv.CSVRecord;
 
@@ -15,38 +15,31 @@ import org.apache.commons.csv.CSVRecord;
  * dB under that of 250 Hz, as in the long-term spectrum of Byrne et al., J. Acoust. Soc. Am. 96
  * (1994) 2108-2120 (from memory).
  */
-public enum VocalEffort {
-  WHISPERED("whispered", "normal", 35, 18),
-  RELAXED("relaxed", "normal", 54, 18),
-  NORMAL("normal", "normal", 60, 18),
-  RAISED("raised", "raised", 66, 18),
-  LOUD("loud", "loud", 72, 18),
-  VERY_LOUD("veryLoud", "shout", 78, 18),
-  SUNG_SOFT("sungSoft", "raised", 60, 15),
-  SUNG("sung", "loud", 75, 15),
-  SUNG_LOUD("sungLoud", "shout", 85, 15),
-  BELTED("belted", "shout", 95, 15);
+public enum VocalEffort implements Keyed {
+  WHISPERED("normal", 35, 18),
+  RELAXED("normal", 54, 18),
+  NORMAL("normal", 60, 18),
+  RAISED("raised", 66, 18),
+  LOUD("loud", 72, 18),
+  VERY_LOUD("shout", 78, 18),
+  SUNG_SOFT("raised", 60, 15),
+  SUNG("loud", 75, 15),
+  SUNG_LOUD("shout", 85, 15),
+  BELTED("shout", 95, 15);
 
   private static final double OCTAVE_125_RE_250_DB = -3.3;
   private static final double OCTAVE_63_RE_250_DB = -19.9;
 
-  private final String id;
   private final double levelDbA;
   private final double crestDb;
   private final Bands levelsDbSpl;
 
-  VocalEffort(String id, String shape, double levelDbA, double crestDb) {
-    this.id = id;
+  VocalEffort(String shape, double levelDbA, double crestDb) {
     this.levelDbA = levelDbA;
     this.crestDb = crestDb;
     Bands raw = Shapes.octaves(shape + "_band_level_db");
     double offset = levelDbA - Octave.aWeightedSum(raw);
     this.levelsDbSpl = raw.map(level -> level + offset);
-  }
-
-  /** Key in room files. */
-  public String id() {
-    return id;
   }
 
   /**
@@ -65,11 +58,6 @@ public enum VocalEffort {
   /** Octave levels at 1 m on axis. */
   public Bands levelsDbSpl() {
     return levelsDbSpl;
-  }
-
-  /** The effort of that key. */
-  public static Optional<VocalEffort> find(String id) {
-    return List.of(values()).stream().filter(e -> e.id.equals(id)).findFirst();
   }
 
   private static final class Shapes {

@@ -1,7 +1,6 @@
 package nullroom.core.book;
 
-import java.util.List;
-import java.util.Optional;
+import nullroom.core.Keyed;
 import nullroom.core.predict.Margins;
 
 /**
@@ -10,29 +9,22 @@ import nullroom.core.predict.Margins;
  * near -12 dBFS; times from handbooks for small voice rooms (0.15 to 0.30 s), talk studios (0.2 to
  * 0.3 s) and dry singing (0.25 to 0.45 s).
  */
-public enum Goal {
-  SPOKEN_CLOSE("spokenClose", "Spoken, close", new Margins(45, 16, 12), 0.15, 0.30),
-  SPOKEN_ON_CAMERA("spokenOnCamera", "Spoken, on camera", new Margins(38, 10, 12), 0.20, 0.40),
-  SUNG_DRY("sungDry", "Sung, dry", new Margins(42, 10, 12), 0.25, 0.45),
-  SUNG_SOME_ROOM("sungSomeRoom", "Sung, some room", new Margins(38, 5, 12), 0.35, 0.60);
+public enum Goal implements Keyed {
+  SPOKEN_CLOSE("Spoken, close", new Margins(45, 16, 12), 0.15, 0.30),
+  SPOKEN_ON_CAMERA("Spoken, on camera", new Margins(38, 10, 12), 0.20, 0.40),
+  SUNG_DRY("Sung, dry", new Margins(42, 10, 12), 0.25, 0.45),
+  SUNG_SOME_ROOM("Sung, some room", new Margins(38, 5, 12), 0.35, 0.60);
 
-  private final String id;
   private final String label;
   private final Margins targets;
   private final double shortestSeconds;
   private final double longestSeconds;
 
-  Goal(String id, String label, Margins targets, double shortestSeconds, double longestSeconds) {
-    this.id = id;
+  Goal(String label, Margins targets, double shortestSeconds, double longestSeconds) {
     this.label = label;
     this.targets = targets;
     this.shortestSeconds = shortestSeconds;
     this.longestSeconds = longestSeconds;
-  }
-
-  /** Key in room books. */
-  public String id() {
-    return id;
   }
 
   /** Name for people. */
@@ -53,10 +45,5 @@ public enum Goal {
   /** Upper end of the reverberation that suits, seconds. */
   public double longestSeconds() {
     return longestSeconds;
-  }
-
-  /** The goal of that key. */
-  public static Optional<Goal> find(String id) {
-    return List.of(values()).stream().filter(g -> g.id.equals(id)).findFirst();
   }
 }

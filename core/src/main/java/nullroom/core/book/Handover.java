@@ -1,7 +1,7 @@
 package nullroom.core.book;
 
-import java.util.Locale;
 import java.util.OptionalDouble;
+import nullroom.core.Keyed;
 import nullroom.core.Trouble;
 
 /**
@@ -25,16 +25,11 @@ public record Handover(
     String namePattern,
     String due) {
   /** How the file is stored. */
-  public enum Format {
+  public enum Format implements Keyed {
     /** Plain samples. */
     WAV,
     /** Losslessly coded. */
-    FLAC;
-
-    /** Key in books, and the end of file names. */
-    public String id() {
-      return name().toLowerCase(Locale.ROOT);
-    }
+    FLAC
   }
 
   /** Nothing special: WAV in 24 bits, as the take is. */

@@ -1,24 +1,21 @@
 package nullroom.core.book;
 
-import java.util.Optional;
-import java.util.stream.Stream;
+import nullroom.core.Keyed;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 
 /** Where practitioners set their level; they disagree. */
-public enum School {
+public enum School implements Keyed {
   /** The loudest expected peak at the goal's target, -12 dBFS. */
-  PEAKS("peaks", "peaks at −12 dBFS"),
+  PEAKS("peaks at −12 dBFS"),
   /** Active speech at -18 dBFS. */
-  AVERAGE("average", "average at −18 dBFS"),
+  AVERAGE("average at −18 dBFS"),
   /** Floating point, so low that nothing can clip; raised afterwards. */
-  FLOAT("float", "low, in 32-bit float");
+  FLOAT("low, in 32-bit float");
 
-  private final String id;
   private final String label;
 
-  School(String id, String label) {
-    this.id = id;
+  School(String label) {
     this.label = label;
   }
 
@@ -45,18 +42,8 @@ public enum School {
     return Math.floor(heard.capture().gainDb() + change);
   }
 
-  /** Key on the command line. */
-  public String id() {
-    return id;
-  }
-
   /** For people. */
   public String label() {
     return label;
-  }
-
-  /** The one of that key. */
-  public static Optional<School> find(String id) {
-    return Stream.of(values()).filter(s -> s.id.equals(id)).findFirst();
   }
 }

@@ -1,7 +1,6 @@
 package nullroom.core.book;
 
-import java.util.Optional;
-import java.util.stream.Stream;
+import nullroom.core.Keyed;
 import nullroom.core.Trouble;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
@@ -16,29 +15,22 @@ import nullroom.core.predict.Margins;
  */
 public record Staging(School school, Material material, double allowanceDb, double highestGainDb) {
   /** What is recorded, with what may pass its loudest line (common practice). */
-  public enum Material {
+  public enum Material implements Keyed {
     /** Read aloud, evenly. */
-    READ("read", "read aloud", 3),
+    READ("read aloud", 3),
     /** Talk that laughs. */
-    TALK("talk", "talk, with laughs", 6),
+    TALK("talk, with laughs", 6),
     /** Played, with outbursts. */
-    ACTED("acted", "acted, with shouts", 12),
+    ACTED("acted, with shouts", 12),
     /** A song, rehearsed. */
-    SONG("song", "a song", 4);
+    SONG("a song", 4);
 
-    private final String id;
     private final String label;
     private final double allowanceDb;
 
-    Material(String id, String label, double allowanceDb) {
-      this.id = id;
+    Material(String label, double allowanceDb) {
       this.label = label;
       this.allowanceDb = allowanceDb;
-    }
-
-    /** Key on the command line and in books. */
-    public String id() {
-      return id;
     }
 
     /** For people. */
@@ -49,11 +41,6 @@ public record Staging(School school, Material material, double allowanceDb, doub
     /** What is usually allowed for. */
     public double allowanceDb() {
       return allowanceDb;
-    }
-
-    /** The one of that key. */
-    public static Optional<Material> find(String id) {
-      return Stream.of(values()).filter(m -> m.id.equals(id)).findFirst();
     }
   }
 

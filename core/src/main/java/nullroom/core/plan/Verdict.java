@@ -1,26 +1,25 @@
 package nullroom.core.plan;
 
+import nullroom.core.Figures;
+import nullroom.core.Keyed;
+
 /** How a margin stands against its target, as far as its uncertainty lets anyone say. */
-public enum Verdict {
+public enum Verdict implements Keyed {
   /** At its target or over it. */
-  MET("met", "met", "●"),
+  MET("●"),
   /** Less than 3 dB under it. */
-  CLOSE("close", "close", "◆"),
+  CLOSE("◆"),
   /** Further under it. */
-  SHORT("short", "short", "▲"),
+  SHORT("▲"),
   /** Nearer to its target than it may be off. */
-  CANNOT_TELL("cannotTell", "cannot tell", "?");
+  CANNOT_TELL("?");
 
   /** A margin this little under its target is close, further under it is short. */
   static final double CLOSE_DB = 3;
 
-  private final String id;
-  private final String label;
   private final String sign;
 
-  Verdict(String id, String label, String sign) {
-    this.id = id;
-    this.label = label;
+  Verdict(String sign) {
     this.sign = sign;
   }
 
@@ -37,14 +36,9 @@ public enum Verdict {
     return overDb >= 0 ? MET : overDb >= -CLOSE_DB ? CLOSE : SHORT;
   }
 
-  /** Key on the command line, and its style class. */
-  public String id() {
-    return id;
-  }
-
   /** For people. */
   public String label() {
-    return label;
+    return Figures.word(this);
   }
 
   /** A shape that stands beside the word, never a colour alone. */

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import nullroom.core.Decibels;
 import nullroom.core.Figures;
+import nullroom.core.Keyed;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.room.Face;
@@ -40,23 +41,12 @@ public record Statistics(
     String why) {
 
   /** A reverberation formula. */
-  public enum Formula {
-    SABINE("sabine"),
-    EYRING("eyring"),
-    MILLINGTON("millington"),
-    FITZROY("fitzroy"),
-    ARAU_PUCHADES("arauPuchades");
-
-    private final String id;
-
-    Formula(String id) {
-      this.id = id;
-    }
-
-    /** Key on the command line. */
-    public String id() {
-      return id;
-    }
+  public enum Formula implements Keyed {
+    SABINE,
+    EYRING,
+    MILLINGTON,
+    FITZROY,
+    ARAU_PUCHADES
   }
 
   /**

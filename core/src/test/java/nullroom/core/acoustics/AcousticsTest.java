@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.Map;
 import nullroom.core.Decibels;
+import nullroom.core.Keyed;
 import nullroom.core.ReferenceTable;
 import nullroom.core.Table;
 import org.junit.jupiter.api.DisplayName;
@@ -96,18 +97,18 @@ class AcousticsTest {
   @Test
   void keysFindTheirThings() {
     for (Pattern pattern : Pattern.values()) {
-      assertThat(Pattern.find(pattern.id())).contains(pattern);
+      assertThat(Keyed.find(Pattern.class, pattern.id())).contains(pattern);
       assertThat(pattern.gainDb(0)).isCloseTo(0, within(1e-9));
     }
     for (VocalEffort effort : VocalEffort.values()) {
-      assertThat(VocalEffort.find(effort.id())).contains(effort);
+      assertThat(Keyed.find(VocalEffort.class, effort.id())).contains(effort);
     }
     for (Material material : Materials.all()) {
       assertThat(Materials.get(material.id())).isEqualTo(material);
       assertThat(material.source()).isNotBlank();
     }
     assertThat(Materials.find("unobtainium")).isEmpty();
-    assertThat(Pattern.find("")).isEmpty();
+    assertThat(Keyed.find(Pattern.class, "")).isEmpty();
     for (MicrophoneType type : MicrophoneType.ALL) {
       Capture any = new Capture(Pattern.OMNI, 0, 100, -30, -120, 30, 20, 24);
       assertThat(type.isIn(any)).isFalse();

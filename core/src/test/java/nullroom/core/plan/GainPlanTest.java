@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import nullroom.core.Keyed;
 import nullroom.core.ReferenceTable;
 import nullroom.core.TestRooms;
 import nullroom.core.acoustics.Capture;
@@ -67,7 +68,7 @@ class GainPlanTest {
     GainPlan low = plan(VocalEffort.NORMAL, chain(-38, -125), School.FLOAT);
     assertThat(low.shoutDbfs()).isLessThanOrEqualTo(-12 + 1e-9);
     assertThat(low.gainDb()).isLessThan(average.gainDb());
-    assertThat(School.find("float")).contains(School.FLOAT);
+    assertThat(Keyed.find(School.class, "float")).contains(School.FLOAT);
   }
 
   /** Sound level to file by hand: dBFS = S + (SPL - 94) + gain - full scale, in dBu. */

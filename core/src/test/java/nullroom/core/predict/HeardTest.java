@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import nullroom.core.Decibels;
+import nullroom.core.Keyed;
 import nullroom.core.TestRooms;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
@@ -152,10 +153,10 @@ class HeardTest {
     assertThat(margins.weakest(targets)).isEqualTo(Margins.Kind.SAFE);
     assertThat(margins.over(targets, Margins.Kind.QUIET)).isCloseTo(2, within(1e-9));
     for (Goal goal : Goal.values()) {
-      assertThat(Goal.find(goal.id())).contains(goal);
+      assertThat(Keyed.find(Goal.class, goal.id())).contains(goal);
       assertThat(goal.shortestSeconds()).isLessThan(goal.longestSeconds());
     }
-    assertThat(Goal.find("opera")).isEmpty();
+    assertThat(Keyed.find(Goal.class, "opera")).isEmpty();
   }
 
   @Test

@@ -1,6 +1,5 @@
 package nullroom.io.book;
 
-import java.util.List;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import nullroom.core.Trouble;
@@ -43,12 +42,11 @@ final class BookJson {
               + SCHEMA_VERSION
               + ". Use a newer one");
     }
-    String goals = String.join(", ", List.of(Goal.values()).stream().map(Goal::id).toList());
     Room room = RoomJson.read(f.required("room").object());
     Listening listening = ListeningJson.read(f, (int) version);
     return new RoomBook(
         f.required("name").text(),
-        f.required("goal").oneOf(Goal::find, goals),
+        f.required("goal").oneOf(Goal.class),
         room,
         version < SCHEMA_VERSION ? Chains.added(listening, room) : listening,
         decays(f),

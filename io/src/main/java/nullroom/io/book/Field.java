@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.Function;
 import java.util.function.Supplier;
+import nullroom.core.Keyed;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
@@ -132,10 +132,11 @@ record Field(String path, JsonNode node) {
     return Bands.of(numbers(Octave.COUNT));
   }
 
-  /** One of a closed set of keys. */
-  <T> T oneOf(Function<String, Optional<T>> find, String choices) {
+  /** One of a closed set. */
+  <E extends Enum<E> & Keyed> E oneOf(Class<E> set) {
     String key = text();
-    return find.apply(key).orElseThrow(() -> bad("'" + quoted(key) + "' is none of " + choices));
+    return Keyed.find(set, key)
+        .orElseThrow(() -> bad("'" + quoted(key) + "' is none of " + Keyed.keys(set)));
   }
 
   /** Builds a value whose own checks are about this place. */

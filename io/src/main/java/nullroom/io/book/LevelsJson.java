@@ -2,7 +2,6 @@ package nullroom.io.book;
 
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
-import java.util.Arrays;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.function.Supplier;
@@ -48,7 +47,7 @@ final class LevelsJson {
   private static Levels.LoudestLine loudest(Field f) {
     return new Levels.LoudestLine(
         f.object().optional("simulated").map(Field::flag).orElse(false),
-        f.required("effort").oneOf(VocalEffort::find, "the efforts of a talker"),
+        f.required("effort").oneOf(VocalEffort.class),
         locked(f));
   }
 
@@ -62,19 +61,12 @@ final class LevelsJson {
     return named(
         f,
         () -> {
-          Field material = f.object().required("material");
           return new Staging(
-              f.optional("school").map(LevelsJson::school).orElse(School.PEAKS),
-              Staging.Material.find(material.text())
-                  .orElseThrow(() ->
-                      new Trouble.BadField(material.path(), "must be read, talk, acted or song")),
+              f.optional("school").map(s -> s.oneOf(School.class)).orElse(School.PEAKS),
+              f.object().required("material").oneOf(Staging.Material.class),
               f.required("allowanceDb").number(),
               f.required("highestGainDb").number());
         });
-  }
-
-  private static School school(Field f) {
-    return f.oneOf(School::find, "peaks, average, float");
   }
 
   private static Brief brief(Field f) {
@@ -88,7 +80,7 @@ final class LevelsJson {
                     f.required("truePeakDbtp").number(),
                     maybe(f, "floorDbfs"),
                     new Handover(
-                        format(f.required("format")),
+                        f.required("format").oneOf(Handover.Format.class),
                         (int) f.required("bits").number(),
                         maybe(f, "rateHz"),
                         maybe(f, "shortestSeconds"),
@@ -116,14 +108,6 @@ final class LevelsJson {
 
   private static OptionalDouble maybe(Field f, String name) {
     return f.optional(name).map(n -> OptionalDouble.of(n.number())).orElse(OptionalDouble.empty());
-  }
-
-  private static Handover.Format format(Field f) {
-    String id = f.text();
-    return Arrays.stream(Handover.Format.values())
-        .filter(format -> format.id().equals(id))
-        .findFirst()
-        .orElseThrow(() -> new Trouble.BadField(f.path(), "must be wav or flac, not “" + id + "”"));
   }
 
   private static String day(Field f) {

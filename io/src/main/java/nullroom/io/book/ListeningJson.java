@@ -1,6 +1,5 @@
 package nullroom.io.book;
 
-import java.util.List;
 import nullroom.core.book.HumTest;
 import nullroom.core.book.Listening;
 import nullroom.core.book.SurveyNote;
@@ -28,10 +27,8 @@ final class ListeningJson {
   }
 
   private static Calibration calibration(Field f) {
-    String methods =
-        String.join(", ", List.of(Calibration.Method.values()).stream().map(m -> m.id()).toList());
     return new Calibration(
-        f.required("method").oneOf(Calibration.Method::find, methods),
+        f.required("method").oneOf(Calibration.Method.class),
         f.number("overDataDb", 0),
         f.number("uncertaintyDb", Calibration.DATA_UNCERTAINTY_DB),
         f.number("sensitivityDbvPerPascal", 0));

@@ -1,9 +1,6 @@
 package nullroom.io.book;
 
 import java.util.List;
-import java.util.Locale;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Directivity;
@@ -51,26 +48,12 @@ final class PlacedJson {
     return f.checked(() -> new Aim(f.number("azimuthDegrees", 0), f.number("elevationDegrees", 0)));
   }
 
-  private static String choices(Stream<String> ids) {
-    return ids.collect(Collectors.joining(", "));
-  }
-
   static Talker talker(Field f) {
     f.object();
     VocalEffort effort =
-        f.optional("effort")
-            .map(e ->
-                e.oneOf(
-                    VocalEffort::find,
-                    choices(Stream.of(VocalEffort.values()).map(VocalEffort::id))))
-            .orElse(VocalEffort.NORMAL);
+        f.optional("effort").map(e -> e.oneOf(VocalEffort.class)).orElse(VocalEffort.NORMAL);
     Directivity directivity =
-        f.optional("directivity")
-            .map(d ->
-                d.oneOf(
-                    Directivity::find,
-                    choices(Stream.of(Directivity.values()).map(Directivity::id))))
-            .orElse(Directivity.VOICE);
+        f.optional("directivity").map(d -> d.oneOf(Directivity.class)).orElse(Directivity.VOICE);
     return new Talker(RoomJson.point(f.required("at")), aim(f), effort, directivity);
   }
 
@@ -82,9 +65,7 @@ final class PlacedJson {
   static Capture capture(Field f) {
     f.object();
     Pattern pattern =
-        f.optional("pattern")
-            .map(p -> p.oneOf(Pattern::find, choices(Stream.of(Pattern.values()).map(Pattern::id))))
-            .orElse(Pattern.CARDIOID);
+        f.optional("pattern").map(p -> p.oneOf(Pattern.class)).orElse(Pattern.CARDIOID);
     return f.checked(() ->
         new Capture(
             pattern,
@@ -119,8 +100,7 @@ final class PlacedJson {
 
   static void write(Talker talker, ObjectNode out) {
     write(talker.at(), talker.aim(), out);
-    out.put("effort", talker.effort().id())
-        .put("directivity", talker.directivity().name().toLowerCase(Locale.ROOT));
+    out.put("effort", talker.effort().id()).put("directivity", talker.directivity().id());
   }
 
   static void write(PlacedMicrophone microphone, ObjectNode out) {

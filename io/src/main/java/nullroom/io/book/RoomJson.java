@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import nullroom.core.Keyed;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Air;
 import nullroom.core.room.Ceiling;
@@ -31,6 +32,11 @@ public final class RoomJson {
 
   /** Stands for all walls that are not named. */
   private static final String ALL_WALLS = "walls";
+
+  private enum Axis implements Keyed {
+    X,
+    Y
+  }
 
   private RoomJson() {}
 
@@ -110,8 +116,7 @@ public final class RoomJson {
           new Ceiling.Gable(
               f.required("kneeMetres").number(),
               f.required("ridgeMetres").number(),
-              f.required("ridgeAlong")
-                  .oneOf(a -> Optional.of(a.equals("x")).filter(x -> x || a.equals("y")), "x, y"));
+              f.required("ridgeAlong").oneOf(Axis.class) == Axis.X);
       default ->
           throw new Trouble.BadField(
               kind.path(), "'" + kind.text() + "' is none of flat, leanTo, gable");
@@ -266,7 +271,7 @@ public final class RoomJson {
           out.put("kind", "gable")
               .put("kneeMetres", gable.kneeMetres())
               .put("ridgeMetres", gable.ridgeMetres())
-              .put("ridgeAlong", gable.alongX() ? "x" : "y");
+              .put("ridgeAlong", (gable.alongX() ? Axis.X : Axis.Y).id());
     };
   }
 }

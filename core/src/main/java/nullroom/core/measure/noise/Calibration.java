@@ -1,9 +1,9 @@
 package nullroom.core.measure.noise;
 
-import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.core.Decibels;
+import nullroom.core.Keyed;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Capture;
 
@@ -20,39 +20,27 @@ public record Calibration(
     Method method, double overDataDb, double uncertaintyDb, double sensitivityDbvPerPascal) {
 
   /** How full scale came to be known. */
-  public enum Method {
+  public enum Method implements Keyed {
     /** By the sensitivity of the microphone and the gain and full scale of its input. */
-    DATA("data", "by the data of microphone and input"),
+    DATA("by the data of microphone and input"),
     /** By a calibrator's tone. */
-    TONE("tone", "by a calibrator's tone"),
+    TONE("by a calibrator's tone"),
     /** It is known. */
-    FULL_SCALE("fullScale", "by a known full scale"),
+    FULL_SCALE("by a known full scale"),
     /** By what a borrowed meter showed beside the microphone. */
-    METER("meter", "by a borrowed meter"),
+    METER("by a borrowed meter"),
     /** Not at all: levels compare with each other only. */
-    NONE("none", "not at all, relative only");
+    NONE("not at all, relative only");
 
-    private final String id;
     private final String label;
 
-    Method(String id, String label) {
-      this.id = id;
+    Method(String label) {
       this.label = label;
-    }
-
-    /** Key in room books. */
-    public String id() {
-      return id;
     }
 
     /** For people. */
     public String label() {
       return label;
-    }
-
-    /** The method of that key. */
-    public static Optional<Method> find(String id) {
-      return List.of(values()).stream().filter(m -> m.id.equals(id)).findFirst();
     }
   }
 
