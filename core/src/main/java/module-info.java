@@ -2,6 +2,8 @@
 module nullroom.core {
   requires static transitive org.jspecify;
   requires JTransforms;
+  requires java.management;
+  requires jdk.management;
   requires org.apache.commons.csv;
   requires org.apache.commons.numbers.complex;
   requires org.apache.commons.statistics.descriptive;

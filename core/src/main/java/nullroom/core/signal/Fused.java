@@ -1,5 +1,8 @@
 package nullroom.core.signal;
 
+import com.sun.management.HotSpotDiagnosticMXBean;
+import java.lang.management.ManagementFactory;
+
 /**
  * Multiply and add in one step, where the processor has it; that halves the time of recursive
  * filters. Where it has not, {@link Math#fma} would be computed exactly in software, thousands of
@@ -7,29 +10,21 @@ package nullroom.core.signal;
  * digit of a double only.
  */
 final class Fused {
-  /** Calls that a processor with the step does in a few microseconds, even while interpreted. */
-  private static final int CALLS = 64;
-
-  private static final long LONGEST_NANOS = 15_000;
-  private static final int TRIES = 8;
-
-  /** Whether the processor has it; a constant for the compiler. */
-  private static final boolean HARDWARE = measure();
+  /**
+   * Whether the processor has it, by the virtual machine's own word; a constant for the compiler.
+   */
+  private static final boolean HARDWARE = asked();
 
   private Fused() {}
 
-  /** The quickest of several tries, so that a pause of the machine cannot hide it. */
-  private static boolean measure() {
-    long quickest = Long.MAX_VALUE;
-    double sum = 1;
-    for (int t = 0; t < TRIES; t++) {
-      long begun = System.nanoTime();
-      for (int i = 0; i < CALLS; i++) {
-        sum = Math.fma(sum, 0.999, 0.001);
-      }
-      quickest = Math.min(quickest, System.nanoTime() - begun);
+  private static boolean asked() {
+    HotSpotDiagnosticMXBean machine =
+        ManagementFactory.getPlatformMXBean(HotSpotDiagnosticMXBean.class);
+    try {
+      return machine != null && Boolean.parseBoolean(machine.getVMOption("UseFMA").getValue());
+    } catch (IllegalArgumentException unknown) {
+      return false; // another make of machine, of which nothing is known
     }
-    return quickest < LONGEST_NANOS && sum > 0;
   }
 
   /** a b + c. */

@@ -1,22 +1,12 @@
 package nullroom.io.device;
 
 import java.util.OptionalDouble;
-import nullroom.core.Decibels;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
-import nullroom.core.acoustics.Bands;
-import nullroom.core.acoustics.Capture;
+import nullroom.core.predict.ActedRoom;
 import nullroom.core.predict.Heard;
-import nullroom.core.predict.ResponseSound;
-import nullroom.core.predict.RoomResponse;
-import nullroom.core.predict.Statistics;
-import nullroom.core.predict.SyntheticRoom;
 import nullroom.core.room.Room;
-import nullroom.core.signal.Band;
-import nullroom.core.signal.Butterworth;
-import nullroom.core.signal.Fft;
 import nullroom.core.signal.Samples;
-import nullroom.core.signal.Sweep;
 
 /**
  * Records a modelled room: its noise through the microphone's pattern, self-noise and preamp noise,
@@ -25,87 +15,26 @@ import nullroom.core.signal.Sweep;
  * samples.
  */
 public final class SimulatedDevice implements AudioDevice {
-  private static final double RATE_HZ = 48_000;
-
-  /** Shaped as a whole in frequency, noise of a power of two samples repeats without a seam. */
+  private static final double RATE_HZ = ActedRoom.RATE_HZ;
   private static final int LOOP = 1 << 20;
-
-  /** So many before the same come again. */
   private static final int LOOPED_CLAPS = 6;
 
-  private static final double LINE_SECONDS = 10;
-
-  /** How a person speaks who is asked for a quiet line, a usual one and the loudest. */
-  private static final double[] LINES_DB = {-10, 0, 6};
-
-  /** Between two claps; long enough for any home room to fall silent. */
-  private static final double CLAP_GAP_SECONDS = 2.4;
-
-  private static final double FIRST_CLAP_SECONDS = 0.5;
-
-  /**
-   * A hand clap at 1 m peaks about here, as a sine of that peak (common practice, 105 to 115 dB).
-   */
-  private static final double CLAP_DB_SPL = 108;
-
-  /** Peak of a small loudspeaker that plays a sweep in a room at home. */
-  private static final double LOUDSPEAKER_DB_SPL = 85;
-
-  /** Someone who claps by a microphone turns the gain down until it does not clip. */
-  private static final double CLAP_HEADROOM_DB = 6;
-
-  /** What a small loudspeaker does to a sweep: amplitudes of its second and third harmonic. */
-  private static final double SECOND_HARMONIC = 0.006;
-
-  private static final double THIRD_HARMONIC = 0.003;
-  private static final Band LOUDSPEAKER = new Band(1000, 1000, 75, 17_000);
-  private static final int LOUDSPEAKER_ORDER = 2;
-
-  /** From the start of playing to the sound: buffers of player and recorder. */
-  private static final double LATENCY_SECONDS = 0.12;
-
-  /** By which part the recorder's clock runs slower than the player's. */
-  private static final double DRIFT = 25e-6;
-
-  private final Heard heard;
-  private final ResponseMaker room;
-  private final long seed;
+  private final ActedRoom room;
   private final double speed;
 
-  /** How the room answers; computed when it is first asked. */
-  private interface ResponseMaker {
-    double[] response(double seconds);
+  private SimulatedDevice(ActedRoom room, double speed) {
+    this.room = room;
+    this.speed = speed;
   }
 
   /** A device in the place that {@code heard} describes, without single reflections. */
   public SimulatedDevice(Heard heard, double speedOfSound, long seed) {
-    this(
-        heard,
-        seconds -> SyntheticRoom.response(heard, speedOfSound, RATE_HZ, seconds, seed + 7),
-        seed,
-        1);
+    this(ActedRoom.of(heard, speedOfSound, seed), 1);
   }
 
   /** A device in a room whose times are those of {@code heard}. */
   public static SimulatedDevice in(Room room, Heard heard, long seed) {
-    return new SimulatedDevice(
-        heard,
-        seconds ->
-            ResponseSound.of(
-                RoomResponse.of(room, seed, Progress.NONE)
-                    .withDecay(Statistics.of(room).seconds(), heard.decaySeconds()),
-                RATE_HZ,
-                seconds,
-                seed + 7),
-        seed,
-        1);
-  }
-
-  private SimulatedDevice(Heard heard, ResponseMaker room, long seed, double speed) {
-    this.heard = heard;
-    this.room = room;
-    this.seed = seed;
-    this.speed = speed;
+    return new SimulatedDevice(ActedRoom.in(room, heard, seed), 1);
   }
 
   @Override
@@ -120,12 +49,12 @@ public final class SimulatedDevice implements AudioDevice {
 
   @Override
   public OptionalDouble fullScaleDbSpl() {
-    return OptionalDouble.of(heard.capture().fullScaleDbSpl());
+    return OptionalDouble.of(room.fullScaleDbSpl());
   }
 
   /** The same device, whose streams come faster than real ones. */
   public SimulatedDevice atSpeed(double timesRealTime) {
-    return new SimulatedDevice(heard, room, seed, timesRealTime);
+    return new SimulatedDevice(room, timesRealTime);
   }
 
   /**
@@ -136,16 +65,19 @@ public final class SimulatedDevice implements AudioDevice {
    */
   @Override
   public AudioStream open(Prompt prompt) {
-    double[] loop =
-        switch (prompt) {
-          case QUIET, SWEEP -> new double[0];
-          case CLAPS -> record(prompt, LOOPED_CLAPS * CLAP_GAP_SECONDS, Progress.NONE).toArray();
-          case VOICE -> lines();
-        };
-    if (loop.length == 0) {
-      return open(Double.POSITIVE_INFINITY, speed);
-    }
-    return new PacedStream(loop, RATE_HZ, Double.POSITIVE_INFINITY, speed, System::nanoTime);
+    return switch (prompt) {
+      case QUIET, SWEEP -> open(Double.POSITIVE_INFINITY, speed);
+      case CLAPS -> loop(room.clapped(count(LOOPED_CLAPS * ActedRoom.CLAP_GAP_SECONDS)));
+      case VOICE -> loop(room.lines());
+    };
+  }
+
+  private AudioStream loop(double[] samples) {
+    return new PacedStream(samples, RATE_HZ, Double.POSITIVE_INFINITY, speed, System::nanoTime);
+  }
+
+  private static int count(double seconds) {
+    return (int) Math.round(seconds * RATE_HZ);
   }
 
   /**
@@ -155,8 +87,7 @@ public final class SimulatedDevice implements AudioDevice {
    * @param speed times real time, 1 but for tests
    */
   public AudioStream open(double goneAfterSeconds, double speed) {
-    double[] loop = convert(SyntheticRoom.noise(heard.noiseDbSpl(), RATE_HZ, LOOP, seed));
-    return new PacedStream(loop, RATE_HZ, goneAfterSeconds, speed, System::nanoTime);
+    return new PacedStream(room.quiet(LOOP), RATE_HZ, goneAfterSeconds, speed, System::nanoTime);
   }
 
   @Override
@@ -165,126 +96,16 @@ public final class SimulatedDevice implements AudioDevice {
       throw new Trouble.BadField(
           "seconds", "the simulated device records up to 600 s, not " + seconds);
     }
-    int count = (int) Math.round(seconds * RATE_HZ);
-    double[] pressure = SyntheticRoom.noise(heard.noiseDbSpl(), RATE_HZ, count, seed);
-    progress.step(count / 3, count);
-    switch (prompt) {
-      case QUIET -> {}
-      case CLAPS -> add(pressure, claps(count));
-      case SWEEP -> add(pressure, sweep());
-      case VOICE -> add(pressure, voice(count));
-    }
+    int count = count(seconds);
+    progress.step(0, count);
+    double[] samples =
+        switch (prompt) {
+          case QUIET -> room.quiet(count);
+          case CLAPS -> room.clapped(count);
+          case SWEEP -> room.swept(count);
+          case VOICE -> room.spoken(count);
+        };
     progress.step(count, count);
-    return new Samples(convert(pressure), RATE_HZ, PacedStream.LARGEST);
-  }
-
-  /** A quiet line, one as usual and the loudest, of ten seconds each. */
-  private double[] lines() {
-    int line = (int) (LINE_SECONDS * RATE_HZ);
-    double[] pressure =
-        SyntheticRoom.noise(heard.noiseDbSpl(), RATE_HZ, line * LINES_DB.length, seed);
-    double[] voice = voice(pressure.length);
-    for (int i = 0; i < pressure.length; i++) {
-      pressure[i] += voice[i] * Decibels.toAmplitude(LINES_DB[i / line]);
-    }
-    return convert(pressure);
-  }
-
-  private static void add(double[] target, double[] more) {
-    for (int i = 0; i < Math.min(target.length, more.length); i++) {
-      target[i] += more[i];
-    }
-  }
-
-  private double[] response(double seconds) {
-    return room.response(seconds);
-  }
-
-  /** The sweep after half a second and the latency, by a small loudspeaker and another clock. */
-  private double[] sweep() {
-    Sweep usual = Sweep.USUAL;
-    double[] dry =
-        new Sweep(
-                usual.fromHz() * (1 + DRIFT),
-                usual.toHz() * (1 + DRIFT),
-                usual.seconds() / (1 + DRIFT))
-            .samples(RATE_HZ);
-    int start = (int) ((FIRST_CLAP_SECONDS + LATENCY_SECONDS) * RATE_HZ);
-    double[] played = new double[dry.length + start];
-    for (int i = 0; i < dry.length; i++) {
-      double x = dry[i];
-      // the second and third Chebyshev polynomial of a sine are its harmonics
-      played[start + i] =
-          x + SECOND_HARMONIC * (2 * x * x - 1) + THIRD_HARMONIC * (4 * x * x * x - 3 * x);
-    }
-    Butterworth.bandPass(LOUDSPEAKER, RATE_HZ, LOUDSPEAKER_ORDER)
-        .filter(played, played, played.length);
-    return scaledTo(LOUDSPEAKER_DB_SPL, Fft.convolve(played, response(CLAP_GAP_SECONDS)));
-  }
-
-  /** A sound whose peak is that of a sine of a level, or 6 dB under what overloads the chain. */
-  private double[] scaledTo(double levelDbSpl, double[] sound) {
-    double peak = 0;
-    for (double v : sound) {
-      peak = Math.max(peak, Math.abs(v));
-    }
-    double most = Math.min(levelDbSpl, heard.capture().overloadDbSpl() - CLAP_HEADROOM_DB);
-    double scale = Math.sqrt(2) * SyntheticRoom.pascal(most) / Math.max(1e-12, peak);
-    for (int i = 0; i < sound.length; i++) {
-      sound[i] *= scale;
-    }
-    return sound;
-  }
-
-  private double[] claps(int count) {
-    double[] train = new double[count];
-    for (double at = FIRST_CLAP_SECONDS; at * RATE_HZ < count; at += CLAP_GAP_SECONDS) {
-      train[(int) Math.round(at * RATE_HZ)] = 1;
-    }
-    double[] dry = Fft.convolve(train, pulse());
-    return scaledTo(CLAP_DB_SPL, Fft.convolve(dry, response(CLAP_GAP_SECONDS)));
-  }
-
-  /** Two palms: a short knock around 1.5 kHz over a softer thud around 250 Hz. */
-  private static double[] pulse() {
-    double[] pulse = new double[(int) (0.012 * RATE_HZ)];
-    for (int i = 0; i < pulse.length; i++) {
-      double t = i / RATE_HZ;
-      pulse[i] =
-          Math.cos(2 * Math.PI * 1500 * t) * Math.exp(-t / 0.0004)
-              + 0.5 * Math.cos(2 * Math.PI * 250 * t) * Math.exp(-t / 0.0025);
-    }
-    return pulse;
-  }
-
-  /**
-   * The voice at 1 m on axis through a response whose direct sound is that of the microphone's
-   * place.
-   */
-  private double[] voice(int count) {
-    Bands atMicrophone = heard.directDbSpl();
-    double direct = 1 / Math.max(Heard.NEAREST_METRES, heard.distanceMetres());
-    double[] dry =
-        SyntheticRoom.voice(
-            atMicrophone.map(level -> level - Decibels.ofAmplitude(direct)),
-            RATE_HZ,
-            count,
-            seed + 3);
-    return Fft.convolve(dry, response(CLAP_GAP_SECONDS));
-  }
-
-  /**
-   * Pressure in pascal to samples: a sine of the full-scale level has amplitude 1; then clipping
-   * and rounding.
-   */
-  private double[] convert(double[] pressure) {
-    Capture capture = heard.capture();
-    double full = Math.sqrt(2) * SyntheticRoom.pascal(capture.fullScaleDbSpl());
-    double steps = Math.pow(2, Math.min(24, capture.bits()) - 1);
-    double[] samples = new double[pressure.length];
-    for (int i = 0; i < samples.length; i++) {
-      samples[i] = Math.clamp(Math.rint(pressure[i] / full * steps), -steps, steps - 1) / steps;
-    }
-    return samples;
+    return new Samples(samples, RATE_HZ, PacedStream.LARGEST);
   }
 }
