@@ -88,20 +88,7 @@ public final class Composition {
     Inputs inputs = ownInputs ? Inputs.own(acted) : new Inputs(acted);
     live = new Live();
     if (ownInputs) {
-      // once the window stands: looking for inputs loads what it could be waiting for
-      Platform.runLater(() -> inputs.look(background, JavaSoundDevice::list));
-      plugs
-          .getKeyFrames()
-          .add(
-              new KeyFrame(
-                  Duration.seconds(LOOK_SECONDS),
-                  e -> {
-                    if (!live.runningProperty().get() && !work.runningProperty().get()) {
-                      inputs.look(background, JavaSoundDevice::list);
-                    }
-                  }));
-      plugs.setCycleCount(Animation.INDEFINITE);
-      plugs.play();
+      watchPlugs(inputs);
     }
     StationContext desk =
         new StationContext(session, work, inputs, live, Clock.systemDefaultZone(), units);
@@ -142,6 +129,24 @@ public final class Composition {
                 () -> {}));
     room.trace().follow();
     shell = new MainWindow(desk, stations, listen::space, this::open, background);
+  }
+
+  /** Looks for inputs that were plugged in or pulled out. */
+  private void watchPlugs(Inputs inputs) {
+    // once the window stands: looking for inputs loads what it could be waiting for
+    Platform.runLater(() -> inputs.look(background, JavaSoundDevice::list));
+    plugs
+        .getKeyFrames()
+        .add(
+            new KeyFrame(
+                Duration.seconds(LOOK_SECONDS),
+                e -> {
+                  if (!live.runningProperty().get() && !work.runningProperty().get()) {
+                    inputs.look(background, JavaSoundDevice::list);
+                  }
+                }));
+    plugs.setCycleCount(Animation.INDEFINITE);
+    plugs.play();
   }
 
   /** A scene of this book. */

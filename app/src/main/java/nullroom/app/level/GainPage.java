@@ -36,27 +36,9 @@ final class GainPage {
     this.model = model;
     LevelBars bars = new LevelBars(model);
     Dial gain = new Dial("Gain", "dB", 0, Staging.HIGHEST_GAIN_DB, "%.0f", model::setGain);
-    Choice<VocalEffort> effort =
-        new Choice<>(
-            "effort",
-            "how loud the voice is",
-            List.of(VocalEffort.values()),
-            e -> LevelBars.name(e) + ", " + Math.round(e.levelDbA()) + " dBA at 1 m",
-            model::setEffort);
-    Choice<School> school =
-        new Choice<>(
-            "school",
-            "where the level is set",
-            List.of(School.values()),
-            School::label,
-            chosen -> model.setStaging(model.staging().by(chosen)));
-    Choice<Staging.Material> material =
-        new Choice<>(
-            "material",
-            "what is recorded",
-            List.of(Staging.Material.values()),
-            Staging.Material::label,
-            m -> model.setStaging(model.staging().of(m)));
+    Choice<VocalEffort> effort = effort(model);
+    Choice<School> school = school(model);
+    Choice<Staging.Material> material = material(model);
     Choice<MicrophoneType> microphone =
         new Choice<>(
             "level-microphone",
@@ -81,20 +63,13 @@ final class GainPage {
             120,
             db -> model.setStaging(model.staging().withHighestGainDb(db)));
     NumberField hiss = new NumberField("and hisses at", "dBu A", -140, -40, model::setPreampEin);
-    Button set = new Button("Set the right gain");
-    set.setId("set-gain");
-    set.getStyleClass().add("action");
-    set.setOnAction(e -> model.setGain(model.rightGainDb()));
     FlowPane row = new FlowPane(10, 6, effort, material, microphone, school);
-    FlowPane fields = new FlowPane(14, 6, distance, allowance, highest, hiss, set);
+    FlowPane fields = new FlowPane(14, 6, distance, allowance, highest, hiss, set(model));
     fields.getStyleClass().add("fields");
     Label caution =
         new Label("Turn headphones down before you turn gain up: sudden peaks harm hearing.");
     caution.getStyleClass().add("caution");
-    VBox side = new VBox(10, table, advice);
-    side.setMinWidth(SIDE_WIDTH);
-    side.setMaxWidth(SIDE_WIDTH);
-    picture = new HBox(16, bars, side);
+    picture = new HBox(16, bars, side());
     HBox.setHgrow(bars, Priority.ALWAYS);
     controls = new VBox(6, gain, row, fields, caution);
     Runnable refresh =
@@ -115,10 +90,53 @@ final class GainPage {
     refresh.run();
   }
 
+  private static Button set(LevelModel model) {
+    Button set = new Button("Set the right gain");
+    set.setId("set-gain");
+    set.getStyleClass().add("action");
+    set.setOnAction(e -> model.setGain(model.rightGainDb()));
+    return set;
+  }
+
+  private VBox side() {
+    VBox side = new VBox(10, table, advice);
+    side.setMinWidth(SIDE_WIDTH);
+    side.setMaxWidth(SIDE_WIDTH);
+    return side;
+  }
+
+  private static Choice<VocalEffort> effort(LevelModel model) {
+    return new Choice<>(
+        "effort",
+        "how loud the voice is",
+        List.of(VocalEffort.values()),
+        e -> LevelBars.name(e) + ", " + Math.round(e.levelDbA()) + " dBA at 1 m",
+        model::setEffort);
+  }
+
+  private static Choice<School> school(LevelModel model) {
+    return new Choice<>(
+        "school",
+        "where the level is set",
+        List.of(School.values()),
+        School::label,
+        chosen -> model.setStaging(model.staging().by(chosen)));
+  }
+
+  private static Choice<Staging.Material> material(LevelModel model) {
+    return new Choice<>(
+        "material",
+        "what is recorded",
+        List.of(Staging.Material.values()),
+        Staging.Material::label,
+        m -> model.setStaging(model.staging().of(m)));
+  }
+
   private void plan() {
     GainPlan plan = model.plan();
     table.heads(List.of("with " + Math.round(plan.gainDb()) + " dB of gain", "dBFS"));
-    table.row(List.of("voice while active", level(plan.activeDbfs())));
+    table.row(List.of("voice, A-weighted", level(plan.voiceDbfsA())));
+    table.row(List.of("the same unweighted", level(plan.activeDbfs())));
     table.row(List.of("loudest line", level(plan.peakDbfs())));
     table.row(List.of("a laugh or shout", level(plan.shoutDbfs())));
     table.row(List.of("left over that, dB", level(plan.headroomDb())));

@@ -100,6 +100,25 @@ final class OwnBriefForm {
             List.of(0, 1),
             c -> c == 1 ? "one channel" : "channels of the take",
             c -> keep(shown.withChannels(c == 1 ? OptionalInt.of(1) : OptionalInt.empty())));
+    names();
+    node = rows();
+    node.getStyleClass().add("fields");
+    WhileShown.follow(node, this::refresh, desk.session().bookProperty(), model.takeProperty());
+    refresh();
+  }
+
+  private VBox rows() {
+    return new VBox(
+        6,
+        new FlowPane(12, 6, new Label("Name"), use, loudness, tolerance, peak, floor),
+        new FlowPane(12, 6, new Label("File"), format, bits, rate, channels, shortest, longest),
+        new FlowPane(12, 6, new Label("File name"), pattern, new Label("due on"), due),
+        trouble,
+        file);
+  }
+
+  /** What files are called, and when they are due. */
+  private void names() {
     due.setId("own-due");
     due.setAccessibleText("day on which it is due");
     due.setPrefWidth(130);
@@ -107,17 +126,6 @@ final class OwnBriefForm {
         .subscribe((was, day) -> named(file().namePattern(), day == null ? "" : day.toString()));
     committed(use, text -> keep(text, shown, file()), () -> shown.use());
     committed(pattern, text -> named(text, file().due()), () -> file().namePattern());
-    node =
-        new VBox(
-            6,
-            new FlowPane(12, 6, new Label("Name"), use, loudness, tolerance, peak, floor),
-            new FlowPane(12, 6, new Label("File"), format, bits, rate, channels, shortest, longest),
-            new FlowPane(12, 6, new Label("File name"), pattern, new Label("due on"), due),
-            trouble,
-            file);
-    node.getStyleClass().add("fields");
-    WhileShown.follow(node, this::refresh, desk.session().bookProperty(), model.takeProperty());
-    refresh();
   }
 
   private static TextField text(String id, String name, int columns) {

@@ -16,7 +16,6 @@ import nullroom.core.Figures;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
-import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.book.NoiseMeasurement;
 import nullroom.core.book.RoomBook;
 import nullroom.core.measure.noise.Intrusion;
@@ -41,6 +40,7 @@ public final class ListenModel {
   private final SpotModel spots;
   private final CalibrationModel calibration;
   private final HumModel hum;
+  private final ChainModel chain;
   private final StationText say;
 
   /**
@@ -55,6 +55,7 @@ public final class ListenModel {
     spots = new SpotModel(desk);
     calibration = new CalibrationModel(desk);
     hum = new HumModel(desk);
+    chain = new ChainModel(desk);
     say =
         StationText.of(
             desk.session(),
@@ -108,6 +109,11 @@ public final class ListenModel {
   /** The path of a hum. */
   public HumModel hum() {
     return hum;
+  }
+
+  /** What the noise was recorded with. */
+  public ChainModel chain() {
+    return chain;
   }
 
   private RoomBook book() {
@@ -380,54 +386,5 @@ public final class ListenModel {
           .say(
               "Nobody said yet which microphone and gain this was made with: its levels are relative.");
     }
-  }
-
-  /** The chain that the measurement of now was made with, in words. */
-  public String chainWords() {
-    return measurement()
-        .map(n ->
-            n.chain()
-                .map(c ->
-                    Figures.say(
-                            "made with %s, %.0f dB of gain", MicrophoneType.nameOf(c), c.gainDb())
-                        + (n.simulated() ? " (simulated)" : ""))
-                .orElse("made with an unknown microphone or gain"))
-        .orElse("");
-  }
-
-  /** Whether it could be said to have been made with the microphone described now. */
-  public boolean canTakeDescribedChain() {
-    return measurement()
-        .filter(n -> !n.simulated())
-        .filter(n -> !n.chain().equals(Optional.of(described())))
-        .isPresent();
-  }
-
-  private Capture described() {
-    return book().room().requireMicrophone().capture();
-  }
-
-  /** The microphone and gain described now, in words. */
-  public String described(boolean shortly) {
-    return Figures.say(
-        shortly ? "%s, %.0f dB" : "the %s at %.0f dB of gain",
-        MicrophoneType.nameOf(described()),
-        described().gainDb());
-  }
-
-  /** Says that the measurement of now was made with the microphone described now. */
-  public void madeWithDescribed() {
-    desk.session()
-        .edit(
-            "StationText what the noise was recorded with",
-            b -> b.with(b.listening().withChain(Optional.of(described()))));
-  }
-
-  /** Says that nobody knows what it was made with. */
-  public void madeWithUnknown() {
-    desk.session()
-        .edit(
-            "StationText that nobody knows what the noise was recorded with",
-            b -> b.with(b.listening().withChain(Optional.empty())));
   }
 }

@@ -147,18 +147,19 @@ final class ReportView {
     made.getStyleClass().add("soft");
     Button described = new Button();
     described.setId("chain-described");
-    described.setOnAction(e -> model.madeWithDescribed());
+    described.setOnAction(e -> model.chain().madeWithDescribed());
     Button unknown = new Button("Nobody knows: relative only");
     unknown.setId("chain-unknown");
-    unknown.setOnAction(e -> model.madeWithUnknown());
+    unknown.setOnAction(e -> model.chain().madeWithUnknown());
     Row row = new Row(made, described, unknown);
     Runnable show =
         () -> {
           Optional<NoiseMeasurement> noise = model.measurement();
-          made.setText(noise.map(n -> "This recording was " + model.chainWords() + ".").orElse(""));
-          described.setText("It was " + model.described(true));
+          made.setText(
+              noise.map(n -> "This recording was " + model.chain().words() + ".").orElse(""));
+          described.setText("It was " + model.chain().described(true));
           shown(row, noise.isPresent());
-          shown(described, model.canTakeDescribedChain());
+          shown(described, model.chain().canTakeDescribedChain());
           shown(unknown, noise.filter(n -> !n.simulated() && n.chain().isPresent()).isPresent());
         };
     WhileShown.follow(row, show, desk.session().bookProperty());

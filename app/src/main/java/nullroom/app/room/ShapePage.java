@@ -64,13 +64,6 @@ final class ShapePage {
     apply.setId("shape");
     apply.getStyleClass().add("action");
     apply.setOnAction(e -> apply());
-    FlowPane templates = new FlowPane(6, 6);
-    for (ShapeModel.Template t : ShapeModel.Template.values()) {
-      Button button = new Button(t.label());
-      button.setId("template-" + t.name().toLowerCase(Locale.ROOT));
-      button.setOnAction(e -> corners.setText(model.typed(t, typed)));
-      templates.getChildren().add(button);
-    }
     HBox heights = new HBox(6, new Label("low"), low, new Label("high"), high, unit);
     heights.getStyleClass().add("row");
     Label how = new Label(typed.explained());
@@ -89,22 +82,12 @@ final class ShapePage {
               corners.setText(model.typed(typed));
             });
     way.show(typed);
-    Button anew = new Button("Draw it anew");
-    anew.setId("draw-anew");
-    anew.setOnAction(e -> outline.drawAnew());
-    Button back = new Button("Leave it as it was");
-    back.setId("draw-back");
-    back.setOnAction(e -> {
-      outline.giveUp();
-      desk.work().say("");
-    });
-    HBox draw = new HBox(6, anew, back);
     VBox form =
         new VBox(
             6,
             heading("Outline of the floor"),
-            draw,
-            templates,
+            drawing(desk),
+            templates(model),
             way,
             corners,
             how,
@@ -120,6 +103,30 @@ final class ShapePage {
     node = new HBox(16, left, form);
     WhileShown.follow(node, this::refresh, desk.session().bookProperty());
     refresh();
+  }
+
+  private FlowPane templates(ShapeModel model) {
+    FlowPane templates = new FlowPane(6, 6);
+    for (ShapeModel.Template t : ShapeModel.Template.values()) {
+      Button button = new Button(t.label());
+      button.setId("template-" + t.name().toLowerCase(Locale.ROOT));
+      button.setOnAction(e -> corners.setText(model.typed(t, typed)));
+      templates.getChildren().add(button);
+    }
+    return templates;
+  }
+
+  private HBox drawing(StationContext desk) {
+    Button anew = new Button("Draw it anew");
+    anew.setId("draw-anew");
+    anew.setOnAction(e -> outline.drawAnew());
+    Button back = new Button("Leave it as it was");
+    back.setId("draw-back");
+    back.setOnAction(e -> {
+      outline.giveUp();
+      desk.work().say("");
+    });
+    return new HBox(6, anew, back);
   }
 
   HBox node() {

@@ -46,22 +46,22 @@ class ChainTest extends DeskTest {
   void aDroppedFileIsRelativeUntilSomebodySaysWhatItWasMadeWith() {
     assertThat(noise().chain()).isEmpty();
     assertThat(noise().laeqDbSpl()).isEmpty();
-    assertThat(model.chainWords()).contains("unknown microphone or gain");
+    assertThat(model.chain().words()).contains("unknown microphone or gain");
     assertThat(words(model.say().answer())).startsWith("Nobody knows yet");
     assertThat(words(model.say().meaning())).contains("relative only").doesNotContain("dBA");
     assertThat(desk.session().heard().noiseDbSpl())
         .as("no level of the room comes from it")
         .isEqualTo(Heard.of(room()).noiseDbSpl());
-    Fx.run(model::madeWithDescribed);
+    Fx.run(model.chain()::madeWithDescribed);
     double full = model.calibration().scale().orElseThrow().fullScaleDbSpl();
     assertThat(dbA())
         .as("its level in air: a cardioid takes in about a third of what comes from all around")
         .isCloseTo(
             noise().report().laeqDbfs().orElseThrow() + full + 10 * Math.log10(3), within(1.0));
-    assertThat(model.chainWords()).contains("34 dB of gain");
-    assertThat(model.canTakeDescribedChain()).isFalse();
+    assertThat(model.chain().words()).contains("34 dB of gain");
+    assertThat(model.chain().canTakeDescribedChain()).isFalse();
     assertThat(desk.session().folder().load()).isEqualTo(desk.session().book());
-    Fx.run(model::madeWithUnknown);
+    Fx.run(model.chain()::madeWithUnknown);
     assertThat(noise().laeqDbSpl()).isEmpty();
     Fx.run(desk.session()::undo);
     assertThat(noise().laeqDbSpl()).isPresent();
@@ -69,12 +69,12 @@ class ChainTest extends DeskTest {
 
   @Test
   void whatIsDescribedAfterwardsLeavesItAndACorrectionMovesIt() {
-    Fx.run(model::madeWithDescribed);
+    Fx.run(model.chain()::madeWithDescribed);
     double before = dbA();
     Fx.run(() -> new LevelModel(desk).setGain(44));
     assertThat(dbA()).as("the gain of now is not the recording's").isEqualTo(before);
-    assertThat(model.canTakeDescribedChain()).isTrue();
-    Fx.run(model::madeWithDescribed);
+    assertThat(model.chain().canTakeDescribedChain()).isTrue();
+    Fx.run(model.chain()::madeWithDescribed);
     assertThat(dbA())
         .as("ten decibels more of gain, ten less of sound")
         .isCloseTo(before - 10, within(0.05));

@@ -56,14 +56,7 @@ public record Tuning(
    * @param measured T20 per octave, each where there is one
    */
   public static Tuning of(Room room, List<OptionalDouble> measured) {
-    Map<Surface, double[]> areas = new LinkedHashMap<>();
-    for (Face face : room.faces()) {
-      double[] sum = areas.computeIfAbsent(face.surface(), s -> new double[Octave.COUNT + 1]);
-      sum[Octave.COUNT] += face.areaSquareMetres();
-      for (int b = 0; b < Octave.COUNT; b++) {
-        sum[b] += face.areaSquareMetres() * Math.min(1, face.absorption().get(b));
-      }
-    }
+    Map<Surface, double[]> areas = areas(room);
     double surface = areas.values().stream().mapToDouble(a -> a[Octave.COUNT]).sum();
     double[][] factors = new double[Octave.COUNT][];
     double[] missing = new double[Octave.COUNT];
@@ -115,6 +108,19 @@ public record Tuning(
         Bands.of(missing),
         times,
         blame(each, measured, untuned, missing, statistics.seconds()));
+  }
+
+  /** By surface: its absorption area per octave, and behind them its area. */
+  private static Map<Surface, double[]> areas(Room room) {
+    Map<Surface, double[]> areas = new LinkedHashMap<>();
+    for (Face face : room.faces()) {
+      double[] sum = areas.computeIfAbsent(face.surface(), s -> new double[Octave.COUNT + 1]);
+      sum[Octave.COUNT] += face.areaSquareMetres();
+      for (int b = 0; b < Octave.COUNT; b++) {
+        sum[b] += face.areaSquareMetres() * Math.min(1, face.absorption().get(b));
+      }
+    }
+    return areas;
   }
 
   /** By how much a surface's coefficients are changed. */

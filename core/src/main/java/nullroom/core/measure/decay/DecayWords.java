@@ -30,28 +30,7 @@ final class DecayWords {
             takes.played(band) >= Takes.LEAST_PLAYED && takes.played(band) < NEARLY_ALL_PLAYED,
         ": the sweep covers only part of the band, and its figures stand for that part.",
         sentences);
-    for (int i = 0; i < bands.size(); i++) {
-      DecayReport.BandDecay decay = decays.get(i);
-      if (takes.played(bands.get(i)) < Takes.LEAST_PLAYED) {
-        continue;
-      }
-      double inr = decay.inrDb().orElse(0);
-      if (decay.t20Seconds().isEmpty()) {
-        sentences.add(
-            inr < DecayAnalysis.INR_T20_DB
-                ? Figures.say(
-                    "%s: the %s only %.0f dB over the noise, T20 needs 35; %s, or wait for a quieter hour.",
-                    name(bands.get(i)), stands(excitation), inr, advice(excitation, bands.get(i)))
-                : name(bands.get(i)) + ": the decay is no falling line that could be fitted.");
-      } else if (bandwidthTime(bands.get(i), decay) < 4) {
-        sentences.add(
-            Figures.say(
-                "%s: %.2f s is shorter than the band filter can show (B T = %.1f, under 4).",
-                name(bands.get(i)),
-                decay.t20Seconds().getAsDouble(),
-                bandwidthTime(bands.get(i), decay)));
-      }
-    }
+    missing(excitation, takes, bands, decays, sentences);
     together(
         bands,
         decays,
@@ -74,6 +53,37 @@ final class DecayWords {
         ": the decay bends (T30 over 10 % longer than T20): two rooms, a ringing corner, or noise in it.",
         sentences);
     return sentences;
+  }
+
+  /** Each band without a T20, and why; and each whose T20 its filter cannot show. */
+  private static void missing(
+      Excitation excitation,
+      Takes takes,
+      List<Band> bands,
+      List<DecayReport.BandDecay> decays,
+      List<String> sentences) {
+    for (int i = 0; i < bands.size(); i++) {
+      DecayReport.BandDecay decay = decays.get(i);
+      if (takes.played(bands.get(i)) < Takes.LEAST_PLAYED) {
+        continue;
+      }
+      double inr = decay.inrDb().orElse(0);
+      if (decay.t20Seconds().isEmpty()) {
+        sentences.add(
+            inr < DecayAnalysis.INR_T20_DB
+                ? Figures.say(
+                    "%s: the %s only %.0f dB over the noise, T20 needs 35; %s, or wait for a quieter hour.",
+                    name(bands.get(i)), stands(excitation), inr, advice(excitation, bands.get(i)))
+                : name(bands.get(i)) + ": the decay is no falling line that could be fitted.");
+      } else if (bandwidthTime(bands.get(i), decay) < 4) {
+        sentences.add(
+            Figures.say(
+                "%s: %.2f s is shorter than the band filter can show (B T = %.1f, under 4).",
+                name(bands.get(i)),
+                decay.t20Seconds().getAsDouble(),
+                bandwidthTime(bands.get(i), decay)));
+      }
+    }
   }
 
   private static void together(
