@@ -8,6 +8,7 @@ import nullroom.core.room.Ceiling;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;

@@ -2,6 +2,7 @@ package nullroom.core;
 
 import java.util.Locale;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /** How figures are written in sentences and on screens: a decimal point, and a true minus sign. */
 public final class Figures {
@@ -15,7 +16,7 @@ public final class Figures {
   private Figures() {}
 
   /** A sentence with figures in it, as {@link String#format} takes them. */
-  public static String say(String format, Object... figures) {
+  public static String say(String format, @Nullable Object... figures) {
     String text = String.format(Locale.ROOT, format, figures);
     return MINUS.matcher(NEGATIVE_ZERO.matcher(text).replaceAll("")).replaceAll("−");
   }

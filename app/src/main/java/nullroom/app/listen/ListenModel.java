@@ -20,10 +20,9 @@ import nullroom.core.book.NoiseMeasurement;
 import nullroom.core.book.RoomBook;
 import nullroom.core.measure.noise.Intrusion;
 import nullroom.core.measure.noise.NoiseReport;
-import nullroom.core.measure.noise.Scale;
 import nullroom.core.measure.noise.Tone;
+import nullroom.core.plan.Margin;
 import nullroom.core.predict.Heard;
-import nullroom.core.predict.Margins;
 import nullroom.core.predict.Origin;
 import nullroom.core.signal.SampleSource;
 import nullroom.io.device.AudioDevice;
@@ -175,22 +174,20 @@ public final class ListenModel {
     if (measurement().isPresent() && !measured()) {
       return "Nobody knows yet: levels are relative until the scale is set. Comparing works all the same.";
     }
-    Margins margins = desk.session().heard().margins();
-    double over = margins.over(book().goal().targets(), Margins.Kind.QUIET);
-    double uncertainty =
-        inAir().flatMap(NoiseMeasurement::scale).map(Scale::uncertaintyDb).orElse(0.0);
-    boolean cannotTell = Math.abs(over) < uncertainty;
-    String verdict =
-        cannotTell
-            ? "Nobody can tell: "
-                + Words.decibels(Math.abs(over))
-                + (over >= 0 ? " to spare" : " too loud")
-            : over >= 0
-                ? "Yes, with " + Words.decibels(over) + " to spare"
-                : "Not yet: " + Words.decibels(-over) + " too loud";
-    return verdict
-        + inAir().map(n -> Words.giveOrTake(n.scale())).orElse("")
-        + (cannotTell ? ", which a calibrator or a borrowed meter would settle," : "")
+    Margin quiet = desk.session().verdicts().quiet();
+    String room =
+        quiet.overDb() >= 0
+            ? Words.decibels(quiet.overDb()) + " to spare"
+            : Words.decibels(-quiet.overDb()) + " too loud";
+    String give = Figures.say(", give or take %.0f dB,", quiet.uncertaintyDb());
+    String answer =
+        switch (quiet.verdict()) {
+          case MET -> "Yes, with " + room + give;
+          case CLOSE, SHORT -> "Not yet: " + room + give;
+          case CANNOT_TELL ->
+              "Nobody can tell: " + room + give + " (" + quiet.largestDoubt().remedy() + ")";
+        };
+    return answer
         + Figures.say(
             " for “%s” with this microphone here.", book().goal().label().toLowerCase(Locale.ROOT))
         + (measured() ? "" : " This is a guess until you listen.");

@@ -13,6 +13,7 @@ import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationText;
 import nullroom.core.Figures;
 import nullroom.core.Trouble;
+import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.book.DecayEstimate;
 import nullroom.core.book.DecayMeasurement;
@@ -24,6 +25,7 @@ import nullroom.core.measure.decay.BlindDecay;
 import nullroom.core.measure.decay.DecayReport;
 import nullroom.core.measure.decay.PositionAverage;
 import nullroom.core.plan.BookReasons;
+import nullroom.core.plan.TimeVerdict;
 import nullroom.core.predict.FirstArrivals;
 import nullroom.core.predict.Origin;
 import nullroom.core.predict.Statistics;
@@ -174,6 +176,14 @@ public final class RingModel {
         .orElse(Statistics.of(book().room()).midSeconds());
   }
 
+  /** Standard uncertainty of the mid-frequency time, as a share of it. */
+  private double uncertainShare() {
+    Bands shares = desk.session().heard().basis().decayShare();
+    return estimate()
+        .map(e -> e.decay().midSpreadSeconds() / e.decay().midSeconds())
+        .orElse((shares.get(Octave.HZ_500) + shares.get(Octave.HZ_1000)) / 2);
+  }
+
   /** What the ends of words gave, for as long as nothing was measured. */
   private Optional<DecayEstimate> estimate() {
     return book().decays().estimate().filter(e -> book().decay().isEmpty());
@@ -187,18 +197,23 @@ public final class RingModel {
             : estimate()
                 .map(RingWords::estimated)
                 .orElse(" That is predicted from the room’s description; clap to know.");
-    String verdict =
-        t > goal().longestSeconds()
-            ? "Yes: %.2f s at mid frequencies, and “%s” wants %.2f to %.2f s."
-            : t < goal().shortestSeconds()
-                ? "No, it is drier than it need be: %.2f s at mid frequencies; “%s” is fine with %.2f to %.2f s."
-                : "No: %.2f s at mid frequencies suits “%s”, which wants %.2f to %.2f s.";
+    TimeVerdict verdict = TimeVerdict.of(goal(), t, t * uncertainShare());
+    String sentence =
+        switch (verdict.word()) {
+          case LONGER -> "Yes: %.2f s at mid frequencies, and “%s” wants %.2f to %.2f s.";
+          case SHORTER ->
+              "No, it is drier than it need be: %.2f s at mid frequencies; “%s” is fine with %.2f to %.2f s.";
+          case SUITS -> "No: %.2f s at mid frequencies suits “%s”, which wants %.2f to %.2f s.";
+          case CANNOT_TELL ->
+              "Nobody can tell: %.2f s at mid frequencies, and “%s” wants %.2f to %.2f s; it may be off by %.2f s.";
+        };
     return Figures.say(
-            verdict,
+            sentence,
             t,
             goal().label().toLowerCase(Locale.ROOT),
             goal().shortestSeconds(),
-            goal().longestSeconds())
+            goal().longestSeconds(),
+            verdict.uncertaintySeconds())
         + source;
   }
 

@@ -13,6 +13,9 @@ import nullroom.core.plan.Why;
 
 /** The answer to "why?", in the place of the next move until it is put away. */
 final class WhyCard {
+  /** Of any answer, so that the ladder above stands still. */
+  private static final double LINES_HEIGHT = 170;
+
   private final Label heading = new Label();
   private final VBox lines = new VBox(3);
   private final Button away = new Button("Put away");
@@ -34,6 +37,8 @@ final class WhyCard {
     ScrollPane scroll = new ScrollPane(lines);
     scroll.setFitToWidth(true);
     scroll.getStyleClass().add("why-lines");
+    scroll.setPrefViewportHeight(LINES_HEIGHT);
+    scroll.setMinViewportHeight(LINES_HEIGHT / 2);
     box = new VBox(4, heading, scroll, away);
     box.setId("why");
     box.getStyleClass().add("next-move");

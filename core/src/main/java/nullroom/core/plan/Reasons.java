@@ -145,8 +145,7 @@ final class Reasons {
         "ISO 3382-1, C50",
         List.of(
             new Input("reverberation", times(), basis.decay()),
-            new Input(
-                "late sound", dba(Octave.aWeightedSum(heard.lateDbSpl())), basis.reply().origin())),
+            new Input("Clear", db(heard.margins().clearDb()), basis.reply().origin())),
         OptionalDouble.of(Verdicts.of(heard, targets).clear().uncertaintyDb()),
         "soft things in the room, and the distance");
   }
@@ -160,6 +159,8 @@ final class Reasons {
   List<Noise> noises() {
     List<Noise> all = new ArrayList<>();
     double room = Octave.aWeightedSum(heard.roomNoiseDbSpl());
+    double scale = basis.scale().map(Basis.Term::uncertaintyDb).orElse(0.0);
+    double uncertainty = Math.hypot(basis.noise().uncertaintyDb(), scale);
     all.add(
         noise(
             "room noise",
@@ -167,7 +168,7 @@ final class Reasons {
             "The room’s noise through the microphone’s pattern, A-weighted.",
             "IEC 61672-1",
             basis.noise().origin(),
-            basis.noise().uncertaintyDb(),
+            uncertainty,
             "a quieter hour, or what makes the noise switched off"));
     for (Heard.SourceNoise source : heard.sources()) {
       all.add(
@@ -178,7 +179,7 @@ final class Reasons {
                   + " A-weighted.",
               "ISO 3382-2; diffuse field 4/A",
               Origin.predicted("from where it stands and how loud it is at 1 m"),
-              basis.noise().uncertaintyDb(),
+              uncertainty,
               "switching it off, or moving away from it"));
     }
     all.add(

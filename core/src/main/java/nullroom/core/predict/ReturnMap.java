@@ -1,5 +1,7 @@
 package nullroom.core.predict;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -87,8 +89,8 @@ public record ReturnMap(
             return;
           }
           Surface surface = facets.get(facet).surface().orElseThrow();
-          int cell = grids.get(surface).at(room, new Point(x, y, z));
-          surfaces.get(surface).of(seconds < early)[cell] += sum * perCell;
+          int cell = requireNonNull(grids.get(surface)).at(room, new Point(x, y, z));
+          requireNonNull(surfaces.get(surface)).of(seconds < early)[cell] += sum * perCell;
         },
         progress);
     return new ReturnMap(grids, surfaces, pieces);
@@ -129,7 +131,7 @@ public record ReturnMap(
 
   /** Energy that a surface sends back in all, over the direct sound. */
   public double total(Surface surface, boolean early) {
-    Returns returns = java.util.Objects.requireNonNull(surfaces.get(surface));
+    Returns returns = requireNonNull(surfaces.get(surface));
     double cell = SurfaceGrid.CELL_METRES * SurfaceGrid.CELL_METRES;
     return cell * java.util.Arrays.stream(returns.of(early)).sum();
   }

@@ -1,6 +1,5 @@
 package nullroom.io.device;
 
-import java.util.concurrent.locks.LockSupport;
 import java.util.function.LongSupplier;
 
 /**
@@ -9,6 +8,9 @@ import java.util.function.LongSupplier;
  */
 final class PacedStream implements AudioStream {
   /** As long as that of a real line. */
+  /** The clock is asked again at least so often. */
+  private static final long LONGEST_WAIT_MILLIS = 50;
+
   private static final double BUFFER_SECONDS = AudioStream.BUFFER_SECONDS;
 
   /** Of 24 bits. */
@@ -68,11 +70,8 @@ final class PacedStream implements AudioStream {
       dropped += lost;
       at += lost * block.length;
     }
-    while (!closed && heardSamples() < at + block.length) {
-      if (Thread.currentThread().isInterrupted()) {
-        return -1;
-      }
-      LockSupport.parkNanos(1_000_000);
+    if (!waitFor(at + block.length)) {
+      return -1;
     }
     if (closed || at >= goneAfterSeconds * sampleRateHz) {
       return -1;
@@ -83,13 +82,33 @@ final class PacedStream implements AudioStream {
     return block.length;
   }
 
+  /**
+   * Waits until so many samples have come, or the stream is closed; false where nobody waits on.
+   */
+  private synchronized boolean waitFor(long samples) {
+    try {
+      while (!closed) {
+        double missing = (samples - heardSamples()) / speed / sampleRateHz;
+        if (missing <= 0) {
+          break;
+        }
+        wait(Math.clamp((long) Math.ceil(1000 * missing), 1, LONGEST_WAIT_MILLIS));
+      }
+      return true;
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      return false;
+    }
+  }
+
   @Override
   public long dropped() {
     return dropped;
   }
 
   @Override
-  public void close() {
+  public synchronized void close() {
     closed = true;
+    notifyAll();
   }
 }
