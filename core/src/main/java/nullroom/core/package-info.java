@@ -1,6 +1,6 @@
 /**
- * What every floor of the core shares: {@link Trouble}, the errors a user can cause, and {@link
- * Progress}.
+ * What every floor of the core shares: {@link Decibels}, {@link Quantile}, how {@link Figures} are
+ * written, {@link Keyed} sets, {@link Trouble}, the errors a user can cause, and {@link Progress}.
  */
 @NullMarked
 package nullroom.core;

@@ -1,7 +1,7 @@
 /**
- * Controls that stations share: the {@link Ladder}, the room's {@link FoldOut}, plots over bands,
- * fields that keep wrong input. All are made of nodes with style classes; every colour and pattern
- * stands in nullroom.css.
+ * Controls that stations share: the {@link LadderView}, the room's {@link FoldOut}, plots over
+ * bands, fields that keep wrong input. All are made of nodes with style classes; every colour and
+ * pattern stands in nullroom.css.
  */
 @NullMarked
 package nullroom.app.control;

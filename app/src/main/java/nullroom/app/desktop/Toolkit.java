@@ -5,12 +5,16 @@ import java.util.Locale;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.beans.value.ObservableValue;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.Scene;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
+import javafx.util.Subscription;
 import nullroom.core.Trouble;
 
 /** The window toolkit: with a display or without, and its one thread. */
@@ -107,5 +111,25 @@ final class Toolkit {
       action.run();
       return true;
     });
+  }
+
+  /** Waits until something is so, but no longer than told; what follows from it has run then. */
+  static void waitUntil(ObservableValue<Boolean> so, long mostSeconds) {
+    CountDownLatch reached = new CountDownLatch(1);
+    Subscription watching =
+        onFx(() ->
+            so.subscribe(now -> {
+              if (now) {
+                reached.countDown();
+              }
+            }));
+    try {
+      if (reached.await(mostSeconds, TimeUnit.SECONDS)) {
+        onFx(() -> {});
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+    onFx(watching::unsubscribe);
   }
 }

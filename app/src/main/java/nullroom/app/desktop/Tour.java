@@ -29,14 +29,8 @@ public final class Tour {
   /** Two claps of the simulated room, and until they are judged. */
   private static final long TWO_CLAPS_NANOS = 4_800_000_000L;
 
-  /** Until the demo's room is traced. */
-  private static final long TRACED_NANOS = 2_500_000_000L;
-
-  /** A take of twenty seconds, acted at once, and its check. */
-  private static final long TAKE_NANOS = 6_000_000_000L;
-
-  /** Until cancelled work has ended. */
-  private static final long CANCEL_NANOS = 200_000_000L;
+  /** What is waited for is drawn as far as it has got after this. */
+  private static final long LONGEST_WAIT_SECONDS = 8;
 
   private Tour() {}
 
@@ -119,7 +113,9 @@ public final class Tour {
 
   private static void roomPages(
       Composition window, Stage stage, Path folder, String name, List<Path> pictures) {
-    LockSupport.parkNanos(TRACED_NANOS);
+    Toolkit.waitUntil(
+        window.room().trace().tracedProperty().map(t -> window.room().trace().now().isPresent()),
+        LONGEST_WAIT_SECONDS);
     for (RoomPage page : List.of(RoomPage.SHAPE, RoomPage.MODEL)) {
       Toolkit.onFx(() -> window.room().pageProperty().set(page));
       settle();
@@ -137,7 +133,7 @@ public final class Tour {
       Composition window, Stage stage, Path folder, String name, List<Path> pictures) {
     Toolkit.onFx(() -> window.level().pageProperty().set(LevelPage.TAKE));
     Toolkit.onFx(() -> window.level().take().record());
-    LockSupport.parkNanos(TAKE_NANOS);
+    Toolkit.waitUntil(window.work().runningProperty().map(on -> !on), LONGEST_WAIT_SECONDS);
     settle();
     pictures.add(picture(stage.getScene(), folder, name + "-take"));
     Toolkit.onFx(() -> window.level().pageProperty().set(LevelPage.GAIN));
@@ -158,7 +154,7 @@ public final class Tour {
       }
     }
     Toolkit.onFx(() -> window.work().cancel());
-    LockSupport.parkNanos(CANCEL_NANOS);
+    Toolkit.waitUntil(window.work().runningProperty().map(on -> !on), LONGEST_WAIT_SECONDS);
     settle();
     Toolkit.onFx(() -> window.work().say(""));
     Toolkit.onFx(() -> window.ring().pageProperty().set(RingPage.DECAY));

@@ -1,7 +1,7 @@
 /**
- * Physics and data: octave bands, decibel sums, air, materials, voices, microphones, noise rating
- * curves. Start at {@link Octave} and {@link Decibels}. Everything here is a value or a pure
- * function; tables are resources with their sources in each row.
+ * Physics and data: octave bands, air, materials, voices, microphones, noise rating curves. Start
+ * at {@link Octave} and {@link Bands}. Everything here is a value or a pure function; tables are
+ * resources with their sources in each row.
  */
 @NullMarked
 package nullroom.core.acoustics;

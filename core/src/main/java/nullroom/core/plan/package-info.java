@@ -1,7 +1,8 @@
 /**
- * From what is heard to what to do next: the treatment that is hung and what it buys. Start at
- * {@link Adviser}. Reads {@link nullroom.core.predict.Heard} only; never computes acoustics of its
- * own.
+ * From what is heard to what it means and what to do next. Start at {@link Ladder}, with its {@link
+ * Verdicts} and their {@link Why}: what every face draws or prints; then {@link GainPlan}, {@link
+ * TakeChecks} and {@link Adviser}. Reads {@link nullroom.core.predict.Heard} only; never computes
+ * acoustics of its own.
  */
 @NullMarked
 package nullroom.core.plan;
