@@ -179,18 +179,25 @@ public final class ListenModel {
         quiet.overDb() >= 0
             ? Words.decibels(quiet.overDb()) + " to spare"
             : Words.decibels(-quiet.overDb()) + " too loud";
-    String give = Figures.say(", give or take %.0f dB,", quiet.uncertaintyDb());
+    String give = Figures.say(", give or take %.0f dB", quiet.uncertaintyDb());
+    String goal =
+        Figures.say(
+            " for “%s” with this microphone here", book().goal().label().toLowerCase(Locale.ROOT));
     String answer =
         switch (quiet.verdict()) {
-          case MET -> "Yes, with " + room + give;
-          case CLOSE, SHORT -> "Not yet: " + room + give;
+          case MET -> "Yes, with " + room + give + "," + goal + ".";
+          case CLOSE, SHORT -> "Not yet: " + room + give + "," + goal + ".";
           case CANNOT_TELL ->
-              "Nobody can tell: " + room + give + " (" + quiet.largestDoubt().remedy() + ")";
+              "Nobody can tell"
+                  + goal
+                  + ": "
+                  + room
+                  + give
+                  + ". What would tell: "
+                  + quiet.largestDoubt().remedy()
+                  + ".";
         };
-    return answer
-        + Figures.say(
-            " for “%s” with this microphone here.", book().goal().label().toLowerCase(Locale.ROOT))
-        + (measured() ? "" : " This is a guess until you listen.");
+    return answer + (measured() ? "" : " This is a guess until you listen.");
   }
 
   private String sayMeaning() {

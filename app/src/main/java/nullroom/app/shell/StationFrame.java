@@ -43,6 +43,7 @@ public final class StationFrame {
     why.setAccessibleText("why: where " + station.label() + " has its figure from");
     why.setOnAction(e -> context.asked().set(Optional.of(say.why().get())));
     HBox answer = new HBox(8, said, why);
+    answer.setAlignment(Pos.BASELINE_LEFT);
     Work work = context.work();
     Label means = wrapped("meaning", say.meaning());
     Node trouble = message(work);

@@ -97,7 +97,9 @@ public record Verdicts(Margin quiet, Margin clear, Margin safe) {
 
   private static Doubt voice(Basis basis) {
     return new Doubt(
-        "the voice’s level", basis.voice().uncertaintyDb(), "measure your own voice’s level");
+        "the voice’s level",
+        basis.voice().uncertaintyDb(),
+        "speak to a level meter at 1 m and choose the effort it shows");
   }
 
   private static Doubt reply(Basis basis, double share) {
