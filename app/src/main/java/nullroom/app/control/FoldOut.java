@@ -41,7 +41,7 @@ public final class FoldOut extends PlotPane {
   private Optional<Surface> selected = Optional.empty();
   private Consumer<Surface> onSelect = surface -> {};
   private Consumer<Point> onFloor = place -> {};
-  private Optional<ItemHandler> hands = Optional.empty();
+  private Optional<ItemHandler> handler = Optional.empty();
   private Optional<Patch> proposal = Optional.empty();
   private Map<Surface, List<ArrivalLocus.Piece>> lines = Map.of();
   private List<Pin> marks = List.of();
@@ -128,8 +128,8 @@ public final class FoldOut extends PlotPane {
   }
 
   /** Makes everything in it movable. */
-  public void setHands(ItemHandler taking) {
-    hands = Optional.of(taking);
+  public void setItemHandler(ItemHandler taking) {
+    handler = Optional.of(taking);
     redraw();
   }
 
@@ -144,37 +144,37 @@ public final class FoldOut extends PlotPane {
     setClip(new Rectangle(width, height));
     r.surfaces().forEach(surface -> surface(u, surface));
     tint.draw(this, u);
-    Optional<ItemHandle> grip =
-        hands.map(h -> new ItemHandle(this, r, h, (thing, x, y) -> place(u, thing, u.plan(x, y))));
+    Optional<ItemHandle> handle =
+        handler.map(h -> new ItemHandle(this, r, h, (item, x, y) -> place(u, item, u.plan(x, y))));
     for (int k = 0; k < r.patches().size(); k++) {
       ItemHandle.take(
-          grip, piece(u, r.patches().get(k), "piece"), new RoomItem(RoomItem.Kind.PATCH, k));
+          handle, piece(u, r.patches().get(k), "piece"), new RoomItem(RoomItem.Kind.PATCH, k));
     }
     for (int k = 0; k < r.furniture().size(); k++) {
       ItemHandle.take(
-          grip, furniture(u, r.furniture().get(k), k), new RoomItem(RoomItem.Kind.FURNITURE, k));
+          handle, furniture(u, r.furniture().get(k), k), new RoomItem(RoomItem.Kind.FURNITURE, k));
     }
     lines.forEach((surface, pieces) -> line(u, surface, pieces));
     marks.forEach(mark -> mark(u, mark));
     proposal.ifPresent(patch -> piece(u, patch, "proposal").setMouseTransparent(true));
     for (int k = 0; k < r.sources().size(); k++) {
       RoomItem source = new RoomItem(RoomItem.Kind.SOURCE, k);
-      handle(u, grip, source, r.sources().get(k).at(), "source");
+      handle(u, handle, source, r.sources().get(k).at(), "source");
     }
     r.camera()
         .ifPresent(c -> {
           wedge(u, c);
-          handle(u, grip, RoomItem.CAMERA, c.at(), "camera");
+          handle(u, handle, RoomItem.CAMERA, c.at(), "camera");
         });
-    r.talker().ifPresent(t -> handle(u, grip, RoomItem.TALKER, t.at(), "talker"));
-    r.microphone().ifPresent(m -> handle(u, grip, RoomItem.MICROPHONE, m.at(), "microphone"));
+    r.talker().ifPresent(t -> handle(u, handle, RoomItem.TALKER, t.at(), "talker"));
+    r.microphone().ifPresent(m -> handle(u, handle, RoomItem.MICROPHONE, m.at(), "microphone"));
   }
 
   /** A place of the plan in a thing's own coordinates. */
-  private static Point place(Unfolding u, RoomItem thing, Point plan) {
-    return thing.kind() == RoomItem.Kind.PATCH
-        ? u.local(u.room().patches().get(thing.index()).surface(), plan)
-        : new Point(plan.x(), plan.y(), thing.at(u.room()).z());
+  private static Point place(Unfolding u, RoomItem item, Point plan) {
+    return item.kind() == RoomItem.Kind.PATCH
+        ? u.local(u.room().patches().get(item.index()).surface(), plan)
+        : new Point(plan.x(), plan.y(), item.at(u.room()).z());
   }
 
   private Polygon piece(Unfolding u, Patch patch, String style) {
@@ -287,23 +287,23 @@ public final class FoldOut extends PlotPane {
   }
 
   private void handle(
-      Unfolding u, Optional<ItemHandle> grip, RoomItem thing, Point at, String style) {
+      Unfolding u, Optional<ItemHandle> handle, RoomItem item, Point at, String style) {
     double x = u.sx(at.x());
     double y = u.sy(at.y());
-    thing
-        .aim(u.room())
+    item.aim(u.room())
         .ifPresent(aim -> {
           Point direction = aim.direction();
           double tipX = x + AIM_LENGTH * direction.x();
           double tipY = y - AIM_LENGTH * direction.y();
           line(x, y, tipX, tipY, "aim", style).setMouseTransparent(true);
-          grip.filter(g -> thing.kind() != RoomItem.Kind.MICROPHONE) // it follows the lips
-              .ifPresent(g -> g.turns(rectangle(tipX - 3, tipY - 3, 6, 6, "turn", style), thing));
+          handle
+              .filter(g -> item.kind() != RoomItem.Kind.MICROPHONE) // it follows the lips
+              .ifPresent(g -> g.turns(rectangle(tipX - 3, tipY - 3, 6, 6, "turn", style), item));
         });
-    ItemHandle.take(grip, Glyph.of(this, thing.kind(), x, y), thing);
-    boolean right = thing.kind() == RoomItem.Kind.TALKER || thing.kind() == RoomItem.Kind.CAMERA;
+    ItemHandle.take(handle, Glyph.of(this, item.kind(), x, y), item);
+    boolean right = item.kind() == RoomItem.Kind.TALKER || item.kind() == RoomItem.Kind.CAMERA;
     caption(
-        thing.name(u.room()),
+        item.name(u.room()),
         right ? x + 6 : x - 6,
         right ? y + 18 : y - 18,
         right ? TextAlignment.RIGHT : TextAlignment.LEFT,

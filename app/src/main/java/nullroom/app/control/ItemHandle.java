@@ -16,106 +16,106 @@ final class ItemHandle {
   @FunctionalInterface
   interface Placing {
     /** A place; what the picture does not show of it stays as it is. */
-    Point of(RoomItem thing, double x, double y);
+    Point of(RoomItem item, double x, double y);
   }
 
   private static final double TURN_DEGREES = 15;
 
   private final PlotPane pane;
   private final Room room;
-  private final ItemHandler hands;
+  private final ItemHandler handler;
   private final Placing placing;
 
-  ItemHandle(PlotPane pane, Room room, ItemHandler hands, Placing placing) {
+  ItemHandle(PlotPane pane, Room room, ItemHandler handler, Placing placing) {
     this.pane = pane;
     this.room = room;
-    this.hands = hands;
+    this.handler = handler;
     this.placing = placing;
   }
 
   /** Lets a shape be taken as a thing. */
-  void on(Shape body, RoomItem thing) {
+  void on(Shape body, RoomItem item) {
     body.setFocusTraversable(true);
-    body.setAccessibleText(words(thing));
-    body.setId("handle-" + id(thing));
+    body.setAccessibleText(words(item));
+    body.setId("handle-" + id(item));
     body.setOnMousePressed(e -> {
       e.consume();
       body.requestFocus();
       if (e.getClickCount() == 2) {
-        hands.turnOver(thing);
+        handler.turnOver(item);
         return;
       }
-      Point hold = thing.at(room).minus(place(thing, e));
+      Point hold = item.at(room).minus(place(item, e));
       pane.follow(
-          to -> hands.move(thing, thing.snapped(room, place(thing, to).plus(hold, 1))), () -> {});
+          to -> handler.move(item, item.snapped(room, place(item, to).plus(hold, 1))), () -> {});
     });
-    body.setOnKeyPressed(e -> key(thing, e));
+    body.setOnKeyPressed(e -> key(item, e));
   }
 
-  /** The same where there are hands; else the shape lets the mouse through. */
-  static void take(Optional<ItemHandle> grip, Shape body, RoomItem thing) {
-    if (grip.isPresent()) {
-      grip.get().on(body, thing);
+  /** The same where there is a handle; else the shape lets the mouse through. */
+  static void take(Optional<ItemHandle> handle, Shape body, RoomItem item) {
+    if (handle.isPresent()) {
+      handle.get().on(body, item);
     } else {
       body.setMouseTransparent(true);
     }
   }
 
-  private static String id(RoomItem thing) {
-    String kind = thing.kind().name().toLowerCase(Locale.ROOT);
-    return switch (thing.kind()) {
+  private static String id(RoomItem item) {
+    String kind = item.kind().name().toLowerCase(Locale.ROOT);
+    return switch (item.kind()) {
       case TALKER, MICROPHONE, CAMERA -> kind;
-      default -> kind + "-" + thing.index();
+      default -> kind + "-" + item.index();
     };
   }
 
-  private String words(RoomItem thing) {
-    StringBuilder words = new StringBuilder(thing.name(room));
+  private String words(RoomItem item) {
+    StringBuilder words = new StringBuilder(item.name(room));
     words.append("; arrow keys move it by 5 cm");
-    if (thing.aim(room).isPresent() || thing.kind() == RoomItem.Kind.FURNITURE) {
+    if (item.aim(room).isPresent() || item.kind() == RoomItem.Kind.FURNITURE) {
       words.append(", R turns it");
     }
-    if (thing.switches(room)) {
+    if (item.switches(room)) {
       words.append(", enter opens or shuts it");
     }
-    if (thing.kind() != RoomItem.Kind.TALKER && thing.kind() != RoomItem.Kind.MICROPHONE) {
+    if (item.kind() != RoomItem.Kind.TALKER && item.kind() != RoomItem.Kind.MICROPHONE) {
       words.append(", delete takes it out");
     }
     return words.toString();
   }
 
   /** Lets a shape be dragged around a thing to turn it. */
-  void turns(Shape body, RoomItem thing) {
-    body.setId("turn-" + id(thing));
-    body.setAccessibleText("turns the " + thing.name(room));
+  void turns(Shape body, RoomItem item) {
+    body.setId("turn-" + id(item));
+    body.setAccessibleText("turns the " + item.name(room));
     body.setOnMousePressed(e -> {
       e.consume();
       pane.follow(
           at -> {
-            Point to = place(thing, at).minus(thing.at(room));
-            hands.turn(thing, Math.toDegrees(Math.atan2(to.y(), to.x())));
+            Point to = place(item, at).minus(item.at(room));
+            handler.turn(item, Math.toDegrees(Math.atan2(to.y(), to.x())));
           },
           () -> {});
     });
   }
 
-  private Point place(RoomItem thing, MouseEvent e) {
+  private Point place(RoomItem item, MouseEvent e) {
     Point2D local = pane.sceneToLocal(e.getSceneX(), e.getSceneY());
-    return placing.of(thing, local.getX(), local.getY());
+    return placing.of(item, local.getX(), local.getY());
   }
 
-  private void key(RoomItem thing, KeyEvent e) {
+  private void key(RoomItem item, KeyEvent e) {
     switch (e.getCode()) {
-      case LEFT -> nudge(thing, -1, 0);
-      case RIGHT -> nudge(thing, 1, 0);
-      case UP -> nudge(thing, 0, 1);
-      case DOWN -> nudge(thing, 0, -1);
-      case DELETE, BACK_SPACE -> hands.remove(thing);
-      case ENTER -> hands.turnOver(thing);
+      case LEFT -> nudge(item, -1, 0);
+      case RIGHT -> nudge(item, 1, 0);
+      case UP -> nudge(item, 0, 1);
+      case DOWN -> nudge(item, 0, -1);
+      case DELETE, BACK_SPACE -> handler.remove(item);
+      case ENTER -> handler.turnOver(item);
       case R ->
-          turned(thing)
+          turned(item)
               .ifPresent(degrees ->
-                  hands.turn(thing, degrees + (e.isShiftDown() ? -TURN_DEGREES : TURN_DEGREES)));
+                  handler.turn(item, degrees + (e.isShiftDown() ? -TURN_DEGREES : TURN_DEGREES)));
       default -> {
         return;
       }
@@ -123,16 +123,16 @@ final class ItemHandle {
     e.consume();
   }
 
-  private Optional<Double> turned(RoomItem thing) {
-    return thing.kind() == RoomItem.Kind.FURNITURE
-        ? Optional.of(room.furniture().get(thing.index()).azimuthDegrees())
-        : thing.aim(room).map(aim -> aim.azimuthDegrees());
+  private Optional<Double> turned(RoomItem item) {
+    return item.kind() == RoomItem.Kind.FURNITURE
+        ? Optional.of(room.furniture().get(item.index()).azimuthDegrees())
+        : item.aim(room).map(aim -> aim.azimuthDegrees());
   }
 
   /** By one step as the picture shows it, right and up. */
-  private void nudge(RoomItem thing, int right, int up) {
-    Point from = placing.of(thing, 0, 0);
-    Point there = placing.of(thing, right, -up).minus(from);
-    hands.move(thing, thing.at(room).plus(there, RoomItem.STEP_METRES / there.length()));
+  private void nudge(RoomItem item, int right, int up) {
+    Point from = placing.of(item, 0, 0);
+    Point there = placing.of(item, right, -up).minus(from);
+    handler.move(item, item.at(room).plus(there, RoomItem.STEP_METRES / there.length()));
   }
 }

@@ -7,14 +7,14 @@ import nullroom.core.room.RoomItem;
 @FunctionalInterface
 public interface ItemHandler {
   /** Moves it; the place has snapped already. */
-  void move(RoomItem thing, Point to);
+  void move(RoomItem item, Point to);
 
   /** Turns it to a direction in the plan. */
-  default void turn(RoomItem thing, double azimuthDegrees) {}
+  default void turn(RoomItem item, double azimuthDegrees) {}
 
   /** Takes it out. */
-  default void remove(RoomItem thing) {}
+  default void remove(RoomItem item) {}
 
   /** Opens or shuts it. */
-  default void turnOver(RoomItem thing) {}
+  default void turnOver(RoomItem item) {}
 }

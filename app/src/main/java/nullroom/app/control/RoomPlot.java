@@ -70,7 +70,7 @@ public final class RoomPlot extends PlotPane {
   private View view = View.ABOVE;
   private List<ArrivalLocus.Piece> lines = List.of();
   private Optional<Point> bounce = Optional.empty();
-  private Optional<ItemHandler> hands = Optional.empty();
+  private Optional<ItemHandler> handler = Optional.empty();
   private double scale;
   private double left;
   private double bottom;
@@ -106,8 +106,8 @@ public final class RoomPlot extends PlotPane {
   }
 
   /** Makes everything in it movable. */
-  public void setHands(ItemHandler taking) {
-    hands = Optional.of(taking);
+  public void setItemHandler(ItemHandler taking) {
+    handler = Optional.of(taking);
     redraw();
   }
 
@@ -128,12 +128,14 @@ public final class RoomPlot extends PlotPane {
         TextAlignment.LEFT,
         "axis-label");
     shell(r);
-    Optional<ItemHandle> grip =
-        hands.map(h -> new ItemHandle(this, r, h, (thing, x, y) -> place(r, thing, x, y)));
+    Optional<ItemHandle> handle =
+        handler.map(h -> new ItemHandle(this, r, h, (item, x, y) -> place(r, item, x, y)));
     for (int k = 0; k < r.furniture().size(); k++) {
       Furniture piece = r.furniture().get(k);
       ItemHandle.take(
-          grip, outline(silhouette(piece), "furniture"), new RoomItem(RoomItem.Kind.FURNITURE, k));
+          handle,
+          outline(silhouette(piece), "furniture"),
+          new RoomItem(RoomItem.Kind.FURNITURE, k));
       caption(
           piece.label(),
           Outline.centre(piece.plan())
@@ -149,9 +151,9 @@ public final class RoomPlot extends PlotPane {
       path(r);
     }
     r.camera().ifPresent(c -> wedge(r, c));
-    for (RoomItem thing : RoomItem.of(r)) {
-      if (thing.kind() != RoomItem.Kind.PATCH && thing.kind() != RoomItem.Kind.FURNITURE) {
-        handle(r, grip, thing);
+    for (RoomItem item : RoomItem.of(r)) {
+      if (item.kind() != RoomItem.Kind.PATCH && item.kind() != RoomItem.Kind.FURNITURE) {
+        handle(r, handle, item);
       }
     }
   }
@@ -170,8 +172,8 @@ public final class RoomPlot extends PlotPane {
     bottom = near.panY() + near.zoom() * middleY;
   }
 
-  private Point place(Room r, RoomItem thing, double x, double y) {
-    return view.moved(thing.at(r), (x - left) / scale, (bottom - y) / scale);
+  private Point place(Room r, RoomItem item, double x, double y) {
+    return view.moved(item.at(r), (x - left) / scale, (bottom - y) / scale);
   }
 
   /** The room's own surfaces, of which those seen edge on are lines. */
@@ -244,21 +246,20 @@ public final class RoomPlot extends PlotPane {
     }
   }
 
-  private void handle(Room r, Optional<ItemHandle> grip, RoomItem thing) {
-    Point at = thing.at(r);
-    String style = thing.kind().name().toLowerCase(java.util.Locale.ROOT);
-    thing
-        .aim(r)
+  private void handle(Room r, Optional<ItemHandle> handle, RoomItem item) {
+    Point at = item.at(r);
+    String style = item.kind().name().toLowerCase(java.util.Locale.ROOT);
+    item.aim(r)
         .ifPresent(aim -> {
           double dx = view.across(aim.direction());
           double dy = view.up(aim.direction());
           line(sx(at), sy(at), sx(at) + AIM_LENGTH * dx, sy(at) - AIM_LENGTH * dy, "aim", style)
               .setMouseTransparent(true);
         });
-    ItemHandle.take(grip, Glyph.of(this, thing.kind(), sx(at), sy(at)), thing);
-    boolean microphone = thing.kind() == RoomItem.Kind.MICROPHONE;
+    ItemHandle.take(handle, Glyph.of(this, item.kind(), sx(at), sy(at)), item);
+    boolean microphone = item.kind() == RoomItem.Kind.MICROPHONE;
     text(
-            thing.name(r),
+            item.name(r),
             microphone ? sx(at) - 6 : sx(at) + 6,
             microphone ? sy(at) - 18 : sy(at) + 18,
             microphone ? TextAlignment.LEFT : TextAlignment.RIGHT,

@@ -90,45 +90,43 @@ public final class Composition {
     if (ownInputs) {
       watchPlugs(inputs);
     }
-    StationContext desk =
-        new StationContext(session, work, inputs, live, Clock.systemDefaultZone(), units);
-    context = desk;
-    listen = new ListenModel(desk, background);
-    ring = new RingModel(desk);
-    room = new RoomModel(desk, background);
-    DressModel dress = new DressModel(desk);
-    MicModel mic = new MicModel(desk);
-    level = new LevelModel(desk);
+    context = new StationContext(session, work, inputs, live, Clock.systemDefaultZone(), units);
+    listen = new ListenModel(context, background);
+    ring = new RingModel(context);
+    room = new RoomModel(context, background);
+    DressModel dress = new DressModel(context);
+    MicModel mic = new MicModel(context);
+    level = new LevelModel(context);
     stations =
         List.of(
             new OpenStation(
                 Station.LISTEN,
                 listen.say(),
-                () -> new ListenView(listen, desk).node(),
+                () -> new ListenView(listen, context).node(),
                 Optional.of(listen::open),
                 () -> listen.night().leave()),
             new OpenStation(
                 Station.RING,
                 ring.say(),
-                () -> new RingView(ring, desk).node(),
+                () -> new RingView(ring, context).node(),
                 Optional.of(ring::open),
                 () -> {}),
             new OpenStation(
                 Station.ROOM,
                 room.say(),
-                () -> new RoomView(room, desk).node(),
+                () -> new RoomView(room, context).node(),
                 Optional.empty(),
                 () -> room.trace().leave()),
-            new OpenStation(Station.DRESS, dress.say(), () -> new DressView(dress, desk).node()),
-            new OpenStation(Station.MIC, mic.say(), () -> new MicView(mic, desk).node()),
+            new OpenStation(Station.DRESS, dress.say(), () -> new DressView(dress, context).node()),
+            new OpenStation(Station.MIC, mic.say(), () -> new MicView(mic, context).node()),
             new OpenStation(
                 Station.LEVEL,
                 level.say(),
-                () -> new LevelView(level, desk).node(),
+                () -> new LevelView(level, context).node(),
                 Optional.of(level::open),
                 () -> {}));
     room.trace().follow();
-    shell = new MainWindow(desk, stations, listen::space, this::open, background);
+    shell = new MainWindow(context, stations, listen::space, this::open, background);
   }
 
   /** Looks for inputs that were plugged in or pulled out. */

@@ -23,21 +23,21 @@ import nullroom.core.room.Surface;
 
 /** What the treatment station knows and can do. */
 public final class DressModel {
-  private final StationContext desk;
+  private final StationContext context;
   private final ObjectProperty<Hanging> hanging = new SimpleObjectProperty<>(Hanging.BLANKET);
   private final ObjectProperty<Surface> surface = new SimpleObjectProperty<>(Surface.wall(3));
   private final StationText say;
 
-  /** A model on a desk. */
-  public DressModel(StationContext desk) {
-    this.desk = desk;
+  /** A model that works with a context. */
+  public DressModel(StationContext context) {
+    this.context = context;
     say =
         StationText.of(
-            desk.session(),
+            context.session(),
             this::sayAnswer,
             this::sayMeaning,
             this::sayFigure,
-            () -> desk.session().ladder().whyOf("Clear"),
+            () -> context.session().ladder().whyOf("Clear"),
             hanging,
             surface);
   }
@@ -58,7 +58,7 @@ public final class DressModel {
   }
 
   private RoomBook book() {
-    return desk.session().book();
+    return context.session().book();
   }
 
   /** The room as it is. */
@@ -93,12 +93,12 @@ public final class DressModel {
 
   /** Reverberation times now. */
   public double[] secondsNow() {
-    return desk.session().hearing().decaySeconds(room()).toArray();
+    return context.session().hearing().decaySeconds(room()).toArray();
   }
 
   /** Reverberation times with the proposal, where there is one. */
   public Optional<double[]> secondsThen() {
-    return proposal().map(p -> desk.session().hearing().decaySeconds(room().plus(p)).toArray());
+    return proposal().map(p -> context.session().hearing().decaySeconds(room().plus(p)).toArray());
   }
 
   private String sayAnswer() {
@@ -115,8 +115,8 @@ public final class DressModel {
               + surface.get().spoken()
               + ". Choose another surface in the picture.";
     }
-    Heard now = desk.session().heard();
-    Heard then = desk.session().heard(room().plus(proposal.get()));
+    Heard now = context.session().heard();
+    Heard then = context.session().heard(room().plus(proposal.get()));
     double clear = then.margins().clearDb() - now.margins().clearDb();
     return Figures.say(
         "A %s on %s would buy %.1f dB of Clear: from %.1f to %.1f dB, and the goal asks for %.0f.",
@@ -149,7 +149,7 @@ public final class DressModel {
         proposal()
             .orElseThrow(() ->
                 new Trouble.BadField(surface.get().spoken(), "nothing can be hung there now"));
-    desk.session().edit("Hang a " + patch.name(), b -> b.with(b.room().plus(patch)));
+    context.session().edit("Hang a " + patch.name(), b -> b.with(b.room().plus(patch)));
   }
 
   /** Takes down the piece that went up last. */
@@ -159,7 +159,9 @@ public final class DressModel {
       Patch last = up.getLast();
       List<Patch> rest = new ArrayList<>(room().patches());
       rest.remove(last);
-      desk.session().edit("Take down the " + last.name(), b -> b.with(b.room().withPatches(rest)));
+      context
+          .session()
+          .edit("Take down the " + last.name(), b -> b.with(b.room().withPatches(rest)));
     }
   }
 }

@@ -29,7 +29,7 @@ public final class DressView {
   private final TimeBars times = new TimeBars();
 
   /** A view of a model. */
-  public DressView(DressModel model, StationContext desk) {
+  public DressView(DressModel model, StationContext context) {
     this.model = model;
     foldOut.setOnSelect(model.surfaceProperty()::set);
     VBox pictures = new VBox(foldOut, times.plot());
@@ -40,14 +40,16 @@ public final class DressView {
     WhileShown.follow(
         pictures,
         this::refresh,
-        desk.session().revisionProperty(),
+        context.session().revisionProperty(),
         model.surfaceProperty(),
         model.hangingProperty());
     refresh();
-    node = StationFrame.of(Station.DRESS, model.say(), new Fitted(pictures), controls(desk), desk);
+    node =
+        StationFrame.of(
+            Station.DRESS, model.say(), new Fitted(pictures), controls(context), context);
   }
 
-  private Node controls(StationContext desk) {
+  private Node controls(StationContext context) {
     Choice<Hanging> what =
         new Choice<>(
             "hanging",
@@ -64,7 +66,7 @@ public final class DressView {
         .bind(
             javafx.beans.binding.Bindings.createBooleanBinding(
                 () -> model.proposal().isEmpty(),
-                desk.session().bookProperty(),
+                context.session().bookProperty(),
                 model.surfaceProperty(),
                 model.hangingProperty()));
     Button down = new Button("Take the last one down");

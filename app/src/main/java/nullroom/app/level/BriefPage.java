@@ -22,15 +22,15 @@ final class BriefPage {
   private final FigureTable table = new FigureTable("briefs");
   private final VBox node;
 
-  BriefPage(LevelModel level, StationContext desk) {
+  BriefPage(LevelModel level, StationContext context) {
     model = level.take();
     Label heading = new Label("Your own, kept with this book");
     heading.getStyleClass().add("heading");
-    OwnBriefForm form = new OwnBriefForm(model, desk);
+    OwnBriefForm form = new OwnBriefForm(model, context);
     node = new VBox(6, table, heading, form.node());
     VBox.setVgrow(form.node(), Priority.ALWAYS);
     node.getStyleClass().add("pictures");
-    WhileShown.follow(node, this::refresh, desk.session().bookProperty());
+    WhileShown.follow(node, this::refresh, context.session().bookProperty());
     refresh();
   }
 

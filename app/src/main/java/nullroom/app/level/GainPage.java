@@ -32,7 +32,7 @@ final class GainPage {
   private final HBox picture;
   private final VBox controls;
 
-  GainPage(LevelModel model, StationContext desk) {
+  GainPage(LevelModel model, StationContext context) {
     this.model = model;
     LevelBars bars = new LevelBars(model);
     Dial gain = new Dial("Gain", "dB", 0, Staging.HIGHEST_GAIN_DB, "%.0f", model::setGain);
@@ -47,7 +47,7 @@ final class GainPage {
             MicrophoneType::label,
             model::setType);
     NumberField distance = new NumberField("Distance", "m", 0.02, 3, model::setDistance);
-    desk.units().subscribe(units -> distance.setEntry(units.field()));
+    context.units().subscribe(units -> distance.setEntry(units.field()));
     NumberField allowance =
         new NumberField(
             "Allow for shouts",
@@ -86,7 +86,7 @@ final class GainPage {
           hiss.show(model.preampEinDbu());
           plan();
         };
-    WhileShown.follow(picture, refresh, desk.session().revisionProperty());
+    WhileShown.follow(picture, refresh, context.session().revisionProperty());
     refresh.run();
   }
 

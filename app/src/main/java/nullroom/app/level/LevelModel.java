@@ -20,23 +20,23 @@ import nullroom.core.room.Room;
 /** What the level station knows and can do. */
 public final class LevelModel {
   private final ObjectProperty<LevelPage> page = new SimpleObjectProperty<>(LevelPage.GAIN);
-  private final StationContext desk;
+  private final StationContext context;
   private final StationText say;
   private final LoudLine loudLine;
   private final TakeModel take;
 
-  /** A model on a desk. */
-  public LevelModel(StationContext desk) {
-    this.desk = desk;
-    loudLine = new LoudLine(desk, this::plan);
-    take = new TakeModel(desk);
+  /** A model that works with a context. */
+  public LevelModel(StationContext context) {
+    this.context = context;
+    loudLine = new LoudLine(context, this::plan);
+    take = new TakeModel(context);
     say =
         StationText.of(
-            desk.session(),
+            context.session(),
             this::sayAnswer,
             this::sayMeaning,
             () -> Figures.say("peak %.0f dBFS", peakDbfs(effort())),
-            () -> desk.session().ladder().whyOf("loudest peak"));
+            () -> context.session().ladder().whyOf("loudest peak"));
   }
 
   /** The page shown. */
@@ -56,7 +56,7 @@ public final class LevelModel {
 
   /** The gain staging of the school chosen. */
   public GainPlan plan() {
-    return GainPlan.of(desk.session().heard(), book().goal().targets(), staging());
+    return GainPlan.of(context.session().heard(), book().goal().targets(), staging());
   }
 
   /** What gain is planned for. */
@@ -66,7 +66,7 @@ public final class LevelModel {
 
   /** Plans for something else. */
   public void setStaging(Staging staging) {
-    desk.session().edit("Plan the gain", b -> b.with(b.levels().with(staging)));
+    context.session().edit("Plan the gain", b -> b.with(b.levels().with(staging)));
   }
 
   private PlacedMicrophone microphone() {
@@ -105,7 +105,7 @@ public final class LevelModel {
   }
 
   private void place(String name, PlacedMicrophone changed) {
-    desk.session().edit(name, b -> b.with(b.room().withMicrophone(changed)));
+    context.session().edit(name, b -> b.with(b.room().withMicrophone(changed)));
   }
 
   /** Checks a sound file as a take. */
@@ -120,7 +120,7 @@ public final class LevelModel {
   }
 
   private RoomBook book() {
-    return desk.session().book();
+    return context.session().book();
   }
 
   /** How loud the voice is. */
@@ -140,7 +140,7 @@ public final class LevelModel {
 
   private Heard heard(VocalEffort effort) {
     Room room = book().room();
-    return desk.session().heard(room.withTalker(room.requireTalker().with(effort)));
+    return context.session().heard(room.withTalker(room.requireTalker().with(effort)));
   }
 
   /** Loudest expected peak with another effort at the same gain. */
@@ -167,7 +167,8 @@ public final class LevelModel {
 
   /** Speaks louder or softer. */
   public void setEffort(VocalEffort effort) {
-    desk.session()
+    context
+        .session()
         .edit(
             "Change the effort",
             b -> b.with(b.room().withTalker(b.room().requireTalker().with(effort))));
@@ -178,7 +179,7 @@ public final class LevelModel {
     double change = rightGainDb() - gainDb();
     String where =
         Figures.say(
-            desk.session().hearing().loudestDbSpl(book().room()).isPresent()
+            context.session().hearing().loudestDbSpl(book().room()).isPresent()
                 ? "Your loudest line comes to %.0f dBFS, as heard"
                 : "The loudest peak should come to %.0f dBFS",
             peak);

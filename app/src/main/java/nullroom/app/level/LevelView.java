@@ -13,27 +13,27 @@ public final class LevelView {
   private final Node node;
 
   /** A view of a model. */
-  public LevelView(LevelModel model, StationContext desk) {
+  public LevelView(LevelModel model, StationContext context) {
     Pages<LevelPage> pages =
-        new Pages<>(LevelPage.class, model.pageProperty(), page -> parts(page, model, desk));
-    node = StationFrame.of(Station.LEVEL, model.say(), pages.picture(), pages.controls(), desk);
+        new Pages<>(LevelPage.class, model.pageProperty(), page -> parts(page, model, context));
+    node = StationFrame.of(Station.LEVEL, model.say(), pages.picture(), pages.controls(), context);
   }
 
-  private static PageParts parts(LevelPage page, LevelModel model, StationContext desk) {
+  private static PageParts parts(LevelPage page, LevelModel model, StationContext context) {
     return switch (page) {
       case GAIN -> {
-        GainPage gain = new GainPage(model, desk);
+        GainPage gain = new GainPage(model, context);
         yield new PageParts(gain.picture(), gain.controls());
       }
       case LOUD_LINE -> {
-        LoudLinePage line = new LoudLinePage(model, desk);
+        LoudLinePage line = new LoudLinePage(model, context);
         yield new PageParts(line.node(), line.controls());
       }
       case TAKE -> {
-        TakePage take = new TakePage(model, desk);
+        TakePage take = new TakePage(model, context);
         yield new PageParts(take.node(), take.controls());
       }
-      case BRIEF -> new PageParts(new BriefPage(model, desk).node(), new HBox());
+      case BRIEF -> new PageParts(new BriefPage(model, context).node(), new HBox());
       case FILES -> new PageParts(new FilesPage().node(), new HBox());
     };
   }

@@ -82,18 +82,19 @@ public final class LoudLine {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyObjectWrapper<Optional<Result>> result =
       new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final StationContext desk;
+  private final StationContext context;
   private final Supplier<GainPlan> plan;
   private volatile Optional<LoudLineWatch> watching = Optional.empty();
 
-  LoudLine(StationContext desk, Supplier<GainPlan> plan) {
-    this.desk = desk;
+  LoudLine(StationContext context, Supplier<GainPlan> plan) {
+    this.context = context;
     this.plan = plan;
-    desk.work()
+    context
+        .work()
         .runningProperty()
         .subscribe((was, on) -> {
-          if (!on && !desk.live().runningProperty().get()) {
-            desk.live().levelProperty().set(Optional.empty());
+          if (!on && !context.live().runningProperty().get()) {
+            context.live().levelProperty().set(Optional.empty());
           }
         });
   }
@@ -120,7 +121,7 @@ public final class LoudLine {
   public void start() {
     reading.set(Optional.empty());
     result.set(Optional.empty());
-    desk.watch(
+    context.watch(
         "The loud line",
         AudioDevice.Prompt.VOICE,
         STEP_SECONDS * STEPS.size(),
@@ -139,7 +140,7 @@ public final class LoudLine {
             now ->
                 Platform.runLater(() -> {
                   reading.set(Optional.of(now));
-                  desk.live().tell(now.live());
+                  context.live().tell(now.live());
                 }));
     watching = Optional.of(made);
     return made;
@@ -150,7 +151,7 @@ public final class LoudLine {
   /** What was heard counts from now on wherever the loudest peak does: the gain follows it. */
   private void done(Spoken spoken) {
     String channels = watching.map(LoudLineWatch::channelWords).orElse("");
-    Room room = desk.session().book().room();
+    Room room = context.session().book().room();
     PlacedMicrophone microphone = room.requireMicrophone();
     Result heard = new Result(spoken.report(), microphone.capture().gainDb(), channels);
     if (heard.channel().peak() > 0) {
@@ -160,15 +161,15 @@ public final class LoudLine {
           new Levels.LoudestLine(
               spoken.simulated(),
               room.requireTalker().effort(),
-              new Levels.Locked(desk.now(), room.requireTalker().at(), microphone, peak));
-      desk.session().edit("Hear the loudest line", b -> b.with(b.levels().with(line)));
+              new Levels.Locked(context.now(), room.requireTalker().at(), microphone, peak));
+      context.session().edit("Hear the loudest line", b -> b.with(b.levels().with(line)));
     }
     result.set(Optional.of(heard));
   }
 
   /** Peak of the loudest line at the gain of now, dBFS; as heard, where it was heard. */
   public double peakDbfs() {
-    Heard heard = desk.session().heard();
+    Heard heard = context.session().heard();
     return heard.dbfs(heard.peakDbSpl());
   }
 
@@ -184,7 +185,7 @@ public final class LoudLine {
   }
 
   private boolean turnedSince(Result r) {
-    return r.gainDb() != desk.session().book().room().requireMicrophone().capture().gainDb();
+    return r.gainDb() != context.session().book().room().requireMicrophone().capture().gainDb();
   }
 
   /** Whether the gain is still to be turned by what was heard. */
@@ -198,7 +199,7 @@ public final class LoudLine {
 
   /** What to do now. */
   public String now() {
-    if (desk.work().runningProperty().get() && reading.get().isPresent()) {
+    if (context.work().runningProperty().get() && reading.get().isPresent()) {
       int step = (int) (reading.get().get().seconds() / STEP_SECONDS);
       return STEPS.get(Math.min(step, STEPS.size() - 1));
     }
@@ -255,7 +256,8 @@ public final class LoudLine {
       return;
     }
     double gain = Math.clamp(Math.rint(plan.get().gainDb()), LOWEST_GAIN_DB, HIGHEST_GAIN_DB);
-    desk.session()
+    context
+        .session()
         .edit(
             "Turn the gain",
             book -> {
@@ -270,7 +272,8 @@ public final class LoudLine {
       return;
     }
     double peak = peakDbfs();
-    desk.session()
+    context
+        .session()
         .edit(
             "Lock the gain",
             book ->
@@ -278,7 +281,7 @@ public final class LoudLine {
                     book.levels()
                         .with(
                             new Levels.Locked(
-                                desk.now(),
+                                context.now(),
                                 book.room().requireTalker().at(),
                                 book.room().requireMicrophone(),
                                 peak))));
@@ -286,12 +289,13 @@ public final class LoudLine {
 
   /** Whether the chain is still as it was when the gain was locked, in a sentence. */
   public String locked() {
-    return desk.session()
+    return context
+        .session()
         .book()
         .levels()
         .locked()
         .map(l ->
-            l.changed(desk.session().book().room())
+            l.changed(context.session().book().room())
                 .map(what ->
                     "The gain was locked on "
                         + l.taken().replace('T', ' ')

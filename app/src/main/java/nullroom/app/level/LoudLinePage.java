@@ -26,7 +26,7 @@ final class LoudLinePage {
   private final VBox node;
   private final FlowPane controls;
 
-  LoudLinePage(LevelModel level, StationContext desk) {
+  LoudLinePage(LevelModel level, StationContext context) {
     model = level.loudLine();
     meter = new MeterBar(level);
     now.setId("loud-line-now");
@@ -34,7 +34,7 @@ final class LoudLinePage {
     start.setId("loud-line-start");
     start.getStyleClass().add("action");
     start.setOnAction(e -> model.start());
-    start.disableProperty().bind(desk.work().runningProperty());
+    start.disableProperty().bind(context.work().runningProperty());
     turn.setId("loud-line-turned");
     turn.setOnAction(e -> model.turned());
     lock.setId("loud-line-lock");
@@ -52,8 +52,8 @@ final class LoudLinePage {
         this::refresh,
         model.readingProperty(),
         model.resultProperty(),
-        desk.work().runningProperty(),
-        desk.session().revisionProperty());
+        context.work().runningProperty(),
+        context.session().revisionProperty());
     refresh();
   }
 

@@ -48,7 +48,7 @@ final class OwnBriefForm {
   private Brief shown;
   private boolean showing;
 
-  OwnBriefForm(TakeModel model, StationContext desk) {
+  OwnBriefForm(TakeModel model, StationContext context) {
     this.model = model;
     shown = model.own();
     loudness =
@@ -103,7 +103,7 @@ final class OwnBriefForm {
     names();
     node = rows();
     node.getStyleClass().add("fields");
-    WhileShown.follow(node, this::refresh, desk.session().bookProperty(), model.takeProperty());
+    WhileShown.follow(node, this::refresh, context.session().bookProperty(), model.takeProperty());
     refresh();
   }
 

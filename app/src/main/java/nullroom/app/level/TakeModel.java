@@ -78,10 +78,10 @@ public final class TakeModel {
 
   private final ReadOnlyObjectWrapper<Optional<Checked>> take =
       new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final StationContext desk;
+  private final StationContext context;
 
-  TakeModel(StationContext desk) {
-    this.desk = desk;
+  TakeModel(StationContext context) {
+    this.context = context;
   }
 
   /** The take checked last. */
@@ -91,25 +91,26 @@ public final class TakeModel {
 
   /** Checks a sound file; a copy of it stays in the book. */
   public void open(Path file) {
-    desk.stream("Checking " + file.getFileName(), file, "take", this::checked, this::keep);
+    context.stream("Checking " + file.getFileName(), file, "take", this::checked, this::keep);
   }
 
   private void keep(Checked checked) {
     take.set(Optional.of(checked));
-    desk.session().edit("Check a take", b -> b.with(b.levels().withTake(checked.sound())));
+    context.session().edit("Check a take", b -> b.with(b.levels().withTake(checked.sound())));
   }
 
   /** Checks the take of last time again, where its copy is still in the book. */
   public void recall() {
-    String sound = desk.session().book().levels().take();
-    if (take.get().isPresent() || sound.isEmpty() || desk.work().runningProperty().get()) {
+    String sound = context.session().book().levels().take();
+    if (take.get().isPresent() || sound.isEmpty() || context.work().runningProperty().get()) {
       return;
     }
-    desk.work()
+    context
+        .work()
         .start(
             "Checking " + sound + " again",
             progress -> {
-              try (SoundFile file = SoundFile.open(desk.session().folder().sound(sound))) {
+              try (SoundFile file = SoundFile.open(context.session().folder().sound(sound))) {
                 return checked(sound, file, progress);
               }
             },
@@ -121,7 +122,7 @@ public final class TakeModel {
     Samples part = part(kept, 0, Math.min(report.seconds(), DECAY_SECONDS));
     TakeReport mono = report;
     if (report.channels().size() > 1) {
-      try (SoundFile again = SoundFile.open(desk.session().folder().sound(kept))) {
+      try (SoundFile again = SoundFile.open(context.session().folder().sound(kept))) {
         mono = TakeMeter.measure(new Mixed(again, report.monoShares()), progress);
       }
     }
@@ -130,7 +131,7 @@ public final class TakeModel {
 
   /** Records twenty seconds of voice and checks them. */
   public void record() {
-    desk.record(
+    context.record(
         "Recording a take",
         AudioDevice.Prompt.VOICE,
         TAKE_SECONDS,
@@ -144,28 +145,31 @@ public final class TakeModel {
 
   /** What the recording is handed over as; empty where nobody said. */
   public Optional<Brief> brief() {
-    return desk.session().book().levels().handedOverAs();
+    return context.session().book().levels().handedOverAs();
   }
 
   /** What it can be handed over as: those that ship with the program, and the user's own. */
   public List<Brief> briefs() {
-    return Stream.concat(Brief.all().stream(), desk.session().book().levels().own().stream())
+    return Stream.concat(Brief.all().stream(), context.session().book().levels().own().stream())
         .toList();
   }
 
   /** Hands it over as something else. */
   public void setBrief(Brief brief) {
-    desk.session().edit("Choose a brief", book -> book.with(book.levels().withBrief(brief.id())));
+    context
+        .session()
+        .edit("Choose a brief", book -> book.with(book.levels().withBrief(brief.id())));
   }
 
   /** Hands it over as the user says. */
   public void setOwn(Brief own) {
-    desk.session().edit("Change your brief", book -> book.with(book.levels().withOwn(own)));
+    context.session().edit("Change your brief", book -> book.with(book.levels().withOwn(own)));
   }
 
   /** The user's own brief; where there is none yet, one that begins with what is chosen. */
   public Brief own() {
-    return desk.session()
+    return context
+        .session()
         .book()
         .levels()
         .own()
@@ -189,14 +193,14 @@ public final class TakeModel {
     return handover()
         .fileName(
             take.get().map(Checked::sound).orElse("take"),
-            desk.session().book().name(),
-            desk.today().toString());
+            context.session().book().name(),
+            context.today().toString());
   }
 
   /** How long there is, in words; empty where nobody said. */
   public String due() {
     String due = handover().due();
-    return due.isEmpty() ? "" : due(LocalDate.parse(due), desk.today());
+    return due.isEmpty() ? "" : due(LocalDate.parse(due), context.today());
   }
 
   static String due(LocalDate day, LocalDate today) {
@@ -208,7 +212,7 @@ public final class TakeModel {
   }
 
   private double peakTarget() {
-    return -desk.session().book().goal().targets().get(Margins.Kind.SAFE);
+    return -context.session().book().goal().targets().get(Margins.Kind.SAFE);
   }
 
   /** What the checks came to, failures first. */
@@ -231,7 +235,7 @@ public final class TakeModel {
   }
 
   private TakeCheck reverberation(BlindDecay guess) {
-    return WholeTakeChecks.reverberation(guess, desk.session().book().goal().longestSeconds());
+    return WholeTakeChecks.reverberation(guess, context.session().book().goal().longestSeconds());
   }
 
   private static TakeChannel first(Checked checked) {
@@ -301,7 +305,8 @@ public final class TakeModel {
             - from
             + finding.moment().durationSeconds()
             + AROUND_SECONDS;
-    desk.work()
+    context
+        .work()
         .start(
             "Playing " + finding.words(),
             progress -> {
@@ -319,7 +324,7 @@ public final class TakeModel {
   }
 
   private Samples part(String sound, double from, double seconds) {
-    try (SoundFile file = SoundFile.open(desk.session().folder().sound(sound))) {
+    try (SoundFile file = SoundFile.open(context.session().folder().sound(sound))) {
       double rate = file.sampleRateHz();
       double[] kept = new double[(int) Math.round(seconds * rate)];
       double[][] block = new double[file.channels()][1 << 14];
@@ -357,12 +362,13 @@ public final class TakeModel {
             handover().rateHz(),
             mixed ? checked.report().monoShares() : List.of());
     boolean whole = from == 0 && !(to > from);
-    desk.work()
+    context
+        .work()
         .start(
             "Writing " + target.getFileName(),
             progress -> {
               long cut =
-                  export.write(desk.session().folder().sound(checked.sound()), target, progress);
+                  export.write(context.session().folder().sound(checked.sound()), target, progress);
               try (SoundFile written = SoundFile.open(target)) {
                 return new Written(cut, TakeMeter.measure(written, progress));
               }
@@ -382,11 +388,11 @@ public final class TakeModel {
     Optional<String> fault =
         brief().flatMap(b -> WrittenTake.fault(written.readBack(), b, delivery));
     if (written.cut() > 0) {
-      desk.work().warn(words + " " + written.cut() + " samples passed full scale and were cut.");
+      context.work().warn(words + " " + written.cut() + " samples passed full scale and were cut.");
     } else if (fault.isPresent()) {
-      desk.work().warn(words + " But " + fault.get() + ".");
+      context.work().warn(words + " But " + fault.get() + ".");
     } else {
-      desk.work().say(words);
+      context.work().say(words);
     }
   }
 }

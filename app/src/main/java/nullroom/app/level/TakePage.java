@@ -50,7 +50,7 @@ final class TakePage {
           Map.entry("noiseFloor", "noise floor"));
 
   private final TakeModel model;
-  private final StationContext desk;
+  private final StationContext context;
   private final TakePlot plot = new TakePlot();
   private final FigureTable checks = new FigureTable("take-checks");
   private final FigureTable figures = new FigureTable("take-figures");
@@ -62,13 +62,13 @@ final class TakePage {
   private final VBox node;
   private final VBox controls;
 
-  TakePage(LevelModel level, StationContext desk) {
+  TakePage(LevelModel level, StationContext context) {
     model = level.take();
-    this.desk = desk;
+    this.context = context;
     model.recall();
     plot.setMinHeight(PLOT_HEIGHT);
     plot.setOnFlag(
-        index -> desk.work().attempt(() -> model.hear(model.findings().get(index)), () -> {}));
+        index -> context.work().attempt(() -> model.hear(model.findings().get(index)), () -> {}));
     ScrollPane rows = new ScrollPane(checks);
     rows.setFitToWidth(true);
     HBox tables = new HBox(24, figures, rows);
@@ -77,7 +77,7 @@ final class TakePage {
     node = new VBox(8, plot, found, tables);
     node.getStyleClass().add("pictures");
     controls = new VBox(6, take(), brief(), delivery);
-    WhileShown.follow(node, this::refresh, model.takeProperty(), desk.session().bookProperty());
+    WhileShown.follow(node, this::refresh, model.takeProperty(), context.session().bookProperty());
     refresh();
   }
 
@@ -96,7 +96,7 @@ final class TakePage {
     record.setOnAction(e -> model.record());
     Button open = FilePick.button(model::open);
     for (Button b : List.of(record, open)) {
-      b.disableProperty().bind(desk.work().runningProperty());
+      b.disableProperty().bind(context.work().runningProperty());
     }
     return new FlowPane(8, 6, record, open);
   }
@@ -113,7 +113,7 @@ final class TakePage {
           choice.offer(model.briefs());
           choice.show(model.brief().orElse(null));
         },
-        desk.session().bookProperty());
+        context.session().bookProperty());
     choice.show(model.brief().orElse(null));
     write.setId("take-write");
     write.setOnAction(e -> {
@@ -126,7 +126,8 @@ final class TakePage {
       chooser.setInitialFileName(model.fileName());
       File file = chooser.showSaveDialog(write.getScene().getWindow());
       if (file != null) {
-        desk.work()
+        context
+            .work()
             .attempt(() -> model.export(file.toPath(), seconds(from, 0), seconds(to, 0)), () -> {});
       }
     });

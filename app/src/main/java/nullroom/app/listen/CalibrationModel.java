@@ -16,25 +16,25 @@ import nullroom.io.device.AudioDevice;
 
 /** What digital levels mean in the air, and how that is known. */
 public final class CalibrationModel {
-  private final StationContext desk;
+  private final StationContext context;
 
-  CalibrationModel(StationContext desk) {
-    this.desk = desk;
+  CalibrationModel(StationContext context) {
+    this.context = context;
   }
 
   private Capture chain() {
-    return desk.session().book().room().requireMicrophone().capture();
+    return context.session().book().room().requireMicrophone().capture();
   }
 
   /** How it is known now. */
   public Calibration calibration() {
-    return desk.session().book().listening().calibration();
+    return context.session().book().listening().calibration();
   }
 
   /** What a full scale means now; empty where nobody said that the chain described is in use. */
   public Optional<Scale> scale() {
-    boolean simulated = desk.inputs().chosenProperty().get().simulated();
-    return desk.session().book().chain(simulated).flatMap(calibration()::scale);
+    boolean simulated = context.inputs().chosenProperty().get().simulated();
+    return context.session().book().chain(simulated).flatMap(calibration()::scale);
   }
 
   /**
@@ -43,7 +43,8 @@ public final class CalibrationModel {
    */
   public void set(Calibration calibration) {
     boolean known = calibration.method() != Calibration.Method.NONE;
-    desk.session()
+    context
+        .session()
         .edit(
             "Set the scale " + calibration.method().label(),
             b -> b.with(b.listening().withCalibration(calibration).withChainKnown(known)));
@@ -57,7 +58,8 @@ public final class CalibrationModel {
   /** By a file with a calibrator's tone, recorded at this gain. */
   public void setTone(Path file, double levelDbSpl) {
     Capture chain = chain();
-    desk.work()
+    context
+        .work()
         .start(
             "Measuring the tone in " + file.getFileName(),
             progress -> {
@@ -75,7 +77,7 @@ public final class CalibrationModel {
   /** By a meter beside the microphone: listens for ten seconds while it shows a level. */
   public void setMeter(double readingDbA, double meterUncertaintyDb) {
     Capture chain = chain();
-    desk.record(
+    context.record(
         "Listening beside the meter",
         AudioDevice.Prompt.QUIET,
         ListenModel.SECONDS,

@@ -16,12 +16,12 @@ import nullroom.core.measure.noise.Calibration;
 /** The ways to say what levels mean in the air. */
 final class CalibrationView {
   private final CalibrationModel model;
-  private final StationContext desk;
+  private final StationContext context;
   private final PageParts parts;
 
-  CalibrationView(CalibrationModel model, StationContext desk) {
+  CalibrationView(CalibrationModel model, StationContext context) {
     this.model = model;
-    this.desk = desk;
+    this.context = context;
     VBox ways = new VBox(data(), tone(), fullScale(), meter(), none());
     ways.getStyleClass().add("scale-ways");
     Label hint =
@@ -50,8 +50,8 @@ final class CalibrationView {
   private Button button(String id, String words, Runnable action) {
     Button button = new Button(words);
     button.setId(id);
-    button.setOnAction(e -> desk.work().attempt(action, () -> {}));
-    button.disableProperty().bind(desk.work().runningProperty());
+    button.setOnAction(e -> context.work().attempt(action, () -> {}));
+    button.disableProperty().bind(context.work().runningProperty());
     return button;
   }
 
@@ -68,7 +68,8 @@ final class CalibrationView {
     field.show(94);
     Consumer<Path> open =
         file ->
-            desk.work()
+            context
+                .work()
                 .attempt(
                     () -> {
                       if (field.isGood()) {

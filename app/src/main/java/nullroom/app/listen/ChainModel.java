@@ -10,14 +10,14 @@ import nullroom.core.book.RoomBook;
 
 /** What the noise of now was recorded with, as far as anybody knows; can be said later. */
 public final class ChainModel {
-  private final StationContext desk;
+  private final StationContext context;
 
-  ChainModel(StationContext desk) {
-    this.desk = desk;
+  ChainModel(StationContext context) {
+    this.context = context;
   }
 
   private RoomBook book() {
-    return desk.session().book();
+    return context.session().book();
   }
 
   private Optional<NoiseMeasurement> measurement() {
@@ -59,7 +59,8 @@ public final class ChainModel {
 
   /** Says that the measurement of now was made with the microphone described now. */
   public void madeWithDescribed() {
-    desk.session()
+    context
+        .session()
         .edit(
             "Say what the noise was recorded with",
             b -> b.with(b.listening().withChain(Optional.of(described()))));
@@ -67,7 +68,8 @@ public final class ChainModel {
 
   /** Says that nobody knows what it was made with. */
   public void madeWithUnknown() {
-    desk.session()
+    context
+        .session()
         .edit(
             "Say that nobody knows what the noise was recorded with",
             b -> b.with(b.listening().withChain(Optional.empty())));

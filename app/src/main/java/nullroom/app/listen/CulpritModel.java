@@ -36,14 +36,14 @@ public final class CulpritModel {
           Suspect.of("extractor", false),
           Suspect.of("window", false));
 
-  private final StationContext desk;
+  private final StationContext context;
 
-  CulpritModel(StationContext desk) {
-    this.desk = desk;
+  CulpritModel(StationContext context) {
+    this.context = context;
   }
 
   private RoomBook book() {
-    return desk.session().book();
+    return context.session().book();
   }
 
   /** Those on the board. */
@@ -109,7 +109,7 @@ public final class CulpritModel {
   /** Listens with it on, or off. */
   public void listen(Suspect suspect, boolean on) {
     RoomBook book = book();
-    desk.record(
+    context.record(
         "Listening to the " + suspect.name() + (on ? ", on" : ", off"),
         AudioDevice.Prompt.QUIET,
         ListenModel.SECONDS,
@@ -175,7 +175,7 @@ public final class CulpritModel {
                         "%.1f m %s lies outside the room", place.metres(), place.side().label())));
     return Heard.sourceBehind(
         room,
-        desk.session().hearing().decaySeconds(room),
+        context.session().hearing().decaySeconds(room),
         suspect.name(),
         at,
         pair.own().levelDb().map(level -> level + scale.fullScaleDbSpl()));
@@ -187,7 +187,7 @@ public final class CulpritModel {
   }
 
   private void edit(String name, java.util.function.UnaryOperator<Listening> change) {
-    desk.session().edit(name, b -> b.with(change.apply(b.listening())));
+    context.session().edit(name, b -> b.with(change.apply(b.listening())));
   }
 
   String meaning() {

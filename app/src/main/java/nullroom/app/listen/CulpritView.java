@@ -30,16 +30,16 @@ final class CulpritView {
   private static final double HEAR_WIDTH = 116;
 
   private final CulpritModel model;
-  private final StationContext desk;
+  private final StationContext context;
   private final LevelRows rows = new LevelRows("No suspect was heard on and off yet.");
   private final VBox board = new VBox(6);
   private final PageParts parts;
 
-  CulpritView(CulpritModel model, StationContext desk) {
+  CulpritView(CulpritModel model, StationContext context) {
     this.model = model;
-    this.desk = desk;
+    this.context = context;
     VBox picture = new VBox(10, rows, board);
-    WhileShown.follow(picture, this::refresh, desk.session().bookProperty());
+    WhileShown.follow(picture, this::refresh, context.session().bookProperty());
     refresh();
     parts = new PageParts(picture, controls());
   }
@@ -101,7 +101,7 @@ final class CulpritView {
     }
     Button remove = new Button("acquit");
     remove.getStyleClass().add("plain");
-    remove.setOnAction(e -> desk.work().attempt(() -> model.remove(suspect), this::refresh));
+    remove.setOnAction(e -> context.work().attempt(() -> model.remove(suspect), this::refresh));
     return new Row(name, hear(suspect, true), hear(suspect, false), place(suspect), off, remove);
   }
 
@@ -111,7 +111,7 @@ final class CulpritView {
     button.setId((on ? "on-" : "hear-off-") + suspect.name());
     button.setMinWidth(HEAR_WIDTH);
     button.setOnAction(e -> model.listen(suspect, on));
-    button.disableProperty().bind(desk.work().runningProperty());
+    button.disableProperty().bind(context.work().runningProperty());
     return button;
   }
 
@@ -130,7 +130,7 @@ final class CulpritView {
                 chosen
                     .map(p -> Figures.say("%.1f m %s", p.metres(), p.side().label()))
                     .orElse("all around"),
-            chosen -> desk.work().attempt(() -> model.place(suspect, chosen), this::refresh));
+            chosen -> context.work().attempt(() -> model.place(suspect, chosen), this::refresh));
     place.show(null);
     model
         .distanceMetres(suspect)
@@ -152,7 +152,8 @@ final class CulpritView {
     add.getStyleClass().add("action");
     Runnable put =
         () ->
-            desk.work()
+            context
+                .work()
                 .attempt(
                     () -> {
                       model.add(Suspect.of(name.getText(), needed.isSelected()));
@@ -171,11 +172,12 @@ final class CulpritView {
             Button button = new Button(suspect.name());
             button.getStyleClass().add("plain");
             button.setId("usual-" + suspect.name().replace(' ', '-'));
-            button.setOnAction(e -> desk.work().attempt(() -> model.add(suspect), this::refresh));
+            button.setOnAction(
+                e -> context.work().attempt(() -> model.add(suspect), this::refresh));
             usual.getChildren().add(button);
           }
         };
-    WhileShown.follow(usual, show, desk.session().bookProperty());
+    WhileShown.follow(usual, show, context.session().bookProperty());
     show.run();
     Label caution =
         new Wrapped(

@@ -15,21 +15,21 @@ public final class HumModel {
   /** Tops of a rectified mains: a dimmer or a bad supply buzzes up to there. */
   private static final double BUZZ_HZ = 1000;
 
-  private final StationContext desk;
+  private final StationContext context;
 
-  HumModel(StationContext desk) {
-    this.desk = desk;
+  HumModel(StationContext context) {
+    this.context = context;
   }
 
   /** The hum in the room's noise, where there is one. */
   public Optional<MainsHum> hum() {
-    return desk.session().book().noise().flatMap(n -> n.report().mains());
+    return context.session().book().noise().flatMap(n -> n.report().mains());
   }
 
   /** Records with the microphone put out of work and compares. */
   public void test(HumTest.Way way) {
     Optional<MainsHum> open = hum();
-    desk.record(
+    context.record(
         "Listening with the microphone put out of work",
         AudioDevice.Prompt.QUIET,
         ListenModel.SECONDS,
@@ -37,7 +37,8 @@ public final class HumModel {
         (sound, progress) ->
             NoiseMeter.measure(SampleSource.of(sound.samples()), progress).getFirst().mains(),
         closed ->
-            desk.session()
+            context
+                .session()
                 .edit(
                     "Test the hum",
                     b -> b.with(b.listening().with(new HumTest(way, open, closed)))));
@@ -56,7 +57,7 @@ public final class HumModel {
             hum.get().prominenceDb(),
             buzzes(hum.get()) ? ", with a buzz above 1 kHz" : "");
     Optional<HumTest> test =
-        desk.session().book().listening().humTest().filter(t -> t.open().equals(hum));
+        context.session().book().listening().humTest().filter(t -> t.open().equals(hum));
     return found
         + test.map(t -> " " + verdict(t))
             .orElse(

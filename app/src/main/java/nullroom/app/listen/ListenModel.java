@@ -32,7 +32,7 @@ public final class ListenModel {
   /** Long enough for a hum to stand out of noise. */
   static final double SECONDS = 10;
 
-  private final StationContext desk;
+  private final StationContext context;
   private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.REPORT);
   private final CulpritModel culprits;
   private final NightModel night;
@@ -43,34 +43,35 @@ public final class ListenModel {
   private final StationText say;
 
   /**
-   * A model on a desk.
+   * A model that works with a context.
    *
    * @param executor for what takes long
    */
-  public ListenModel(StationContext desk, Executor executor) {
-    this.desk = desk;
-    culprits = new CulpritModel(desk);
-    night = new NightModel(desk, executor);
-    spots = new SpotModel(desk);
-    calibration = new CalibrationModel(desk);
-    hum = new HumModel(desk);
-    chain = new ChainModel(desk);
+  public ListenModel(StationContext context, Executor executor) {
+    this.context = context;
+    culprits = new CulpritModel(context);
+    night = new NightModel(context, executor);
+    spots = new SpotModel(context);
+    calibration = new CalibrationModel(context);
+    hum = new HumModel(context);
+    chain = new ChainModel(context);
     say =
         StationText.of(
-            desk.session(),
+            context.session(),
             this::sayAnswer,
             this::sayMeaning,
             this::sayFigure,
-            () -> desk.session().ladder().whyOf("room noise"),
+            () -> context.session().ladder().whyOf("room noise"),
             page,
             night.nightProperty(),
             night.runningProperty(),
-            desk.live().runningProperty());
-    desk.live()
+            context.live().runningProperty());
+    context
+        .live()
         .troubleProperty()
         .subscribe(sentence -> {
           if (!sentence.isEmpty()) {
-            desk.work().warn(sentence);
+            context.work().warn(sentence);
           }
         });
   }
@@ -116,7 +117,7 @@ public final class ListenModel {
   }
 
   private RoomBook book() {
-    return desk.session().book();
+    return context.session().book();
   }
 
   /** The room's noise measured last. */
@@ -156,7 +157,8 @@ public final class ListenModel {
 
   /** The highest spectrum of this shape at which Quiet still holds. */
   public Optional<Bands> quietLine() {
-    return desk.session()
+    return context
+        .session()
         .heardProperty()
         .get()
         .quietLine(noise(), book().goal().targets().quietDb());
@@ -164,7 +166,8 @@ public final class ListenModel {
 
   /** The A-level at the microphone under which the room is quiet enough for the goal, dB SPL. */
   public OptionalDouble quietEnoughDbA() {
-    return desk.session()
+    return context
+        .session()
         .heardProperty()
         .get()
         .allowedRoomNoiseDbA(book().goal().targets().quietDb());
@@ -174,7 +177,7 @@ public final class ListenModel {
     if (measurement().isPresent() && !measured()) {
       return "Nobody knows yet: levels are relative until the scale is set. Comparing works all the same.";
     }
-    Margin quiet = desk.session().verdicts().quiet();
+    Margin quiet = context.session().verdicts().quiet();
     String room =
         quiet.overDb() >= 0
             ? Words.decibels(quiet.overDb()) + " to spare"
@@ -212,7 +215,7 @@ public final class ListenModel {
   }
 
   private String live() {
-    return desk.live().runningProperty().get()
+    return context.live().runningProperty().get()
         ? "What the input hears now. Nothing is kept; move, switch off, cover, and watch the level."
         : "Start the meter, then move the microphone, switch things off, cover the window, and watch the level.";
   }
@@ -292,7 +295,7 @@ public final class ListenModel {
       if (night.runningProperty().get()) {
         night.stop();
       } else {
-        desk.work().attempt(night::start, () -> {});
+        context.work().attempt(night::start, () -> {});
       }
     } else {
       listen();
@@ -301,19 +304,20 @@ public final class ListenModel {
 
   /** Starts or stops the meter. */
   public void toggleLive() {
-    if (desk.live().runningProperty().get()) {
-      desk.live().stop();
+    if (context.live().runningProperty().get()) {
+      context.live().stop();
     } else {
-      desk.work()
+      context
+          .work()
           .attempt(
-              () -> desk.live().start(desk.inputs().chosenProperty().get().device().get()),
+              () -> context.live().start(context.inputs().chosenProperty().get().device().get()),
               () -> {});
     }
   }
 
   /** Listens for ten seconds and keeps the result. */
   public void listen() {
-    desk.record(
+    context.record(
         "Listening for ten seconds",
         AudioDevice.Prompt.QUIET,
         SECONDS,
@@ -325,7 +329,7 @@ public final class ListenModel {
   /** Measures a sound file of the quiet room, of any length. */
   public void open(Path file) {
     Measuring measured = measuring();
-    desk.stream(
+    context.stream(
         "Measuring " + file.getFileName(),
         file,
         "noise",
@@ -365,7 +369,7 @@ public final class ListenModel {
 
   private Measuring measuring() {
     RoomBook book = book();
-    String now = desk.now();
+    String now = context.now();
     return (name, simulated, chain, sound, progress) ->
         NoiseMeasurement.of(
             name,
@@ -378,15 +382,17 @@ public final class ListenModel {
 
   /** Keeps what was measured. */
   public void keep(NoiseMeasurement measured) {
-    desk.session().edit("Measure the noise", book -> book.with(measured));
+    context.session().edit("Measure the noise", book -> book.with(measured));
     if (!book().noise().equals(Optional.of(measured))) {
-      desk.work()
+      context
+          .work()
           .say(
               "That was the simulated room: your own measurement stays the one that counts. The sound is kept as "
                   + measured.sound()
                   + ".");
     } else if (measured.chain().isEmpty()) {
-      desk.work()
+      context
+          .work()
           .say(
               "Nobody said yet which microphone and gain this was made with: its levels are relative.");
     }

@@ -12,20 +12,20 @@ public final class ListenView {
   private final Node node;
 
   /** A view of a model. */
-  public ListenView(ListenModel model, StationContext desk) {
+  public ListenView(ListenModel model, StationContext context) {
     Pages<Page> pages =
-        new Pages<>(Page.class, model.pageProperty(), page -> make(page, model, desk));
-    node = StationFrame.of(Station.LISTEN, model.say(), pages.picture(), pages.controls(), desk);
+        new Pages<>(Page.class, model.pageProperty(), page -> make(page, model, context));
+    node = StationFrame.of(Station.LISTEN, model.say(), pages.picture(), pages.controls(), context);
   }
 
-  private static PageParts make(Page page, ListenModel model, StationContext desk) {
+  private static PageParts make(Page page, ListenModel model, StationContext context) {
     return switch (page) {
-      case LIVE -> new LiveView(model, desk).parts();
-      case REPORT -> new ReportView(model, desk).parts();
-      case CULPRITS -> new CulpritView(model.culprits(), desk).parts();
-      case NIGHT -> new NightView(model.night(), desk).parts();
-      case SPOTS -> new SpotView(model.spots(), model, desk).parts();
-      case CALIBRATION -> new CalibrationView(model.calibration(), desk).parts();
+      case LIVE -> new LiveView(model, context).parts();
+      case REPORT -> new ReportView(model, context).parts();
+      case CULPRITS -> new CulpritView(model.culprits(), context).parts();
+      case NIGHT -> new NightView(model.night(), context).parts();
+      case SPOTS -> new SpotView(model.spots(), model, context).parts();
+      case CALIBRATION -> new CalibrationView(model.calibration(), context).parts();
     };
   }
 

@@ -17,7 +17,7 @@ import nullroom.core.signal.Band;
 final class LiveView {
   private final PageParts parts;
 
-  LiveView(ListenModel model, StationContext desk) {
+  LiveView(ListenModel model, StationContext context) {
     LiveScope scope = new LiveScope(Band.THIRDS);
     Runnable rescale =
         () -> {
@@ -29,18 +29,19 @@ final class LiveView {
                   .orElse(OptionalDouble.empty());
           scope.setScale(full, full.isPresent() ? model.quietEnoughDbA() : OptionalDouble.empty());
         };
-    WhileShown.follow(scope, rescale, desk.session().bookProperty());
+    WhileShown.follow(scope, rescale, context.session().bookProperty());
     rescale.run();
     AnimationTimer frames =
         new AnimationTimer() {
           @Override
           public void handle(long now) {
             if (scope.getScene() != null) {
-              desk.live().reading().ifPresent(r -> scope.move(r, desk.live().trace()));
+              context.live().reading().ifPresent(r -> scope.move(r, context.live().trace()));
             }
           }
         };
-    desk.live()
+    context
+        .live()
         .runningProperty()
         .subscribe(running -> {
           if (running) {
@@ -55,13 +56,15 @@ final class LiveView {
     listen.getStyleClass().add("action");
     listen
         .textProperty()
-        .bind(desk.live().runningProperty().map(on -> on ? "Stop the meter" : "Start the meter"));
+        .bind(
+            context.live().runningProperty().map(on -> on ? "Stop the meter" : "Start the meter"));
     listen.setOnAction(e -> model.toggleLive());
     Label scale = new Label();
     scale
         .textProperty()
         .bind(
-            desk.session()
+            context
+                .session()
                 .bookProperty()
                 .map(b ->
                     model

@@ -37,7 +37,7 @@ public final class NightModel {
   /** A running survey is judged again when it has grown by this share. */
   private static final double GROWTH = 0.02;
 
-  private final StationContext desk;
+  private final StationContext context;
   private final Executor executor;
   private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper();
   private final ReadOnlyObjectWrapper<Optional<Night>> night =
@@ -52,14 +52,14 @@ public final class NightModel {
 
   private int shown;
 
-  NightModel(StationContext desk, Executor executor) {
-    this.desk = desk;
+  NightModel(StationContext context, Executor executor) {
+    this.context = context;
     this.executor = executor;
     last().ifPresent(this::show);
   }
 
   private RoomBook book() {
-    return desk.session().book();
+    return context.session().book();
   }
 
   /** Whether a watch is under way. */
@@ -88,15 +88,15 @@ public final class NightModel {
   }
 
   private LocalDateTime now() {
-    return LocalDateTime.now(desk.clock());
+    return LocalDateTime.now(context.clock());
   }
 
   /** Begins a new watch. */
   public void start() {
-    Inputs.Input input = desk.inputs().chosenProperty().get();
+    Inputs.Input input = context.inputs().chosenProperty().get();
     SurveyNote note =
         new SurveyNote(
-                desk.session().folder().freshSurvey("survey"),
+                context.session().folder().freshSurvey("survey"),
                 now().truncatedTo(ChronoUnit.SECONDS).toString(),
                 input.simulated(),
                 book().chain(input.simulated()),
@@ -110,7 +110,7 @@ public final class NightModel {
   public void resume() {
     brokenOff()
         .ifPresent(note -> {
-          Path csv = desk.session().folder().survey(note.file());
+          Path csv = context.session().folder().survey(note.file());
           List<SurveyFile.Line> before =
               Files.exists(csv) ? SurveyFile.read(csv).lines() : List.of();
           double last = before.isEmpty() ? -1 : before.getLast().row().startSeconds();
@@ -131,22 +131,22 @@ public final class NightModel {
     if (running.get()) {
       return;
     }
-    AudioDevice device = desk.inputs().chosenProperty().get().device().get();
+    AudioDevice device = context.inputs().chosenProperty().get().device().get();
     running.set(true);
     lines.clear();
     judgedAt = 0;
     edit("Begin a survey", note);
-    Path csv = desk.session().folder().survey(note.file());
+    Path csv = context.session().folder().survey(note.file());
     Optional<java.util.function.Consumer<IntrusionSound.Clip>> sound =
         keepSound.get() ? Optional.of(clip -> keep(note, clip)) : Optional.empty();
     watch = new Watch(note, new SurveyRun.Plan(csv, startSeconds, this::now, sound));
-    desk.live().tap(watch);
-    desk.live().start(device);
+    context.live().tap(watch);
+    context.live().start(device);
   }
 
   private void keep(SurveyNote note, IntrusionSound.Clip clip) {
     try {
-      desk.session().folder().keep(note.file().replace(".csv", "") + "-intrusion", clip.sound());
+      context.session().folder().keep(note.file().replace(".csv", "") + "-intrusion", clip.sound());
     } catch (Trouble e) {
       say("The sound of an intrusion could not be kept: " + e.line());
     }
@@ -157,8 +157,8 @@ public final class NightModel {
     Watch mine = watch;
     if (mine != null) {
       watch = null;
-      desk.live().untap(mine);
-      desk.live().stop();
+      context.live().untap(mine);
+      context.live().stop();
       executor.execute(() -> mine.end(true));
     }
   }
@@ -167,17 +167,17 @@ public final class NightModel {
   public void leave() {
     Watch mine = watch;
     if (mine != null) {
-      desk.live().untap(mine);
+      context.live().untap(mine);
       mine.finish();
     }
   }
 
   private void say(String sentence) {
-    Platform.runLater(() -> desk.work().warn(sentence));
+    Platform.runLater(() -> context.work().warn(sentence));
   }
 
   private void edit(String name, SurveyNote note) {
-    desk.session().edit(name, b -> b.with(b.listening().with(note)));
+    context.session().edit(name, b -> b.with(b.listening().with(note)));
   }
 
   /** One run: hears on the hearing thread, writes on its own. */
@@ -194,7 +194,7 @@ public final class NightModel {
 
     @Override
     public synchronized void hear(double[] block, int count) {
-      Optional<Live.Format> heard = desk.live().format();
+      Optional<Live.Format> heard = context.live().format();
       if (over || run == null && heard.isEmpty()) {
         return;
       }
@@ -256,7 +256,7 @@ public final class NightModel {
     @Override
     public void stopped(String sentence) {
       say(sentence);
-      desk.live().stop();
+      context.live().stop();
     }
   }
 
@@ -270,7 +270,7 @@ public final class NightModel {
   }
 
   private void show(SurveyNote note) {
-    Path csv = desk.session().folder().survey(note.file());
+    Path csv = context.session().folder().survey(note.file());
     if (!Files.exists(csv)) {
       return; // it never got as far as its first second
     }
@@ -306,7 +306,7 @@ public final class NightModel {
   /** What a take bears, as this microphone gives it; all that breaks in where that is not known. */
   private double limitDbfs(Optional<Scale> scale) {
     OptionalDouble allowed =
-        desk.session().heard().allowedRoomNoiseDbA(book().goal().targets().quietDb());
+        context.session().heard().allowedRoomNoiseDbA(book().goal().targets().quietDb());
     return scale.isPresent() && allowed.isPresent()
         ? allowed.getAsDouble() - scale.get().fullScaleDbSpl()
         : SecondLevels.NOTHING_DBFS;

@@ -28,7 +28,7 @@ final class NightView {
   private final GridPane hours = new GridPane();
   private final PageParts parts;
 
-  NightView(NightModel model, StationContext desk) {
+  NightView(NightModel model, StationContext context) {
     hours.getStyleClass().add("table");
     ScrollPane table = new ScrollPane(hours);
     table.setFitToWidth(true);
@@ -40,7 +40,7 @@ final class NightView {
     Runnable night = () -> model.nightProperty().get().ifPresent(this::show);
     WhileShown.follow(picture, night, model.nightProperty());
     night.run();
-    parts = new PageParts(picture, controls(model, desk));
+    parts = new PageParts(picture, controls(model, context));
   }
 
   PageParts parts() {
@@ -87,7 +87,7 @@ final class NightView {
     }
   }
 
-  private static VBox controls(NightModel model, StationContext desk) {
+  private static VBox controls(NightModel model, StationContext context) {
     Button start = new Button();
     start.setId("survey");
     start.getStyleClass().add("action");
@@ -98,12 +98,12 @@ final class NightView {
       if (model.runningProperty().get()) {
         model.stop();
       } else {
-        desk.work().attempt(model::start, () -> {});
+        context.work().attempt(model::start, () -> {});
       }
     });
     Button resume = new Button("Go on with the one that broke off");
     resume.setId("resume");
-    resume.setOnAction(e -> desk.work().attempt(model::resume, () -> {}));
+    resume.setOnAction(e -> context.work().attempt(model::resume, () -> {}));
     Runnable show =
         () -> {
           resume.setVisible(model.brokenOff().isPresent());
@@ -118,7 +118,7 @@ final class NightView {
       control.setMinWidth(Region.USE_PREF_SIZE);
     }
     Row row = new Row(start, resume, sound);
-    WhileShown.follow(row, show, desk.session().bookProperty(), model.runningProperty());
+    WhileShown.follow(row, show, context.session().bookProperty(), model.runningProperty());
     show.run();
     return new VBox(6, hint, row);
   }

@@ -41,7 +41,7 @@ final class ReportView {
   private final GridPane figures = new GridPane();
   private final PageParts parts;
 
-  ReportView(ListenModel model, StationContext desk) {
+  ReportView(ListenModel model, StationContext context) {
     this.model = model;
     octaves.setAxis(0, 70, 10);
     thirds.setMinHeight(THIRDS_HEIGHT);
@@ -51,9 +51,9 @@ final class ReportView {
     VBox.setVgrow(octaves, Priority.ALWAYS);
     HBox.setHgrow(plots, Priority.ALWAYS);
     HBox picture = new HBox(14, plots, figures);
-    WhileShown.follow(picture, this::refresh, desk.session().bookProperty());
+    WhileShown.follow(picture, this::refresh, context.session().bookProperty());
     refresh();
-    parts = new PageParts(picture, controls(desk));
+    parts = new PageParts(picture, controls(context));
   }
 
   PageParts parts() {
@@ -129,20 +129,20 @@ final class ReportView {
     figures.addRow(figures.getRowCount(), label, number);
   }
 
-  private VBox controls(StationContext desk) {
+  private VBox controls(StationContext context) {
     Button listen = new Button("Listen for ten seconds");
     listen.setId("listen");
     listen.getStyleClass().add("action");
     listen.setOnAction(e -> model.listen());
-    listen.disableProperty().bind(desk.work().runningProperty());
+    listen.disableProperty().bind(context.work().runningProperty());
     Label hint = new Label("or drop a recording of the quiet room");
     hint.getStyleClass().add("soft");
     Row row = new Row(listen, FilePick.button(model::open), hint);
-    return new VBox(6, row, chain(desk), humTest(desk));
+    return new VBox(6, row, chain(context), humTest(context));
   }
 
   /** What the measurement was made with, to be corrected. */
-  private Row chain(StationContext desk) {
+  private Row chain(StationContext context) {
     Label made = new Label();
     made.getStyleClass().add("soft");
     Button described = new Button();
@@ -162,7 +162,7 @@ final class ReportView {
           shown(described, model.chain().canTakeDescribedChain());
           shown(unknown, noise.filter(n -> !n.simulated() && n.chain().isPresent()).isPresent());
         };
-    WhileShown.follow(row, show, desk.session().bookProperty());
+    WhileShown.follow(row, show, context.session().bookProperty());
     show.run();
     return row;
   }
@@ -172,7 +172,7 @@ final class ReportView {
     node.setManaged(yes);
   }
 
-  private Row humTest(StationContext desk) {
+  private Row humTest(StationContext context) {
     Button covered = new Button("Test with the capsule covered");
     covered.setId("hum-covered");
     covered.setOnAction(e -> model.hum().test(HumTest.Way.COVERED));
@@ -187,10 +187,10 @@ final class ReportView {
         () -> {
           shown(row, model.hum().hum().isPresent());
         };
-    WhileShown.follow(row, show, desk.session().bookProperty());
+    WhileShown.follow(row, show, context.session().bookProperty());
     show.run();
     for (Button button : List.of(covered, unplugged)) {
-      button.disableProperty().bind(desk.work().runningProperty());
+      button.disableProperty().bind(context.work().runningProperty());
     }
     return row;
   }

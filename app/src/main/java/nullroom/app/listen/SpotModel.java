@@ -15,14 +15,14 @@ import nullroom.io.device.AudioDevice;
 
 /** Candidate places and hours side by side. */
 public final class SpotModel {
-  private final StationContext desk;
+  private final StationContext context;
 
-  SpotModel(StationContext desk) {
-    this.desk = desk;
+  SpotModel(StationContext context) {
+    this.context = context;
   }
 
   private RoomBook book() {
-    return desk.session().book();
+    return context.session().book();
   }
 
   /** The candidates as they were heard. */
@@ -63,8 +63,8 @@ public final class SpotModel {
       throw new Trouble.BadField("spot", "name the place, such as “under the slope”");
     }
     RoomBook book = book();
-    String now = desk.now();
-    desk.record(
+    String now = context.now();
+    context.record(
         "Listening at " + name,
         AudioDevice.Prompt.QUIET,
         ListenModel.SECONDS,
@@ -103,11 +103,11 @@ public final class SpotModel {
     heard().stream()
         .filter(s -> name(s).equals(name))
         .findFirst()
-        .ifPresent(s -> desk.session().edit("Record at " + s.spot(), b -> b.with(s)));
+        .ifPresent(s -> context.session().edit("Record at " + s.spot(), b -> b.with(s)));
   }
 
   private void edit(String name, List<NoiseMeasurement> all) {
-    desk.session().edit(name, b -> b.with(b.listening().withSpots(all)));
+    context.session().edit(name, b -> b.with(b.listening().withSpots(all)));
   }
 
   String meaning() {

@@ -26,19 +26,19 @@ import nullroom.core.predict.Origin;
 final class SpotView {
   private final SpotModel model;
   private final ListenModel listen;
-  private final StationContext desk;
+  private final StationContext context;
   private final LevelRows rows = new LevelRows("No place was heard yet.");
   private final BandPlot spectra =
       new BandPlot("octaves at the microphone", figure -> Figures.say("%.0f", figure));
   private final PageParts parts;
 
-  SpotView(SpotModel model, ListenModel listen, StationContext desk) {
+  SpotView(SpotModel model, ListenModel listen, StationContext context) {
     this.model = model;
     this.listen = listen;
-    this.desk = desk;
+    this.context = context;
     VBox picture = new VBox(14, rows, spectra);
     VBox.setVgrow(spectra, Priority.ALWAYS);
-    WhileShown.follow(picture, this::refresh, desk.session().bookProperty());
+    WhileShown.follow(picture, this::refresh, context.session().bookProperty());
     refresh();
     parts = new PageParts(picture, controls());
   }
@@ -105,8 +105,8 @@ final class SpotView {
     Button hear = new Button("Listen here for ten seconds");
     hear.setId("spot");
     hear.getStyleClass().add("action");
-    hear.setOnAction(e -> desk.work().attempt(() -> model.listen(place.getText()), () -> {}));
-    hear.disableProperty().bind(desk.work().runningProperty());
+    hear.setOnAction(e -> context.work().attempt(() -> model.listen(place.getText()), () -> {}));
+    hear.disableProperty().bind(context.work().runningProperty());
     Row row = new Row(place, hear);
     Choice<String> which =
         new Choice<>("spot-choice", "a place heard", List.of(), name -> name, name -> {});
@@ -128,7 +128,7 @@ final class SpotView {
           which.show(names.isEmpty() ? null : names.getFirst());
           choose.setVisible(!names.isEmpty());
         };
-    WhileShown.follow(choose, show, desk.session().bookProperty());
+    WhileShown.follow(choose, show, context.session().bookProperty());
     show.run();
     return new VBox(6, row, choose);
   }

@@ -24,21 +24,21 @@ public final class MicModel {
   /** One microphone type at the present place. */
   public record Choice(MicrophoneType type, Verdicts verdicts, boolean inUse) {}
 
-  private final StationContext desk;
+  private final StationContext context;
   private final StationText say;
   private @Nullable RoomBook rankedFor;
   private List<Choice> ranking = List.of();
 
-  /** A model on a desk. */
-  public MicModel(StationContext desk) {
-    this.desk = desk;
+  /** A model that works with a context. */
+  public MicModel(StationContext context) {
+    this.context = context;
     say =
         StationText.of(
-            desk.session(),
+            context.session(),
             this::sayAnswer,
             this::sayMeaning,
             () -> Figures.say("%.0f cm", 100 * distanceMetres()),
-            () -> desk.session().ladder().whyOf("voice"));
+            () -> context.session().ladder().whyOf("voice"));
   }
 
   /** The station's words. */
@@ -47,7 +47,7 @@ public final class MicModel {
   }
 
   private RoomBook book() {
-    return desk.session().book();
+    return context.session().book();
   }
 
   private Talker talker() {
@@ -80,7 +80,7 @@ public final class MicModel {
 
   /** What is heard now. */
   public Heard heard() {
-    return desk.session().heard();
+    return context.session().heard();
   }
 
   /** The type in use, where it is one of the list. */
@@ -111,15 +111,17 @@ public final class MicModel {
   private Verdicts verdictsWith(MicrophoneType type) {
     Room room = book().room();
     PlacedMicrophone m = microphone().with(type.on(microphone().capture()));
-    Heard asIs = desk.session().heard(room.withMicrophone(m));
+    Heard asIs = context.session().heard(room.withMicrophone(m));
     double gain = book().levels().staging().rightGainDb(asIs, targets());
     return Verdicts.of(
-        desk.session().heard(room.withMicrophone(m.with(m.capture().withGainDb(gain)))), targets());
+        context.session().heard(room.withMicrophone(m.with(m.capture().withGainDb(gain)))),
+        targets());
   }
 
   /** Uses another type. */
   public void setType(MicrophoneType type) {
-    desk.session()
+    context
+        .session()
         .edit(
             "Take the " + type.label().toLowerCase(Locale.ROOT),
             b ->
@@ -129,7 +131,8 @@ public final class MicModel {
 
   /** Moves the microphone along its line to the lips. */
   public void setDistance(double metres) {
-    desk.session()
+    context
+        .session()
         .edit(
             "Change the distance",
             b -> b.with(b.room().withMicrophone(microphone().atDistance(talker().at(), metres))));
@@ -148,7 +151,8 @@ public final class MicModel {
         talker.aim().azimuthDegrees() + side * Math.toDegrees(Math.acos(Math.clamp(cosine, -1, 1)));
     Point direction = new Aim(azimuth, Math.toDegrees(elevation)).direction();
     Point at = talker.at().plus(direction, distanceMetres());
-    desk.session()
+    context
+        .session()
         .edit("Change the angle", b -> b.with(b.room().withMicrophone(m.movedTo(at, talker.at()))));
   }
 
@@ -158,7 +162,7 @@ public final class MicModel {
   }
 
   private String sayAnswer() {
-    Margin weakest = desk.session().verdicts().weakest();
+    Margin weakest = context.session().verdicts().weakest();
     Choice best = choices().getFirst();
     String hint = best.inUse() ? "No other type does better here." : hint(best);
     return switch (weakest.verdict()) {

@@ -27,12 +27,17 @@ public final class MicView {
   private final GridPane table = new GridPane();
 
   /** A view of a model. */
-  public MicView(MicModel model, StationContext desk) {
+  public MicView(MicModel model, StationContext context) {
     this.model = model;
     MicSide side = new MicSide(model);
     Dial distance =
         new Dial(
-            "Distance", "cm", 3, 250, "%.0f", cm -> say(desk, () -> model.setDistance(cm / 100)));
+            "Distance",
+            "cm",
+            3,
+            250,
+            "%.0f",
+            cm -> say(context, () -> model.setDistance(cm / 100)));
     Dial angle =
         new Dial(
             "Off the mouth’s axis",
@@ -40,8 +45,9 @@ public final class MicView {
             0,
             180,
             "%.0f",
-            degrees -> say(desk, () -> model.setAngle(degrees)));
-    desk.units()
+            degrees -> say(context, () -> model.setAngle(degrees)));
+    context
+        .units()
         .subscribe(units ->
             distance.setSaid(
                 cm -> units == Units.FEET ? units.length(cm / 100) : Figures.say("%.0f cm", cm)));
@@ -59,17 +65,17 @@ public final class MicView {
           angle.show(model.angleDegrees());
           fill();
         };
-    WhileShown.follow(picture, refresh, desk.session().revisionProperty());
+    WhileShown.follow(picture, refresh, context.session().revisionProperty());
     refresh.run();
-    node = StationFrame.of(Station.MIC, model.say(), new Fitted(picture), new HBox(), desk);
+    node = StationFrame.of(Station.MIC, model.say(), new Fitted(picture), new HBox(), context);
   }
 
-  private static void say(StationContext desk, Runnable edit) {
+  private static void say(StationContext context, Runnable edit) {
     try {
       edit.run();
-      desk.work().say("");
+      context.work().say("");
     } catch (nullroom.core.Trouble e) {
-      desk.work().warn("There the microphone would stand outside the room.");
+      context.work().warn("There the microphone would stand outside the room.");
     }
   }
 

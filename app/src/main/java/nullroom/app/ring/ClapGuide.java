@@ -24,12 +24,12 @@ public final class ClapGuide {
   private final ReadOnlyObjectWrapper<List<ClapWatch.Clap>> claps =
       new ReadOnlyObjectWrapper<>(List.of());
   private final RingModel ring;
-  private final StationContext desk;
+  private final StationContext context;
   private volatile boolean enough;
 
-  ClapGuide(RingModel ring, StationContext desk) {
+  ClapGuide(RingModel ring, StationContext context) {
     this.ring = ring;
-    this.desk = desk;
+    this.context = context;
   }
 
   /** Every sudden sound since the recording began, oldest first. */
@@ -39,12 +39,13 @@ public final class ClapGuide {
 
   /** Where to stand, how loud, how many. */
   public String advice() {
-    Room room = desk.session().book().room();
+    Room room = context.session().book().room();
     return Figures.say(
         "Stand where you speak, at least %s from the microphone, hands at mouth height. "
             + "Keep still for a second, clap once, sharply, not beside your ear; then wait two seconds in silence. "
             + "%d good claps are enough; a paper bag or balloon gives more bass. Quieten fans first.",
-        desk.units()
+        context
+            .units()
             .get()
             .length(Statistics.of(room).leastSourceDistance(room.air().speedOfSound())),
         WANTED);
@@ -64,7 +65,7 @@ public final class ClapGuide {
   public void start() {
     enough = false;
     claps.set(List.of());
-    desk.watch(
+    context.watch(
         "Listening for claps",
         AudioDevice.Prompt.CLAPS,
         MOST_SECONDS,

@@ -16,14 +16,14 @@ final class ClapPage {
 
   private final VBox node;
 
-  ClapPage(RingModel model, StationContext desk) {
+  ClapPage(RingModel model, StationContext context) {
     ClapGuide guide = model.guide();
     Label advice = new Wrapped("");
     Label now = new Wrapped("", "answer");
     now.setId("clap-now");
     ClapPlot plot = new ClapPlot(SHOWN);
     Runnable advise = () -> advice.setText(guide.advice());
-    WhileShown.follow(advice, advise, desk.session().bookProperty(), desk.units());
+    WhileShown.follow(advice, advise, context.session().bookProperty(), context.units());
     advise.run();
     guide
         .clapsProperty()
@@ -34,7 +34,7 @@ final class ClapPage {
     Button enough = new Button("That is enough");
     enough.setId("claps-enough");
     enough.setOnAction(e -> guide.enough());
-    enough.disableProperty().bind(desk.work().runningProperty().not());
+    enough.disableProperty().bind(context.work().runningProperty().not());
     Row row = new Row(now, enough);
     node = new VBox(10, advice, plot, row);
     VBox.setVgrow(plot, Priority.ALWAYS);

@@ -21,7 +21,7 @@ final class DecayPage {
 
   private final VBox node;
 
-  DecayPage(RingModel model, StationContext desk) {
+  DecayPage(RingModel model, StationContext context) {
     DecayPlot decays = new DecayPlot(COLUMNS);
     TimeBars times = new TimeBars();
     ArrivalPlot arrivals = new ArrivalPlot();
@@ -52,7 +52,7 @@ final class DecayPage {
     VBox.setVgrow(decays, Priority.ALWAYS);
     decays.setPrefHeight(260);
     times.plot().setPrefHeight(190);
-    WhileShown.follow(node, refresh, desk.session().bookProperty(), desk.units());
+    WhileShown.follow(node, refresh, context.session().bookProperty(), context.units());
     refresh.run();
   }
 

@@ -36,7 +36,7 @@ final class FiguresPage {
 
   private final ScrollPane node;
 
-  FiguresPage(RingModel model, StationContext desk) {
+  FiguresPage(RingModel model, StationContext context) {
     FigureTable table = new FigureTable("ring-figures");
     VBox notes = new VBox(4);
     Runnable refresh =
@@ -51,7 +51,7 @@ final class FiguresPage {
     node = new ScrollPane(all);
     node.setFitToWidth(true);
     node.getStyleClass().add("pages");
-    WhileShown.follow(node, refresh, desk.session().bookProperty());
+    WhileShown.follow(node, refresh, context.session().bookProperty());
   }
 
   private static List<String> cells(DecayReport.BandDecay b) {

@@ -30,15 +30,15 @@ final class OriginPage {
   private static final double LEAST_LIST = 120;
 
   private final RingModel model;
-  private final StationContext desk;
+  private final StationContext context;
   private final FoldOut foldOut = new FoldOut();
   private final RoomPlot plan = new RoomPlot();
   private final VBox list = new VBox(2);
   private final HBox node;
 
-  OriginPage(RingModel model, StationContext desk) {
+  OriginPage(RingModel model, StationContext context) {
     this.model = model;
-    this.desk = desk;
+    this.context = context;
     plan.setPrefHeight(PLAN_HEIGHT);
     plan.setMinHeight(PLAN_HEIGHT);
     ScrollPane arrivals = new ScrollPane(list);
@@ -53,7 +53,11 @@ final class OriginPage {
     node = new HBox(14, foldOut, right);
     HBox.setHgrow(foldOut, Priority.ALWAYS);
     WhileShown.follow(
-        node, this::refresh, desk.session().bookProperty(), desk.units(), model.chosenProperty());
+        node,
+        this::refresh,
+        context.session().bookProperty(),
+        context.units(),
+        model.chosenProperty());
     refresh();
   }
 
@@ -118,7 +122,7 @@ final class OriginPage {
   }
 
   private String length(double metres) {
-    return desk.units().get().length(metres);
+    return context.units().get().length(metres);
   }
 
   private String words(RingModel.Arrival a) {

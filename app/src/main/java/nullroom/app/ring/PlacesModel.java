@@ -23,10 +23,10 @@ public final class PlacesModel {
   private final StringProperty source = new SimpleStringProperty(SOURCES.getFirst());
   private final StringProperty microphone = new SimpleStringProperty(MICROPHONES.getFirst());
   private final StringProperty note = new SimpleStringProperty("");
-  private final StationContext desk;
+  private final StationContext context;
 
-  PlacesModel(StationContext desk) {
-    this.desk = desk;
+  PlacesModel(StationContext context) {
+    this.context = context;
   }
 
   /** Where the source stands for the next measurement. */
@@ -45,12 +45,12 @@ public final class PlacesModel {
   }
 
   private Decays decays() {
-    return desk.session().book().decays();
+    return context.session().book().decays();
   }
 
   /** The place of the next measurement. */
   MeasuredAt at() {
-    Room room = desk.session().book().room();
+    Room room = context.session().book().room();
     String more = note.get().strip();
     String present = MeasuredAt.inventory(room) + (more.isEmpty() ? "" : "; " + more);
     return MeasuredAt.in(room, source.get(), microphone.get(), present);
@@ -73,7 +73,8 @@ public final class PlacesModel {
 
   /** Drops a measurement; its recording stays. */
   public void remove(DecayMeasurement measured) {
-    desk.session()
+    context
+        .session()
         .edit(
             "Drop the decay at " + measured.at().pair(),
             book -> book.with(book.decays().without(measured)));

@@ -30,7 +30,7 @@ final class PlacesPage {
   private final Label change = new Wrapped("");
   private final ScrollPane node;
 
-  PlacesPage(RingModel ring, StationContext desk) {
+  PlacesPage(RingModel ring, StationContext context) {
     this.ring = ring;
     model = ring.places();
     refresh();
@@ -38,7 +38,7 @@ final class PlacesPage {
     node = new ScrollPane(all);
     node.setFitToWidth(true);
     node.getStyleClass().add("pages");
-    WhileShown.follow(node, this::refresh, desk.session().bookProperty());
+    WhileShown.follow(node, this::refresh, context.session().bookProperty());
   }
 
   ScrollPane node() {

@@ -71,26 +71,26 @@ public final class RingModel {
   private final ObjectProperty<RingPage> page = new SimpleObjectProperty<>(RingPage.DECAY);
   private final ObjectProperty<Optional<Arrival>> chosen =
       new SimpleObjectProperty<>(Optional.empty());
-  private final StationContext desk;
+  private final StationContext context;
   private final StationText say;
   private final SweepModel sweep;
   private final ClapGuide guide;
   private final PlacesModel places;
 
-  /** A model on a desk. */
-  public RingModel(StationContext desk) {
-    this.desk = desk;
+  /** A model that works with a context. */
+  public RingModel(StationContext context) {
+    this.context = context;
     say =
         StationText.of(
-            desk.session(),
+            context.session(),
             this::sayAnswer,
             this::sayMeaning,
             this::sayFigure,
             () -> BookReasons.reverberation(book()));
-    sweep = new SweepModel(this, desk);
-    guide = new ClapGuide(this, desk);
-    places = new PlacesModel(desk);
-    desk.session().bookProperty().subscribe(() -> chosen.set(Optional.empty()));
+    sweep = new SweepModel(this, context);
+    guide = new ClapGuide(this, context);
+    places = new PlacesModel(context);
+    context.session().bookProperty().subscribe(() -> chosen.set(Optional.empty()));
   }
 
   /** The station's words. */
@@ -119,7 +119,7 @@ public final class RingModel {
   }
 
   private RoomBook book() {
-    return desk.session().book();
+    return context.session().book();
   }
 
   /** Octaves of the last measurement; empty before the first. */
@@ -178,7 +178,7 @@ public final class RingModel {
 
   /** Standard uncertainty of the mid-frequency time, as a share of it. */
   private double uncertainShare() {
-    Bands shares = desk.session().heard().basis().decayShare();
+    Bands shares = context.session().heard().basis().decayShare();
     return estimate()
         .map(e -> e.decay().midSpreadSeconds() / e.decay().midSeconds())
         .orElse((shares.get(Octave.HZ_500) + shares.get(Octave.HZ_1000)) / 2);
@@ -246,7 +246,7 @@ public final class RingModel {
   /** What flutters and rings, each in a sentence. */
   public List<String> echoes() {
     List<String> all = new ArrayList<>(Arrivals.ringing(book()));
-    String flutter = Arrivals.flutter(book(), desk.units().get());
+    String flutter = Arrivals.flutter(book(), context.units().get());
     if (!flutter.isEmpty()) {
       all.addFirst(flutter);
     }
@@ -255,7 +255,7 @@ public final class RingModel {
 
   /** What the response means for speech, what comes back first, and what has changed. */
   public String details() {
-    return (RingWords.response(book(), desk.session().heard(), arrivals(), desk.units().get())
+    return (RingWords.response(book(), context.session().heard(), arrivals(), context.units().get())
             + " "
             + RingWords.change(book()))
         .trim();
@@ -274,14 +274,14 @@ public final class RingModel {
 
   /** Measures a sound file of claps, a sweep, switched-off noise, or of someone speaking. */
   public void open(Path file) {
-    desk.open("Measuring " + file.getFileName(), file, "claps", measure(), this::keep);
+    context.open("Measuring " + file.getFileName(), file, "claps", measure(), this::keep);
   }
 
   /** Measures what is recorded next, at the places chosen now; an estimate where nothing decays. */
   StationContext.Measurement<Found> measure() {
     StationContext.Measurement<Found> decay = measureDecay();
     boolean measuredBefore = book().decay().isPresent();
-    String now = desk.now();
+    String now = context.now();
     return (sound, progress) -> {
       try {
         return decay.of(sound, progress);
@@ -304,7 +304,7 @@ public final class RingModel {
   public StationContext.Measurement<Found> measureDecay() {
     MeasuredAt at = places.at();
     Room room = book().room();
-    String now = desk.now();
+    String now = context.now();
     return (sound, progress) -> {
       DecayMeasurement measured =
           DecayMeasurement.of(sound.name(), now, at, sound.samples(), room, progress);
@@ -314,9 +314,10 @@ public final class RingModel {
 
   /** Keeps what was found. */
   public void keep(Found found) {
-    desk.session().edit(found.edit(), book -> book.with(found.change().apply(book.decays())));
+    context.session().edit(found.edit(), book -> book.with(found.change().apply(book.decays())));
     boolean aside = found.simulated() && book().decay().filter(d -> !d.simulated()).isPresent();
-    desk.work()
+    context
+        .work()
         .say(
             aside
                 ? "That was the simulated room: what you measured yourself stays what counts."

@@ -27,43 +27,45 @@ public final class RingView {
   private final Node node;
 
   /** A view of a model. */
-  public RingView(RingModel model, StationContext desk) {
+  public RingView(RingModel model, StationContext context) {
     Pages<RingPage> pages =
         new Pages<>(
             RingPage.class,
             model.pageProperty(),
-            page -> new PageParts(picture(page, model, desk), new HBox()));
-    node = StationFrame.of(Station.RING, model.say(), pages.picture(), controls(model, desk), desk);
+            page -> new PageParts(picture(page, model, context), new HBox()));
+    node =
+        StationFrame.of(
+            Station.RING, model.say(), pages.picture(), controls(model, context), context);
   }
 
-  private static Node picture(RingPage page, RingModel model, StationContext desk) {
+  private static Node picture(RingPage page, RingModel model, StationContext context) {
     return switch (page) {
-      case DECAY -> new DecayPage(model, desk).node();
-      case THIRDS -> thirds(model, desk);
-      case FIGURES -> new FiguresPage(model, desk).node();
-      case ORIGIN -> new OriginPage(model, desk).node();
-      case PLACES -> new PlacesPage(model, desk).node();
-      case CLAPS -> new ClapPage(model, desk).node();
+      case DECAY -> new DecayPage(model, context).node();
+      case THIRDS -> thirds(model, context);
+      case FIGURES -> new FiguresPage(model, context).node();
+      case ORIGIN -> new OriginPage(model, context).node();
+      case PLACES -> new PlacesPage(model, context).node();
+      case CLAPS -> new ClapPage(model, context).node();
     };
   }
 
-  private static Node thirds(RingModel model, StationContext desk) {
+  private static Node thirds(RingModel model, StationContext context) {
     DecayPlot plot = new DecayPlot(THIRD_COLUMNS);
-    WhileShown.follow(plot, () -> plot.show(model.thirds()), desk.session().bookProperty());
+    WhileShown.follow(plot, () -> plot.show(model.thirds()), context.session().bookProperty());
     plot.show(model.thirds());
     return plot;
   }
 
-  private static VBox controls(RingModel model, StationContext desk) {
+  private static VBox controls(RingModel model, StationContext context) {
     Button clap = new Button("Clap, with a guide");
     clap.setId("clap");
     clap.getStyleClass().add("action");
     clap.setOnAction(e -> model.clap());
-    clap.disableProperty().bind(desk.work().runningProperty());
+    clap.disableProperty().bind(context.work().runningProperty());
     Button sweep = new Button("Play a sweep");
     sweep.setId("sweep");
     sweep.setOnAction(e -> model.sweep().play());
-    sweep.disableProperty().bind(desk.work().runningProperty());
+    sweep.disableProperty().bind(context.work().runningProperty());
     Choice<Loudness> loudness =
         new Choice<>(
             "sweep-loudness",

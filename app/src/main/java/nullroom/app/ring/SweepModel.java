@@ -22,11 +22,11 @@ public final class SweepModel {
   private final ObjectProperty<Loudness> loudness = new SimpleObjectProperty<>(Loudness.VERY_LOW);
   private Loudness heard = Loudness.VERY_LOW;
   private final RingModel ring;
-  private final StationContext desk;
+  private final StationContext context;
 
-  SweepModel(RingModel ring, StationContext desk) {
+  SweepModel(RingModel ring, StationContext context) {
     this.ring = ring;
-    this.desk = desk;
+    this.context = context;
   }
 
   /** How loud the next sweep is; very low at every start. */
@@ -40,7 +40,8 @@ public final class SweepModel {
     loudness.set(wanted);
     if (wanted.ordinal() > most.ordinal()) {
       loudness.set(most);
-      desk.work()
+      context
+          .work()
           .warn("One step at a time: play it “" + most.label() + "” first and listen to it.");
     }
   }
@@ -52,7 +53,7 @@ public final class SweepModel {
   /** Plays a sweep, records it and keeps the result. */
   public void play() {
     Loudness now = loudness.get();
-    desk.record(
+    context.record(
         "Playing a sweep, " + now.label(),
         AudioDevice.Prompt.SWEEP,
         BEFORE_SECONDS + Sweep.USUAL.seconds() + AFTER_SECONDS,
@@ -65,7 +66,8 @@ public final class SweepModel {
 
   /** Writes the sweep to a file. */
   public void write(Path file) {
-    desk.work()
+    context
+        .work()
         .start(
             "Writing the sweep",
             progress -> {
@@ -73,7 +75,8 @@ public final class SweepModel {
               return file;
             },
             written ->
-                desk.work()
+                context
+                    .work()
                     .say(
                         "Written: "
                             + written.getFileName()

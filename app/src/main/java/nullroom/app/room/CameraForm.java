@@ -35,11 +35,11 @@ final class CameraForm {
   private final Label words = new Label();
   private final VBox node = new VBox(4);
 
-  CameraForm(RoomModel model, StationContext desk) {
+  CameraForm(RoomModel model, StationContext context) {
     this.model = model;
     lens = new NumberField("Lens", "mm", 8, 1200, model::setFocal);
     height = new NumberField("Camera", "m", 0.05, 3, z -> model.setHeight(RoomItem.CAMERA, z));
-    desk.units().subscribe(units -> height.setEntry(units.field()));
+    context.units().subscribe(units -> height.setEntry(units.field()));
     shape =
         new Choice<>(
             "camera-shape",
@@ -48,8 +48,8 @@ final class CameraForm {
             Shape::label,
             chosen -> model.setAspect(chosen.ratio()));
     there.setId("camera");
-    there.setOnAction(
-        e -> desk.work().attempt(() -> model.setCamera(model.room().camera().isEmpty()), () -> {}));
+    there.setOnAction(e ->
+        context.work().attempt(() -> model.setCamera(model.room().camera().isEmpty()), () -> {}));
     words.setWrapText(true);
     words.setMinHeight(Region.USE_PREF_SIZE);
     words.getStyleClass().add("soft");
@@ -64,7 +64,7 @@ final class CameraForm {
     height.visibleProperty().bind(lens.visibleProperty());
     height.managedProperty().bind(lens.visibleProperty());
     WhileShown.follow(
-        node, this::refresh, desk.session().bookProperty(), model.trace().framingProperty());
+        node, this::refresh, context.session().bookProperty(), model.trace().framingProperty());
     refresh();
   }
 

@@ -28,7 +28,7 @@ import nullroom.core.room.Surface;
 /** The fold-out, and beside it sizes, materials and heights. */
 final class FoldOutPage {
   private final RoomModel model;
-  private final StationContext desk;
+  private final StationContext context;
   private static final double MATERIAL_WIDTH = 168;
   private static final double FORM_WIDTH = 282;
 
@@ -37,12 +37,12 @@ final class FoldOutPage {
   private final HBox node;
   private final List<Runnable> refreshers = new ArrayList<>();
 
-  FoldOutPage(RoomModel model, StationContext desk) {
+  FoldOutPage(RoomModel model, StationContext context) {
     this.model = model;
-    this.desk = desk;
-    foldOut.setHands(model.hands());
-    plot.setHands(model.hands());
-    desk.units().subscribe(units -> foldOut.setLengths(units::length));
+    this.context = context;
+    foldOut.setItemHandler(model.itemHandler());
+    plot.setItemHandler(model.itemHandler());
+    context.units().subscribe(units -> foldOut.setLengths(units::length));
     refreshers.add(() -> {
       foldOut.show(model.room());
       plot.show(model.room());
@@ -64,7 +64,7 @@ final class FoldOutPage {
           sight.view().ifPresent(plot::setView);
           picture.getChildren().setAll(sight.view().isPresent() ? plot : foldOut);
         });
-    WhileShown.follow(node, this::refresh, desk.session().bookProperty());
+    WhileShown.follow(node, this::refresh, context.session().bookProperty());
     WhileShown.follow(
         node,
         this::tint,
@@ -126,7 +126,7 @@ final class FoldOutPage {
         3,
         r -> r.microphone().orElseThrow().at().z(),
         z -> model.setHeight(RoomItem.MICROPHONE, z));
-    form.getChildren().addAll(heading("Camera"), new CameraForm(model, desk).node());
+    form.getChildren().addAll(heading("Camera"), new CameraForm(model, context).node());
     return form;
   }
 
@@ -144,7 +144,7 @@ final class FoldOutPage {
       ToDoubleFunction<Room> read,
       DoubleConsumer write) {
     NumberField field = new NumberField(name, "m", low, high, write);
-    desk.units().subscribe(units -> field.setEntry(units.field()));
+    context.units().subscribe(units -> field.setEntry(units.field()));
     refreshers.add(() -> field.show(read.applyAsDouble(model.room())));
     form.getChildren().add(field);
   }

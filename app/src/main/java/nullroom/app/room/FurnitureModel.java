@@ -20,14 +20,14 @@ public final class FurnitureModel {
 
   private static final double STEP_METRES = 0.1;
 
-  private final StationContext desk;
+  private final StationContext context;
 
-  FurnitureModel(StationContext desk) {
-    this.desk = desk;
+  FurnitureModel(StationContext context) {
+    this.context = context;
   }
 
   private Room room() {
-    return desk.session().book().room();
+    return context.session().book().room();
   }
 
   /** All of it. */
@@ -48,7 +48,7 @@ public final class FurnitureModel {
         Optional<Room> with = with(kind.at(x, y));
         if (with.isPresent()) {
           Room furnished = with.get();
-          desk.session().describe("Put up a " + kind.label(), now -> furnished);
+          context.session().describe("Put up a " + kind.label(), now -> furnished);
           return;
         }
       }
@@ -94,7 +94,7 @@ public final class FurnitureModel {
     String name = all().get(index).name();
     List<Furniture> fewer = new ArrayList<>(all());
     fewer.remove(index);
-    desk.session().describe("Take out the " + name, now -> now.withFurniture(fewer));
+    context.session().describe("Take out the " + name, now -> now.withFurniture(fewer));
   }
 
   /**
@@ -105,7 +105,7 @@ public final class FurnitureModel {
   public void change(int index, Furniture other) {
     List<Furniture> changed = new ArrayList<>(all());
     changed.set(index, other);
-    desk.session().describe("Change the " + other.name(), now -> now.withFurniture(changed));
+    context.session().describe("Change the " + other.name(), now -> now.withFurniture(changed));
   }
 
   /** Changes one figure of a piece: 0, 1 place; 2 offset; 3, 4, 5 sizes; 6 turn in degrees. */
@@ -140,7 +140,8 @@ public final class FurnitureModel {
 
   /** Turns a piece into what else it can be: opens a wardrobe. */
   public void turnOver(int index) {
-    desk.session()
+    context
+        .session()
         .edit(
             "Open or shut the " + all().get(index).name(),
             book -> book.with(new RoomItem(RoomItem.Kind.FURNITURE, index).switched(book.room())));
@@ -164,7 +165,7 @@ public final class FurnitureModel {
     try {
       List<LooseObject> more = new ArrayList<>(loose());
       more.add(new LooseObject(name.strip(), squareMetres));
-      desk.session().describe("Put in the " + name, now -> now.withObjects(more));
+      context.session().describe("Put in the " + name, now -> now.withObjects(more));
     } catch (IllegalArgumentException e) {
       throw new Trouble.BadField(name, String.valueOf(e.getMessage()));
     }
@@ -174,6 +175,6 @@ public final class FurnitureModel {
   public void removeLoose(int index) {
     List<LooseObject> fewer = new ArrayList<>(loose());
     LooseObject gone = fewer.remove(index);
-    desk.session().describe("Take out the " + gone.name(), now -> now.withObjects(fewer));
+    context.session().describe("Take out the " + gone.name(), now -> now.withObjects(fewer));
   }
 }

@@ -38,24 +38,24 @@ final class FurniturePage {
 
   private final FurnitureModel model;
   private final MaterialsModel materials;
-  private final StationContext desk;
+  private final StationContext context;
   private final FigureTable table = new FigureTable("furniture");
   private final FoldOut foldOut = new FoldOut();
   private final FlowPane loose = new FlowPane(6, 2);
   private final VBox node;
 
-  FurniturePage(RoomModel room, StationContext desk) {
+  FurniturePage(RoomModel room, StationContext context) {
     model = room.furniture();
     materials = room.materials();
-    foldOut.setHands(room.hands());
-    this.desk = desk;
+    foldOut.setItemHandler(room.itemHandler());
+    this.context = context;
     FlowPane add = new FlowPane(6, 6);
     Label put = new Label("Put up:");
     add.getChildren().add(put);
     for (Piece kind : Piece.values()) {
       Button button = new Button(kind.label());
       button.setId("add-" + kind.name().toLowerCase(Locale.ROOT));
-      button.setOnAction(e -> desk.work().attempt(() -> model.add(kind), () -> {}));
+      button.setOnAction(e -> context.work().attempt(() -> model.add(kind), () -> {}));
       add.getChildren().add(button);
     }
     foldOut.setPrefHeight(PICTURE_HEIGHT);
@@ -71,7 +71,7 @@ final class FurniturePage {
     key.getStyleClass().add("caution");
     node = new VBox(8, add, foldOut, rows, loose(), key);
     VBox.setVgrow(foldOut, Priority.ALWAYS);
-    WhileShown.follow(node, this::refresh, desk.session().bookProperty(), desk.units());
+    WhileShown.follow(node, this::refresh, context.session().bookProperty(), context.units());
     refresh();
   }
 
@@ -93,7 +93,8 @@ final class FurniturePage {
     Button put = new Button("Put in");
     put.setId("put-loose");
     put.setOnAction(e ->
-        desk.work()
+        context
+            .work()
             .attempt(
                 () -> model.addLoose(what.getValue().name(), what.getValue().squareMetres()),
                 () -> {}));
@@ -102,7 +103,7 @@ final class FurniturePage {
   }
 
   private void refresh() {
-    foldOut.show(desk.session().book().room());
+    foldOut.show(context.session().book().room());
     List<Furniture> all = model.all();
     table.heads(all.isEmpty() ? List.of() : HEADS);
     for (int i = 0; i < all.size(); i++) {
@@ -111,12 +112,11 @@ final class FurniturePage {
     loose.getChildren().clear();
     for (int i = 0; i < model.loose().size(); i++) {
       int index = i;
-      LooseObject thing = model.loose().get(i);
+      LooseObject item = model.loose().get(i);
       Button out =
-          new Button(
-              Figures.say("%s, %.1f m² ×", thing.name(), thing.absorptionArea().get(ONE_KHZ)));
+          new Button(Figures.say("%s, %.1f m² ×", item.name(), item.absorptionArea().get(ONE_KHZ)));
       out.getStyleClass().add("plain");
-      out.setAccessibleText("take the " + thing.name() + " out");
+      out.setAccessibleText("take the " + item.name() + " out");
       out.setOnAction(e -> model.removeLoose(index));
       loose.getChildren().add(out);
     }
@@ -160,7 +160,7 @@ final class FurniturePage {
 
   private TextField field(int index, int figure, double number, String name) {
     boolean turn = figure == FurnitureModel.TURN;
-    String shown = turn ? Figures.say("%.0f", number) : desk.units().get().entry(number);
+    String shown = turn ? Figures.say("%.0f", number) : context.units().get().entry(number);
     TextField field = new TextField(shown);
     field.setPrefColumnCount(3);
     field.setMinWidth(Region.USE_PREF_SIZE);
@@ -169,13 +169,13 @@ final class FurniturePage {
     field.setOnAction(e -> {
       try {
         String text = field.getText();
-        double typed = turn ? NumberField.parse(text) : desk.units().get().parse(text);
+        double typed = turn ? NumberField.parse(text) : context.units().get().parse(text);
         model.change(index, figure, typed);
-        desk.work().say("");
+        context.work().say("");
       } catch (NumberFormatException wrong) {
-        desk.work().warn("“" + field.getText() + "” is no number.");
+        context.work().warn("“" + field.getText() + "” is no number.");
       } catch (Trouble wrong) {
-        desk.work().warn(wrong.line());
+        context.work().warn(wrong.line());
       }
     });
     return field;

@@ -29,15 +29,15 @@ public final class MaterialsModel {
   private static final double MOST_CLOTH = 100;
   private static final int FACES = 2;
 
-  private final StationContext desk;
+  private final StationContext context;
 
-  MaterialsModel(StationContext desk) {
-    this.desk = desk;
+  MaterialsModel(StationContext context) {
+    this.context = context;
   }
 
   /** Materials of the user's own, under the ids that are no id of the table. */
   private List<Material> own() {
-    return desk.session().book().materials().stream().map(MaterialsModel::material).toList();
+    return context.session().book().materials().stream().map(MaterialsModel::material).toList();
   }
 
   private static Material material(Finish.Stated own) {
@@ -80,7 +80,7 @@ public final class MaterialsModel {
 
   /** Tells now, and whenever the book changes. */
   void follow(Runnable action) {
-    desk.session().bookProperty().subscribe(action);
+    context.session().bookProperty().subscribe(action);
     action.run();
   }
 
@@ -103,18 +103,18 @@ public final class MaterialsModel {
     } catch (IllegalArgumentException e) {
       throw new Trouble.BadField(stripped, String.valueOf(e.getMessage()));
     }
-    List<Finish.Stated> more = new ArrayList<>(desk.session().book().materials());
+    List<Finish.Stated> more = new ArrayList<>(context.session().book().materials());
     more.add(own);
-    desk.session().edit("Keep the material " + stripped, book -> book.withMaterials(more));
+    context.session().edit("Keep the material " + stripped, book -> book.withMaterials(more));
   }
 
   /** Forgets a material of the user's own; what is made of it stays so. */
   public void forget(Material own) {
     List<Finish.Stated> fewer =
-        desk.session().book().materials().stream()
+        context.session().book().materials().stream()
             .filter(m -> !m.name().equals(own.name()))
             .toList();
-    desk.session().edit("Forget the material " + own.name(), book -> book.withMaterials(fewer));
+    context.session().edit("Forget the material " + own.name(), book -> book.withMaterials(fewer));
   }
 
   /** Whether it is of the user's own. */
@@ -156,7 +156,8 @@ public final class MaterialsModel {
         new LooseObject(
             Figures.say("%.1f m² hung free", squareMetres),
             layer.absorptionHungFree().map(a -> FACES * a * squareMetres));
-    desk.session()
+    context
+        .session()
         .describe(
             "Hang a layer free",
             now -> {
@@ -194,12 +195,13 @@ public final class MaterialsModel {
 
   /** The room's surfaces. */
   public List<Surface> surfaces() {
-    return desk.session().book().room().surfaces();
+    return context.session().book().room().surfaces();
   }
 
   /** Clads a whole surface with a layer. */
   public void clad(Surface surface, PorousLayer layer) {
-    desk.session()
+    context
+        .session()
         .describe(
             "Clad " + surface.spoken(),
             now ->

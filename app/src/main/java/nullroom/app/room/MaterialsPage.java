@@ -32,7 +32,7 @@ final class MaterialsPage {
 
   private final MaterialsModel model;
   private final FurnitureModel furniture;
-  private final StationContext desk;
+  private final StationContext context;
   private final BandPlot plot = new BandPlot("share taken up", a -> Figures.say("%.1f", a));
   private final Label source = new Label();
   private final Button forget = new Button("Forget this one of yours");
@@ -43,10 +43,10 @@ final class MaterialsPage {
   private double thickness = 0.05;
   private double gap;
 
-  MaterialsPage(RoomModel room, StationContext desk) {
+  MaterialsPage(RoomModel room, StationContext context) {
     model = room.materials();
     furniture = room.furniture();
-    this.desk = desk;
+    this.context = context;
     plot.setAxis(0, 1, 0.2);
     plot.setPrefHeight(200);
     source.setWrapText(true);
@@ -163,8 +163,8 @@ final class MaterialsPage {
   }
 
   private void said(Runnable edit) {
-    desk.work().say("");
-    desk.work().attempt(edit, () -> {});
+    context.work().say("");
+    context.work().attempt(edit, () -> {});
   }
 
   private static double number(TextField field) {

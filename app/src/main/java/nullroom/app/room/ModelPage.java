@@ -27,7 +27,7 @@ final class ModelPage {
   private static final double CHART_HEIGHT = 210;
 
   private final TraceModel model;
-  private final StationContext desk;
+  private final StationContext context;
   private final TimeBars times = new TimeBars();
   private final Label words = new Wrapped("");
   private final HBox tracing = new HBox(6);
@@ -37,9 +37,9 @@ final class ModelPage {
   private final Button tune = new Button("Take the tuned materials over");
   private final ScrollPane node;
 
-  ModelPage(TraceModel model, StationContext desk) {
+  ModelPage(TraceModel model, StationContext context) {
     this.model = model;
-    this.desk = desk;
+    this.context = context;
     times.plot().setPrefHeight(CHART_HEIGHT);
     times.plot().setMinHeight(CHART_HEIGHT);
     tune.setId("tune");
@@ -56,7 +56,8 @@ final class ModelPage {
     node = new ScrollPane(all);
     node.setFitToWidth(true);
     node.getStyleClass().add("pages");
-    WhileShown.follow(node, this::refresh, desk.session().bookProperty(), model.tracedProperty());
+    WhileShown.follow(
+        node, this::refresh, context.session().bookProperty(), model.tracedProperty());
     refresh();
   }
 
@@ -71,14 +72,14 @@ final class ModelPage {
     double[] measured = model.measured().stream().mapToDouble(t -> t.orElse(Double.NaN)).toArray();
     Origin.Kind origin =
         Origin.Kind.heard(
-            desk.session().book().decay().filter(DecayMeasurement::simulated).isPresent());
+            context.session().book().decay().filter(DecayMeasurement::simulated).isPresent());
     series.add(new BandPlot.Series(origin.label(), origin, measured, "now-bar"));
     series.add(
         new BandPlot.Series(
             "statistics", Origin.Kind.PREDICTED, model.predictedSeconds(), "before-bar"));
     series.add(
         new BandPlot.Series("traced", Origin.Kind.PREDICTED, model.tracedSeconds(), "noise-bar"));
-    times.show(series, desk.session().book().goal());
+    times.show(series, context.session().book().goal());
     modes.heads(
         model.modes().isEmpty()
             ? List.of()
@@ -105,7 +106,7 @@ final class ModelPage {
     Octave.ALL.forEach(b -> heads.add(BandName.of(b.nominalHz())));
     changes.heads(tuning.isPresent() ? heads : List.of());
     tuning.ifPresent(t -> {
-      for (Surface surface : desk.session().book().room().surfaces()) {
+      for (Surface surface : context.session().book().room().surfaces()) {
         List<String> row = new ArrayList<>(List.of(surface.label()));
         for (int b = 0; b < Octave.COUNT; b++) {
           row.add(Figures.say("%.2f", t.changeOf(surface).get(b)));

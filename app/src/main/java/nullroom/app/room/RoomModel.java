@@ -29,7 +29,7 @@ public final class RoomModel {
   private final ObjectProperty<RoomPage> page = new SimpleObjectProperty<>(RoomPage.FOLD_OUT);
   private final ObjectProperty<Tint> tint = new SimpleObjectProperty<>(Tint.NOTHING);
   private final ObjectProperty<Sight> sight = new SimpleObjectProperty<>(Sight.UNFOLDED);
-  private final StationContext desk;
+  private final StationContext context;
   private final StationText say;
   private final ShapeModel shape;
   private final SpotsModel spots;
@@ -38,24 +38,24 @@ public final class RoomModel {
   private final TraceModel trace;
 
   /**
-   * A model on a desk.
+   * A model that works with a context.
    *
    * @param background traces the room
    */
-  public RoomModel(StationContext desk, Executor background) {
-    this.desk = desk;
-    shape = new ShapeModel(desk);
-    spots = new SpotsModel(desk);
-    furniture = new FurnitureModel(desk);
-    materials = new MaterialsModel(desk);
-    trace = new TraceModel(desk, background);
+  public RoomModel(StationContext context, Executor background) {
+    this.context = context;
+    shape = new ShapeModel(context);
+    spots = new SpotsModel(context);
+    furniture = new FurnitureModel(context);
+    materials = new MaterialsModel(context);
+    trace = new TraceModel(context, background);
     say =
         StationText.of(
-            desk.session(),
+            context.session(),
             this::sayAnswer,
             this::sayMeaning,
             () -> Figures.say("%.0f m³", room().volume()),
-            () -> BookReasons.predicted(desk.session().book()));
+            () -> BookReasons.predicted(context.session().book()));
   }
 
   /** The station's words. */
@@ -112,7 +112,7 @@ public final class RoomModel {
     Room other = BookFolder.readRoom(file);
     other.requireTalker();
     other.requireMicrophone();
-    desk.session().describe("Open the room " + other.name(), now -> other);
+    context.session().describe("Open the room " + other.name(), now -> other);
   }
 
   /**
@@ -122,18 +122,19 @@ public final class RoomModel {
    */
   public void write(Path file) {
     BookFolder.writeRoom(room(), file);
-    desk.work().say("Written: " + file.getFileName() + ".");
+    context.work().say("Written: " + file.getFileName() + ".");
   }
 
   /** The room as it is. */
   public Room room() {
-    return desk.session().book().room();
+    return context.session().book().room();
   }
 
   private String sayAnswer() {
     Statistics s = Statistics.of(room());
     OptionalDouble measured =
-        desk.session()
+        context
+            .session()
             .book()
             .decays()
             .average()
@@ -145,7 +146,7 @@ public final class RoomModel {
           s.volume(), s.midSeconds());
     }
     boolean simulated =
-        desk.session().book().decay().filter(DecayMeasurement::simulated).isPresent();
+        context.session().book().decay().filter(DecayMeasurement::simulated).isPresent();
     return Figures.say(
         "%.1f m³ that ring for %.2f s at mid frequencies, %s. By its description alone it would be %.2f s.",
         s.volume(),
@@ -164,7 +165,8 @@ public final class RoomModel {
 
   /** Makes a surface of another material. */
   public void setMaterial(Surface surface, Finish finish) {
-    desk.session()
+    context
+        .session()
         .describe(
             "Change the material of " + surface.spoken(), now -> now.withFinish(surface, finish));
   }
@@ -177,7 +179,7 @@ public final class RoomModel {
    */
   public void setSize(int axis, double metres) {
     String name = List.of("length", "width", "height").get(axis);
-    desk.session().describe("Change the " + name, now -> resized(now, axis, metres));
+    context.session().describe("Change the " + name, now -> resized(now, axis, metres));
   }
 
   private static Room resized(Room room, int axis, double metres) {
@@ -190,47 +192,49 @@ public final class RoomModel {
   }
 
   /** What happens to things that are taken hold of in a picture; what does not fit is said. */
-  public ItemHandler hands() {
+  public ItemHandler itemHandler() {
     return new ItemHandler() {
       @Override
-      public void move(RoomItem thing, Point to) {
-        describe("Move the ", thing, room -> thing.moved(room, to));
+      public void move(RoomItem item, Point to) {
+        describe("Move the ", item, room -> item.moved(room, to));
       }
 
       @Override
-      public void turn(RoomItem thing, double azimuthDegrees) {
-        describe("Turn the ", thing, room -> thing.turned(room, azimuthDegrees));
+      public void turn(RoomItem item, double azimuthDegrees) {
+        describe("Turn the ", item, room -> item.turned(room, azimuthDegrees));
       }
 
       @Override
-      public void remove(RoomItem thing) {
-        describe("Take out the ", thing, thing::without);
+      public void remove(RoomItem item) {
+        describe("Take out the ", item, item::without);
       }
 
       @Override
-      public void turnOver(RoomItem thing) {
-        if (thing.switches(room())) {
+      public void turnOver(RoomItem item) {
+        if (item.switches(room())) {
           attempt(() ->
-              desk.session()
+              context
+                  .session()
                   .edit(
-                      "Open or shut the " + thing.name(room()),
-                      b -> b.with(thing.switched(b.room()))));
+                      "Open or shut the " + item.name(room()),
+                      b -> b.with(item.switched(b.room()))));
         }
       }
     };
   }
 
-  private void describe(String verb, RoomItem thing, UnaryOperator<Room> change) {
-    String name = verb + thing.name(room());
-    attempt(() -> desk.session().describe(name, change));
+  private void describe(String verb, RoomItem item, UnaryOperator<Room> change) {
+    String name = verb + item.name(room());
+    attempt(() -> context.session().describe(name, change));
   }
 
   private void attempt(Runnable change) {
-    desk.work()
+    context
+        .work()
         .attempt(
             () -> {
               change.run();
-              desk.work().say("");
+              context.work().say("");
             },
             () -> {});
   }
@@ -240,11 +244,12 @@ public final class RoomModel {
    *
    * @throws nullroom.core.Trouble.BadField where it does not fit there
    */
-  public void move(RoomItem thing, double x, double y) {
-    desk.session()
+  public void move(RoomItem item, double x, double y) {
+    context
+        .session()
         .edit(
-            "Move the " + thing.name(room()),
-            b -> b.with(thing.moved(b.room(), new Point(x, y, thing.at(b.room()).z()))));
+            "Move the " + item.name(room()),
+            b -> b.with(item.moved(b.room(), new Point(x, y, item.at(b.room()).z()))));
   }
 
   /**
@@ -252,17 +257,19 @@ public final class RoomModel {
    *
    * @throws nullroom.core.Trouble.BadField where it does not fit there
    */
-  public void setHeight(RoomItem thing, double metres) {
-    Point at = thing.at(room());
-    desk.session()
+  public void setHeight(RoomItem item, double metres) {
+    Point at = item.at(room());
+    context
+        .session()
         .edit(
-            "Move the " + thing.name(room()),
-            b -> b.with(thing.moved(b.room(), new Point(at.x(), at.y(), metres))));
+            "Move the " + item.name(room()),
+            b -> b.with(item.moved(b.room(), new Point(at.x(), at.y(), metres))));
   }
 
   /** Puts up a camera two metres before the talker, or as far as the room goes; or takes it out. */
   public void setCamera(boolean there) {
-    desk.session()
+    context
+        .session()
         .edit(
             there ? "Put up a camera" : "Take out the camera",
             b ->
@@ -274,12 +281,13 @@ public final class RoomModel {
 
   /** Gives the camera another lens. */
   public void setFocal(double millimetres) {
-    desk.session().edit("Change the lens", b -> b.with(lens(b.room(), millimetres, Double.NaN)));
+    context.session().edit("Change the lens", b -> b.with(lens(b.room(), millimetres, Double.NaN)));
   }
 
   /** Gives its picture another shape: width over height. */
   public void setAspect(double ratio) {
-    desk.session()
+    context
+        .session()
         .edit("Change the picture’s shape", b -> b.with(lens(b.room(), Double.NaN, ratio)));
   }
 

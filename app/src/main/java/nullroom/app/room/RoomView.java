@@ -29,16 +29,16 @@ public final class RoomView {
   private final Node node;
 
   /** A view of a model. */
-  public RoomView(RoomModel model, StationContext desk) {
+  public RoomView(RoomModel model, StationContext context) {
     Pages<RoomPage> pages =
-        new Pages<>(RoomPage.class, model.pageProperty(), page -> parts(page, model, desk));
+        new Pages<>(RoomPage.class, model.pageProperty(), page -> parts(page, model, context));
     node =
         StationFrame.of(
             Station.ROOM,
             model.say(),
-            new VBox(wasItThere(desk.session()), pages.picture()),
+            new VBox(wasItThere(context.session()), pages.picture()),
             pages.controls(),
-            desk);
+            context);
     VBox.setVgrow(pages.picture(), Priority.ALWAYS);
   }
 
@@ -74,26 +74,27 @@ public final class RoomView {
     return row;
   }
 
-  private static PageParts parts(RoomPage page, RoomModel model, StationContext desk) {
+  private static PageParts parts(RoomPage page, RoomModel model, StationContext context) {
     return switch (page) {
       case FOLD_OUT -> {
-        FoldOutPage foldOut = new FoldOutPage(model, desk);
-        yield new PageParts(foldOut.node(), files(model, foldOut::picture, desk));
+        FoldOutPage foldOut = new FoldOutPage(model, context);
+        yield new PageParts(foldOut.node(), files(model, foldOut::picture, context));
       }
-      case SHAPE -> new PageParts(new ShapePage(model.shape(), desk).node(), new HBox());
-      case FURNITURE -> new PageParts(new FurniturePage(model, desk).node(), new HBox());
-      case SPOTS -> new PageParts(new SpotsPage(model, desk).node(), new HBox());
-      case MODEL -> new PageParts(new ModelPage(model.trace(), desk).node(), new HBox());
-      case MATERIALS -> new PageParts(new MaterialsPage(model, desk).node(), new HBox());
+      case SHAPE -> new PageParts(new ShapePage(model.shape(), context).node(), new HBox());
+      case FURNITURE -> new PageParts(new FurniturePage(model, context).node(), new HBox());
+      case SPOTS -> new PageParts(new SpotsPage(model, context).node(), new HBox());
+      case MODEL -> new PageParts(new ModelPage(model.trace(), context).node(), new HBox());
+      case MATERIALS -> new PageParts(new MaterialsPage(model, context).node(), new HBox());
     };
   }
 
-  private static FlowPane files(RoomModel model, Supplier<PlotPane> picture, StationContext desk) {
+  private static FlowPane files(
+      RoomModel model, Supplier<PlotPane> picture, StationContext context) {
     Button open = new Button("Open a room file…");
     open.setOnAction(e -> {
       File file = chooser("Room", "*.json").showOpenDialog(open.getScene().getWindow());
       if (file != null) {
-        desk.work().attempt(() -> model.open(file.toPath()), () -> {});
+        context.work().attempt(() -> model.open(file.toPath()), () -> {});
       }
     });
     Button write = new Button("Write the room…");
@@ -102,7 +103,7 @@ public final class RoomView {
       chooser.setInitialFileName("room.json");
       File file = chooser.showSaveDialog(write.getScene().getWindow());
       if (file != null) {
-        desk.work().attempt(() -> model.write(file.toPath()), () -> {});
+        context.work().attempt(() -> model.write(file.toPath()), () -> {});
       }
     });
     Button save = new Button("Write the picture…");
@@ -111,7 +112,7 @@ public final class RoomView {
       chooser.setInitialFileName("room.svg");
       File file = chooser.showSaveDialog(save.getScene().getWindow());
       if (file != null) {
-        desk.work().attempt(() -> PictureFile.write(picture.get(), file.toPath()), () -> {});
+        context.work().attempt(() -> PictureFile.write(picture.get(), file.toPath()), () -> {});
       }
     });
     Choice<Tint> tint =

@@ -96,14 +96,14 @@ public final class ShapeModel {
   /** A smaller gap between typed walls is rounding. */
   private static final double LEAST_MISS_METRES = 0.005;
 
-  private final StationContext desk;
+  private final StationContext context;
 
-  ShapeModel(StationContext desk) {
-    this.desk = desk;
+  ShapeModel(StationContext context) {
+    this.context = context;
   }
 
   private Room room() {
-    return desk.session().book().room();
+    return context.session().book().room();
   }
 
   /** The outline as it is typed. */
@@ -176,9 +176,10 @@ public final class ShapeModel {
   private void apply(Outline outline, Ceiling ceiling, String words) {
     Room before = room();
     Room shaped = before.reshaped(outline, ceiling);
-    desk.session().describe("Change the room’s shape", now -> shaped);
+    context.session().describe("Change the room’s shape", now -> shaped);
     int gone = things(before) - things(shaped);
-    desk.work()
+    context
+        .work()
         .say(
             words
                 + (gone <= 0
@@ -251,16 +252,17 @@ public final class ShapeModel {
    */
   public void add(Opening kind, Surface surface, double along) {
     Room with = kind.in(room(), surface, along);
-    desk.session().describe("Add a " + kind.label(), now -> with);
+    context.session().describe("Add a " + kind.label(), now -> with);
   }
 
   /** Turns a piece into what else it can be: opens a door, draws a curtain. */
   public void turnOver(int index) {
-    RoomItem thing = new RoomItem(RoomItem.Kind.PATCH, index);
-    desk.session()
+    RoomItem item = new RoomItem(RoomItem.Kind.PATCH, index);
+    context
+        .session()
         .edit(
             "Open or shut the " + pieces().get(index).name(),
-            book -> book.with(thing.switched(book.room())));
+            book -> book.with(item.switched(book.room())));
   }
 
   /**
@@ -269,7 +271,8 @@ public final class ShapeModel {
    * @throws Trouble.BadField where it does not lie on its surface so
    */
   public void resize(int index, double width, double height) {
-    desk.session()
+    context
+        .session()
         .describe(
             "Resize the " + pieces().get(index).name(),
             now -> Opening.resized(now, index, width, height));
@@ -279,6 +282,6 @@ public final class ShapeModel {
   public void remove(int index) {
     List<Patch> fewer = new ArrayList<>(pieces());
     Patch gone = fewer.remove(index);
-    desk.session().describe("Take off the " + gone.name(), now -> now.withPatches(fewer));
+    context.session().describe("Take off the " + gone.name(), now -> now.withPatches(fewer));
   }
 }

@@ -30,7 +30,7 @@ final class ShapePage {
   private static final double LIST_HEIGHT = 110;
 
   private final ShapeModel model;
-  private final StationContext desk;
+  private final StationContext context;
   private final OutlinePlot outline = new OutlinePlot();
   private final TextArea corners = new TextArea();
   private ShapeModel.Typed typed = ShapeModel.Typed.CORNERS;
@@ -47,14 +47,15 @@ final class ShapePage {
   private final FigureTable pieces = new FigureTable("surface-pieces");
   private final HBox node;
 
-  ShapePage(ShapeModel model, StationContext desk) {
+  ShapePage(ShapeModel model, StationContext context) {
     this.model = model;
-    this.desk = desk;
+    this.context = context;
     corners.setId("corners");
     corners.setPrefRowCount(7);
     corners.setAccessibleText("the floor's outline, one corner or wall to a line, two numbers");
     outline.setOnChange(this::drawn);
-    desk.units()
+    context
+        .units()
         .subscribe(units -> {
           outline.setLengths(units::length);
           unit.setText(units.unit());
@@ -86,7 +87,7 @@ final class ShapePage {
         new VBox(
             6,
             heading("Outline of the floor"),
-            drawing(desk),
+            drawing(context),
             templates(model),
             way,
             corners,
@@ -101,7 +102,7 @@ final class ShapePage {
     VBox.setVgrow(outline, Priority.ALWAYS);
     HBox.setHgrow(left, Priority.ALWAYS);
     node = new HBox(16, left, form);
-    WhileShown.follow(node, this::refresh, desk.session().bookProperty());
+    WhileShown.follow(node, this::refresh, context.session().bookProperty());
     refresh();
   }
 
@@ -116,7 +117,7 @@ final class ShapePage {
     return templates;
   }
 
-  private HBox drawing(StationContext desk) {
+  private HBox drawing(StationContext context) {
     Button anew = new Button("Draw it anew");
     anew.setId("draw-anew");
     anew.setOnAction(e -> outline.drawAnew());
@@ -124,7 +125,7 @@ final class ShapePage {
     back.setId("draw-back");
     back.setOnAction(e -> {
       outline.giveUp();
-      desk.work().say("");
+      context.work().say("");
     });
     return new HBox(6, anew, back);
   }
@@ -168,16 +169,17 @@ final class ShapePage {
   private FlowPane openings() {
     FlowPane row = new FlowPane(6, 6);
     TextField along = field("opening-along", "distance from the surface's first corner");
-    desk.units().subscribe(units -> along.setText(units.entry(USUAL_ALONG)));
+    context.units().subscribe(units -> along.setText(units.entry(USUAL_ALONG)));
     Choice<Surface> surface =
         new Choice<>(
             "opening-surface",
             "surface",
-            desk.session().book().room().surfaces(),
+            context.session().book().room().surfaces(),
             Surface::label,
             s -> {});
     surface.show(Surface.wall(1));
-    desk.session()
+    context
+        .session()
         .bookProperty()
         .subscribe(book -> {
           Surface was = surface.getValue();
@@ -206,13 +208,13 @@ final class ShapePage {
   }
 
   private void said(Runnable edit) {
-    desk.work().say("");
-    desk.work().attempt(edit, () -> {});
+    context.work().say("");
+    context.work().attempt(edit, () -> {});
   }
 
   private double number(TextField field) {
     try {
-      return desk.units().get().parse(field.getText());
+      return context.units().get().parse(field.getText());
     } catch (NumberFormatException e) {
       throw new Trouble.BadField(
           field.getAccessibleText(), "“" + field.getText() + "” is no length");
@@ -220,12 +222,12 @@ final class ShapePage {
   }
 
   private void heights() {
-    low.setText(desk.units().get().entry(model.heights()[0]));
-    high.setText(desk.units().get().entry(model.heights()[1]));
+    low.setText(context.units().get().entry(model.heights()[0]));
+    high.setText(context.units().get().entry(model.heights()[1]));
   }
 
   private void refresh() {
-    outline.show(desk.session().book().room().outline());
+    outline.show(context.session().book().room().outline());
     corners.setText(model.typed(typed));
     roof.show(model.roof());
     heights();
@@ -256,7 +258,7 @@ final class ShapePage {
         field(
             "piece-" + index + "-" + axis,
             axis == 0 ? "width of the piece" : "height of the piece");
-    field.setText(desk.units().get().entry(size[axis]));
+    field.setText(context.units().get().entry(size[axis]));
     field.setOnAction(e ->
         said(() ->
             model.resize(

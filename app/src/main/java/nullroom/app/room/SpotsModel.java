@@ -24,14 +24,14 @@ public final class SpotsModel {
    */
   public record Judged(Spot spot, Optional<Verdicts> verdicts, boolean here) {}
 
-  private final StationContext desk;
+  private final StationContext context;
 
-  SpotsModel(StationContext desk) {
-    this.desk = desk;
+  SpotsModel(StationContext context) {
+    this.context = context;
   }
 
   private RoomBook book() {
-    return desk.session().book();
+    return context.session().book();
   }
 
   /** All, that with the largest weakest margin first. */
@@ -68,7 +68,7 @@ public final class SpotsModel {
   }
 
   private Verdicts verdicts(Room room) {
-    return Verdicts.of(desk.session().heard(room), book().goal().targets());
+    return Verdicts.of(context.session().heard(room), book().goal().targets());
   }
 
   /**
@@ -86,7 +86,7 @@ public final class SpotsModel {
     }
     List<Spot> more = new ArrayList<>(book().spots());
     more.add(Spot.of(stripped, book().room()));
-    desk.session().edit("Keep the spot " + stripped, book -> book.withSpots(more));
+    context.session().edit("Keep the spot " + stripped, book -> book.withSpots(more));
   }
 
   /**
@@ -96,13 +96,13 @@ public final class SpotsModel {
    */
   public void go(Spot spot) {
     Room there = spot.in(book().room());
-    desk.session().edit("Go to " + spot.name(), book -> book.with(there));
+    context.session().edit("Go to " + spot.name(), book -> book.with(there));
   }
 
   /** Forgets a spot. */
   public void remove(Spot spot) {
     List<Spot> fewer = new ArrayList<>(book().spots());
     fewer.remove(spot);
-    desk.session().edit("Forget the spot " + spot.name(), book -> book.withSpots(fewer));
+    context.session().edit("Forget the spot " + spot.name(), book -> book.withSpots(fewer));
   }
 }

@@ -27,17 +27,17 @@ import nullroom.core.room.Surface;
 /** Places to record from, side by side. */
 final class SpotsPage {
   private final SpotsModel model;
-  private final StationContext desk;
+  private final StationContext context;
   private final FoldOut foldOut = new FoldOut();
   private final FigureTable table = new FigureTable("spots");
   private final Label heard = new Wrapped("");
   private Optional<FoldOut.Pin> probe = Optional.empty();
   private final VBox node;
 
-  SpotsPage(RoomModel room, StationContext desk) {
+  SpotsPage(RoomModel room, StationContext context) {
     model = room.spots();
-    this.desk = desk;
-    foldOut.setHands(room.hands());
+    this.context = context;
+    foldOut.setItemHandler(room.itemHandler());
     foldOut.setOnFloor(this::hear);
     TextField name = new TextField();
     name.setId("room-spot-name");
@@ -65,7 +65,7 @@ final class SpotsPage {
     heard.managedProperty().bind(heard.textProperty().isNotEmpty());
     node = new VBox(8, how, foldOut, heard, row, rows);
     VBox.setVgrow(foldOut, Priority.ALWAYS);
-    WhileShown.follow(node, this::refresh, desk.session().revisionProperty());
+    WhileShown.follow(node, this::refresh, context.session().revisionProperty());
     refresh();
   }
 
@@ -74,7 +74,7 @@ final class SpotsPage {
   }
 
   private void hear(Point floor) {
-    double height = desk.session().book().room().requireMicrophone().at().z();
+    double height = context.session().book().room().requireMicrophone().at().z();
     said(() -> {
       Point there = new Point(floor.x(), floor.y(), height);
       Verdicts then = model.at(there);
@@ -85,7 +85,7 @@ final class SpotsPage {
               .map(m ->
                   Figures.say(
                       "%s %.0f dB (%+.0f)",
-                      m.name(), m.db(), m.db() - desk.session().verdicts().get(m.kind()).db()))
+                      m.name(), m.db(), m.db() - context.session().verdicts().get(m.kind()).db()))
               .collect(Collectors.joining(", "));
       heard.setText("There the microphone would get " + words + ".");
     });
@@ -103,12 +103,12 @@ final class SpotsPage {
   }
 
   private void said(Runnable edit) {
-    desk.work().say("");
-    desk.work().attempt(edit, () -> {});
+    context.work().say("");
+    context.work().attempt(edit, () -> {});
   }
 
   private void refresh() {
-    foldOut.show(desk.session().book().room());
+    foldOut.show(context.session().book().room());
     probe = Optional.empty();
     heard.setText("");
     marks();

@@ -47,13 +47,13 @@ public final class TraceModel {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyObjectWrapper<Optional<Framing>> framing =
       new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final StationContext desk;
+  private final StationContext context;
   private final Newest newest;
   private Optional<RoomBook> asked = Optional.empty();
 
-  TraceModel(StationContext desk, Executor background) {
-    this.desk = desk;
-    newest = new Newest(background, desk.work()::warn);
+  TraceModel(StationContext context, Executor background) {
+    this.context = context;
+    newest = new Newest(background, context.work()::warn);
   }
 
   /** What was traced last; may still be of the room as it was a moment ago. */
@@ -68,7 +68,7 @@ public final class TraceModel {
 
   /** Traces the room of the book whenever it changes, from now on. */
   public void follow() {
-    desk.session().bookProperty().subscribe(this::refresh);
+    context.session().bookProperty().subscribe(this::refresh);
     refresh();
   }
 
@@ -94,7 +94,7 @@ public final class TraceModel {
   public void stop() {
     newest.cancel();
     asked = Optional.empty();
-    desk.session().tracing(Double.NaN);
+    context.session().tracing(Double.NaN);
   }
 
   /** Ends tracing for good, from any thread; nothing is said any more. */
@@ -108,7 +108,7 @@ public final class TraceModel {
       return;
     }
     if (known.isEmpty()) {
-      request.tell(() -> desk.session().tracing(0));
+      request.tell(() -> context.session().tracing(0));
     }
     Optional<Framing> seen = Framing.of(room);
     request.tell(() -> framing.set(seen));
@@ -117,7 +117,7 @@ public final class TraceModel {
         Refinement.of(room, result.response(), Hearing.quick(book).decaySeconds(room));
     request.tell(() -> {
       traced.set(Optional.of(result));
-      desk.session().refine(found);
+      context.session().refine(found);
     });
   }
 
@@ -126,13 +126,13 @@ public final class TraceModel {
     Progress told =
         (done, total) -> {
           request.step(done, total);
-          request.tell(() -> desk.session().tracing((double) done / total));
+          request.tell(() -> context.session().tracing((double) done / total));
         };
     return new Traced(room, RoomResponse.of(room, Refinement.SEED, told), returns);
   }
 
   private RoomBook book() {
-    return desk.session().book();
+    return context.session().book();
   }
 
   private Room room() {
@@ -231,6 +231,6 @@ public final class TraceModel {
   /** Takes the tuned coefficients over into the description; pieces on surfaces keep theirs. */
   public void takeOver() {
     Tuning tuning = tuning().orElseThrow();
-    desk.session().describe("Tune the materials to the measurement", tuning::applied);
+    context.session().describe("Tune the materials to the measurement", tuning::applied);
   }
 }

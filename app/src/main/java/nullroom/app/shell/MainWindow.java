@@ -41,29 +41,29 @@ public final class MainWindow {
   /**
    * Builds the window's content.
    *
-   * @param desk the open book and its tools
+   * @param context the open book and its tools
    * @param stations in the order of work
    * @param onSpace what the space bar starts
    * @param onDrop receives a dropped file and the station shown
    * @param executor for what must not hold up the window
    */
   public MainWindow(
-      StationContext desk,
+      StationContext context,
       List<OpenStation> stations,
       Runnable onSpace,
       BiConsumer<Station, Path> onDrop,
       Executor executor) {
-    rail = new Rail(desk.session(), stations);
+    rail = new Rail(context.session(), stations);
     root.getStyleClass().addAll("root-pane", "paper");
     root.setLeft(rail.node());
-    root.setRight(right(desk, executor));
-    root.setBottom(status(desk));
-    follow(desk);
+    root.setRight(right(context, executor));
+    root.setBottom(status(context));
+    follow(context);
     Map<Station, Node> made = new EnumMap<>(Station.class);
     rail.stationProperty()
         .subscribe(
             station -> root.setCenter(made.computeIfAbsent(station, s -> view(stations, s))));
-    keys(desk, onSpace);
+    keys(context, onSpace);
     drops(onDrop);
   }
 
@@ -92,21 +92,22 @@ public final class MainWindow {
     root.getStyleClass().add(off ? "lamp-off" : "paper");
   }
 
-  private Node right(StationContext desk, Executor executor) {
+  private Node right(StationContext context, Executor executor) {
     LadderView ladder = new LadderView();
-    Node next = new NextMove(desk.session(), new Newest(executor, desk.work()::warn)).node();
+    Node next = new NextMove(context.session(), new Newest(executor, context.work()::warn)).node();
     WhyCard card = new WhyCard(next);
-    ladder.setOnWhy(card::show);
-    desk.asked().subscribe(asked -> asked.ifPresent(card::show));
+    ladder.setOnWhy(why -> ask(context, why.of()));
+    context.asked().subscribe(card::ask);
     Runnable refresh =
         () -> {
-          Ladder now = desk.session().ladder();
-          Margins targets = desk.session().book().goal().targets();
-          ladder.show(now, Ladder.of(desk.session().beforeProperty().get(), targets));
-          card.refresh(now.whys());
+          Ladder now = context.session().ladder();
+          Margins targets = context.session().book().goal().targets();
+          ladder.show(now, Ladder.of(context.session().beforeProperty().get(), targets));
+          card.refresh();
         };
-    desk.session().revisionProperty().subscribe(refresh);
-    desk.live()
+    context.session().revisionProperty().subscribe(refresh);
+    context
+        .live()
         .levelProperty()
         .subscribe(now ->
             ladder.showLevel(
@@ -119,7 +120,7 @@ public final class MainWindow {
     key.getStyleClass().addAll("soft", "key");
     Label refined = new Wrapped("");
     refined.setId("refined");
-    refined.textProperty().bind(desk.session().refinedProperty());
+    refined.textProperty().bind(context.session().refinedProperty());
     refined.getStyleClass().addAll("soft", "key");
     VBox box = new VBox(title, ladder, key, refined, next, card.node());
     VBox.setVgrow(ladder, Priority.ALWAYS);
@@ -127,12 +128,12 @@ public final class MainWindow {
     return box;
   }
 
-  private Node status(StationContext desk) {
+  private Node status(StationContext context) {
     Label records = new Label("Input");
     Label keys = new Label("space: listen or stop   ?: why");
     records.getStyleClass().add("soft");
     keys.getStyleClass().add("soft");
-    Inputs inputs = desk.inputs();
+    Inputs inputs = context.inputs();
     Choice<Inputs.Input> input =
         new Choice<>(
             "input",
@@ -144,7 +145,7 @@ public final class MainWindow {
     inputs.chosenProperty().subscribe(chosen -> input.show(chosen));
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
-    BookSession session = desk.session();
+    BookSession session = context.session();
     Button undo = step("Undo", session.undoNameProperty(), session::undo);
     Button redo = step("Redo", session.redoNameProperty(), session::redo);
     Button lamp = new Button("Lamp off");
@@ -157,36 +158,37 @@ public final class MainWindow {
     Button units = new Button();
     units.setId("units");
     units.getStyleClass().add("plain");
-    units.textProperty().bind(desk.units().map(u -> "In " + u.other().label()));
-    units.setOnAction(e -> desk.units().set(desk.units().get().other()));
-    HBox box = new HBox(records, input, level(desk), keys, gap, undo, redo, units, lamp);
+    units.textProperty().bind(context.units().map(u -> "In " + u.other().label()));
+    units.setOnAction(e -> context.units().set(context.units().get().other()));
+    HBox box = new HBox(records, input, level(context), keys, gap, undo, redo, units, lamp);
     box.getStyleClass().add("status");
     return box;
   }
 
   /** What the input hears now goes onto the ladder, frame by frame. */
-  private static void follow(StationContext desk) {
+  private static void follow(StationContext context) {
     AnimationTimer frames =
         new AnimationTimer() {
           @Override
           public void handle(long nanos) {
-            desk.live().reading().ifPresent(desk.live()::tell);
+            context.live().reading().ifPresent(context.live()::tell);
           }
         };
-    desk.live()
+    context
+        .live()
         .runningProperty()
         .subscribe((was, on) -> {
           if (on) {
             frames.start();
           } else {
             frames.stop();
-            desk.live().levelProperty().set(Optional.empty());
+            context.live().levelProperty().set(Optional.empty());
           }
         });
   }
 
   /** What the input hears now, where it is heard: twice a second, to be read. */
-  private static Label level(StationContext desk) {
+  private static Label level(StationContext context) {
     Label level = new Label("not heard now");
     level.setId("live-level");
     level.getStyleClass().add("soft");
@@ -196,7 +198,8 @@ public final class MainWindow {
                 Duration.millis(500),
                 e ->
                     level.setText(
-                        desk.live()
+                        context
+                            .live()
                             .reading()
                             .flatMap(r ->
                                 r.silent()
@@ -207,7 +210,8 @@ public final class MainWindow {
                                         : Optional.<String>empty())
                             .orElse("…"))));
     clock.setCycleCount(Animation.INDEFINITE);
-    desk.live()
+    context
+        .live()
         .runningProperty()
         .subscribe(on -> {
           if (on) {
@@ -232,13 +236,17 @@ public final class MainWindow {
     return button;
   }
 
-  private void keys(StationContext desk, Runnable onSpace) {
+  private static void ask(StationContext context, String name) {
+    context.asked().set(() -> context.session().ladder().findWhy(name));
+  }
+
+  private void keys(StationContext context, Runnable onSpace) {
     root.addEventHandler(
         KeyEvent.KEY_TYPED,
         e -> {
           if (e.getCharacter().equals("?")) {
-            String weakest = desk.session().verdicts().weakest().name();
-            desk.asked().set(Optional.of(desk.session().ladder().whyOf(weakest)));
+            String weakest = context.session().verdicts().weakest().name();
+            ask(context, weakest);
             e.consume();
           }
         });
@@ -247,17 +255,17 @@ public final class MainWindow {
         e -> {
           if (e.getCode() == KeyCode.SPACE) {
             e.consume();
-            if (desk.work().runningProperty().get()) {
-              desk.work().cancel();
+            if (context.work().runningProperty().get()) {
+              context.work().cancel();
             } else {
               onSpace.run();
             }
           } else if (e.isShortcutDown() && e.getCode() == KeyCode.Z) {
             e.consume();
             if (e.isShiftDown()) {
-              desk.session().redo();
+              context.session().redo();
             } else {
-              desk.session().undo();
+              context.session().undo();
             }
           } else if (e.isShortcutDown() && e.getCode().isDigitKey()) {
             int number = e.getCode().getCode() - KeyCode.DIGIT1.getCode();

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.function.ToDoubleFunction;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
@@ -34,7 +35,7 @@ import org.jspecify.annotations.Nullable;
  * @param live the input as it is heard now
  * @param clock dates measurements
  * @param units how lengths are said
- * @param asked the figure that was asked where it comes from, with the answer
+ * @param asked what answers the question "why?" that was asked last, for the book as it is then
  */
 public record StationContext(
     BookSession session,
@@ -43,7 +44,7 @@ public record StationContext(
     Live live,
     Clock clock,
     ObjectProperty<Units> units,
-    ObjectProperty<Optional<Why>> asked) {
+    ObjectProperty<Supplier<Optional<Why>>> asked) {
 
   /** One that says lengths in the units of a property. */
   public StationContext(
@@ -53,7 +54,7 @@ public record StationContext(
       Live live,
       Clock clock,
       ObjectProperty<Units> units) {
-    this(session, work, inputs, live, clock, units, new SimpleObjectProperty<>(Optional.empty()));
+    this(session, work, inputs, live, clock, units, new SimpleObjectProperty<>(Optional::empty));
   }
 
   /** One of someone who measures in metres. */

@@ -41,7 +41,7 @@ public final class StationFrame {
     why.setMinWidth(Region.USE_PREF_SIZE);
     why.getStyleClass().add("plain");
     why.setAccessibleText("why: where " + station.label() + " has its figure from");
-    why.setOnAction(e -> context.asked().set(Optional.of(say.why().get())));
+    why.setOnAction(e -> context.asked().set(() -> Optional.of(say.why().get())));
     HBox answer = new HBox(8, said, why);
     answer.setAlignment(Pos.BASELINE_LEFT);
     Work work = context.work();

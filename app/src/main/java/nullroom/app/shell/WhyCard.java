@@ -2,6 +2,7 @@ package nullroom.app.shell;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -21,7 +22,7 @@ final class WhyCard {
   private final Button away = new Button("Put away");
   private final VBox box;
   private final Node instead;
-  private Optional<String> asked = Optional.empty();
+  private Supplier<Optional<Why>> asked = Optional::empty;
 
   /**
    * A card that nobody has asked yet.
@@ -55,28 +56,31 @@ final class WhyCard {
     return box;
   }
 
-  /** Answers. */
-  void show(Why why) {
-    asked = Optional.of(why.of());
+  /**
+   * Answers a question.
+   *
+   * @param question gives the answer for the book as it is; empty once there is none any more
+   */
+  void ask(Supplier<Optional<Why>> question) {
+    asked = question;
+    refresh();
+  }
+
+  /** Answers anew what was asked last, unless it was put away. */
+  void refresh() {
+    asked.get().ifPresentOrElse(this::show, this::hide);
+  }
+
+  private void show(Why why) {
     heading.setText("Why " + why.of() + "?");
-    lines.getChildren().clear();
     List<String> all = why.lines();
-    all.forEach(line -> lines.getChildren().add(new Wrapped(line, "why-line")));
+    lines.getChildren().setAll(all.stream().map(l -> new Wrapped(l, "why-line")).toList());
     box.setAccessibleText(String.join(". ", all));
     shown(true);
   }
 
-  /** Answers anew what was asked last, while that is shown. */
-  void refresh(List<Why> now) {
-    asked.ifPresent(of ->
-        now.stream()
-            .filter(w -> w.of().equals(of))
-            .findFirst()
-            .ifPresentOrElse(this::show, this::hide));
-  }
-
   private void hide() {
-    asked = Optional.empty();
+    asked = Optional::empty;
     shown(false);
   }
 

@@ -140,7 +140,7 @@ class ControlTest {
     FoldOut foldOut = Fx.on(FoldOut::new);
     Scene scene = Fx.show(foldOut, 700, 500);
     Fx.run(() -> {
-      foldOut.setHands((thing, to) ->
+      foldOut.setItemHandler((thing, to) ->
           moves.add(String.format(Locale.ROOT, "%s %.2f %.2f", thing.kind(), to.x(), to.y())));
       foldOut.show(room);
       scene.getRoot().layout();

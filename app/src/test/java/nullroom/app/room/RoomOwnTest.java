@@ -147,7 +147,7 @@ class RoomOwnTest extends DeskTest {
     var framing = Fx.on(() -> model.trace().framingProperty().get()).orElseThrow();
     assertThat(framing.talker()).isTrue();
     assertThat(framing.share(room(), Surface.wall(4))).isGreaterThan(0.1);
-    Fx.run(() -> model.hands().turn(RoomItem.TALKER, 180));
+    Fx.run(() -> model.itemHandler().turn(RoomItem.TALKER, 180));
     Fx.run(() -> model.move(RoomItem.TALKER, 0.1, 1.5));
     Fx.run(() -> model.setCamera(false));
     assertThatThrownBy(() -> model.setCamera(true)).hasMessageContaining("no room before");

@@ -2,6 +2,7 @@ package nullroom.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
@@ -92,9 +93,14 @@ public record Ladder(Heard heard, List<Rung> rungs, List<Bracket> brackets, Verd
         .toList();
   }
 
-  /** The reason of a rung, or of a margin by its name. */
+  /** The reason of a rung, or of a margin by its name; empty where there is none of that name. */
+  public Optional<Why> findWhy(String name) {
+    return whys().stream().filter(w -> w.of().equals(name)).findFirst();
+  }
+
+  /** The reason of what stands on every ladder. */
   public Why whyOf(String name) {
-    return whys().stream().filter(w -> w.of().equals(name)).findFirst().orElseThrow();
+    return findWhy(name).orElseThrow();
   }
 
   private static Bracket bracket(Margin margin, double from, double to, Reasons reasons) {

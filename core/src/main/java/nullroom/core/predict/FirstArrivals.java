@@ -41,19 +41,22 @@ public final class FirstArrivals {
     Point talker = room.talker().get().at();
     Point microphone = room.microphone().get().at();
     double direct = talker.distanceTo(microphone);
-    RayGeometry shell = new RayGeometry(room);
+    RayGeometry geometry = new RayGeometry(room);
     RayGeometry.Hit hit = new RayGeometry.Hit();
     List<Arrival> found = new ArrayList<>();
     for (ImageSources.Path path :
-        ImageSources.byTree(shell, talker, microphone, Double.POSITIVE_INFINITY, 1)) {
+        ImageSources.byTree(geometry, talker, microphone, Double.POSITIVE_INFINITY, 1)) {
       int facet = path.facets().getFirst();
       Point at = path.points().getFirst();
-      shell.finish(facet, at.x(), at.y(), at.z(), hit);
+      geometry.finish(facet, at.x(), at.y(), at.z(), hit);
       double kept = Math.max(1e-4, 1 - hit.absorption[Octave.HZ_1000]);
       found.add(
           new Arrival(
-              shell.surface(facet),
-              shell.surface(facet).flatMap(s -> pieceAt(room, s, at)).orElse(shell.name(facet)),
+              geometry.surface(facet),
+              geometry
+                  .surface(facet)
+                  .flatMap(s -> pieceAt(room, s, at))
+                  .orElse(geometry.name(facet)),
               at,
               path.metres() - direct,
               Decibels.ofAmplitude(direct / path.metres()) + Decibels.ofEnergy(kept)));

@@ -43,30 +43,30 @@ public record Framing(
   }
 
   private static Framing of(Room room, Camera camera) {
-    RayGeometry shell = new RayGeometry(room);
+    RayGeometry geometry = new RayGeometry(room);
     Map<Surface, boolean[]> cells = new LinkedHashMap<>();
     Map<Surface, SurfaceGrid> grids = SurfaceGrid.of(room);
     grids.forEach((surface, grid) -> {
       boolean[] seen = new boolean[grid.cells()];
       for (int k = 0; k < seen.length; k++) {
-        seen[k] = grid.middle(room, k).filter(p -> sees(shell, camera, p)).isPresent();
+        seen[k] = grid.middle(room, k).filter(p -> sees(geometry, camera, p)).isPresent();
       }
       cells.put(surface, seen);
     });
     return new Framing(
         grids,
         cells,
-        room.furniture().stream().map(f -> sees(shell, camera, f)).toList(),
-        room.talker().filter(t -> sees(shell, camera, t.at())).isPresent(),
-        room.microphone().filter(m -> sees(shell, camera, m.at())).isPresent());
+        room.furniture().stream().map(f -> sees(geometry, camera, f)).toList(),
+        room.talker().filter(t -> sees(geometry, camera, t.at())).isPresent(),
+        room.microphone().filter(m -> sees(geometry, camera, m.at())).isPresent());
   }
 
-  private static boolean sees(RayGeometry shell, Camera camera, Furniture piece) {
-    return piece.sides().stream().anyMatch(side -> sees(shell, camera, side.corners()));
+  private static boolean sees(RayGeometry geometry, Camera camera, Furniture piece) {
+    return piece.sides().stream().anyMatch(side -> sees(geometry, camera, side.corners()));
   }
 
   /** Whether any point of a fine mesh over a rectangle is seen. */
-  private static boolean sees(RayGeometry shell, Camera camera, List<Point> c) {
+  private static boolean sees(RayGeometry geometry, Camera camera, List<Point> c) {
     Point along = c.get(1).minus(c.get(0));
     Point across = c.get(3).minus(c.get(0));
     int columns = meshes(along.length());
@@ -74,7 +74,7 @@ public record Framing(
     for (int i = 0; i <= columns; i++) {
       for (int j = 0; j <= rows; j++) {
         Point p = c.get(0).plus(along, (double) i / columns).plus(across, (double) j / rows);
-        if (sees(shell, camera, p)) {
+        if (sees(geometry, camera, p)) {
           return true;
         }
       }
@@ -86,8 +86,8 @@ public record Framing(
     return Math.clamp((int) (metres / MESH_METRES), 1, MOST_MESHES);
   }
 
-  private static boolean sees(RayGeometry shell, Camera camera, Point p) {
-    return camera.frames(p) && shell.sees(camera.at(), p);
+  private static boolean sees(RayGeometry geometry, Camera camera, Point p) {
+    return camera.frames(p) && geometry.sees(camera.at(), p);
   }
 
   /** Share of a surface's cells that is seen, 0 to 1. */

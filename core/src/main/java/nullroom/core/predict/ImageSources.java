@@ -39,15 +39,16 @@ final class ImageSources {
     }
   }
 
-  private final RayGeometry shell;
+  private final RayGeometry geometry;
   private final Point source;
   private final Point receiver;
   private final double longest;
   private final int order;
   private final List<Path> found = new ArrayList<>();
 
-  private ImageSources(RayGeometry shell, Point source, Point receiver, double longest, int order) {
-    this.shell = shell;
+  private ImageSources(
+      RayGeometry geometry, Point source, Point receiver, double longest, int order) {
+    this.geometry = geometry;
     this.source = source;
     this.receiver = receiver;
     this.longest = longest;
@@ -55,13 +56,13 @@ final class ImageSources {
   }
 
   /** The order that {@link #of} goes to by itself; without end in a plain box. */
-  static int order(Room room, RayGeometry shell) {
+  static int order(Room room, RayGeometry geometry) {
     if (plainBox(room)) {
       return Integer.MAX_VALUE;
     }
-    return shell.size() <= FEW_FACETS
+    return geometry.size() <= FEW_FACETS
         ? ORDER
-        : shell.size() <= MANY_FACETS ? ORDER_OF_MANY : ORDER_OF_VERY_MANY;
+        : geometry.size() <= MANY_FACETS ? ORDER_OF_MANY : ORDER_OF_VERY_MANY;
   }
 
   static boolean plainBox(Room room) {
@@ -74,8 +75,8 @@ final class ImageSources {
    * @param order of the last that are looked for
    */
   static List<Path> of(
-      Room room, RayGeometry shell, Point source, Point receiver, double longest, int order) {
-    ImageSources all = new ImageSources(shell, source, receiver, longest, order);
+      Room room, RayGeometry geometry, Point source, Point receiver, double longest, int order) {
+    ImageSources all = new ImageSources(geometry, source, receiver, longest, order);
     if (plainBox(room)) {
       all.lattice(room);
     } else {
@@ -87,8 +88,8 @@ final class ImageSources {
 
   /** The same by the tree even in a box. */
   static List<Path> byTree(
-      RayGeometry shell, Point source, Point receiver, double longest, int order) {
-    ImageSources all = new ImageSources(shell, source, receiver, longest, order);
+      RayGeometry geometry, Point source, Point receiver, double longest, int order) {
+    ImageSources all = new ImageSources(geometry, source, receiver, longest, order);
     all.tree(source, new int[order], 0);
     all.found.sort(Comparator.comparingDouble(Path::metres));
     return all.found;
@@ -98,14 +99,14 @@ final class ImageSources {
     if (depth == order) {
       return;
     }
-    for (int f = 0; f < shell.size(); f++) {
+    for (int f = 0; f < geometry.size(); f++) {
       if (depth > 0 && f == facets[depth - 1]
-          || shell.before(f, image) < RayGeometry.CLEAR_METRES) {
+          || geometry.before(f, image) < RayGeometry.CLEAR_METRES) {
         continue;
       }
-      Point mirrored = shell.mirrored(f, image);
+      Point mirrored = geometry.mirrored(f, image);
       facets[depth] = f;
-      if (mirrored.distanceTo(receiver) <= longest && shell.before(f, receiver) > 0) {
+      if (mirrored.distanceTo(receiver) <= longest && geometry.before(f, receiver) > 0) {
         visible(mirrored, facets, depth + 1);
       }
       tree(mirrored, facets, depth + 1);
@@ -118,27 +119,27 @@ final class ImageSources {
     Point from = receiver;
     Point towards = image;
     for (int k = depth - 1; k >= 0; k--) {
-      double here = shell.before(facets[k], from);
-      double there = shell.before(facets[k], towards);
+      double here = geometry.before(facets[k], from);
+      double there = geometry.before(facets[k], towards);
       if (here < RayGeometry.CLEAR_METRES || there > -RayGeometry.CLEAR_METRES) {
         return;
       }
       Point at = from.plus(towards.minus(from), here / (here - there));
-      if (!shell.holds(facets[k], at)) {
+      if (!geometry.holds(facets[k], at)) {
         return;
       }
       points[k] = at;
-      towards = shell.mirrored(facets[k], towards);
+      towards = geometry.mirrored(facets[k], towards);
       from = at;
     }
     Point before = source;
     for (Point at : points) {
-      if (!shell.sees(before, at)) {
+      if (!geometry.sees(before, at)) {
         return;
       }
       before = at;
     }
-    if (shell.sees(before, receiver)) {
+    if (geometry.sees(before, receiver)) {
       List<Integer> met = Arrays.stream(facets, 0, depth).boxed().toList();
       found.add(new Path(List.of(points), met, image.distanceTo(receiver)));
     }
@@ -182,8 +183,8 @@ final class ImageSources {
   /** Facets at the low and the high end of each direction. */
   private int[][] boxFacets() {
     int[][] ends = new int[3][2];
-    for (int f = 0; f < shell.size(); f++) {
-      Point n = shell.normal(f);
+    for (int f = 0; f < geometry.size(); f++) {
+      Point n = geometry.normal(f);
       double[] normal = {n.x(), n.y(), n.z()};
       for (int axis = 0; axis < 3; axis++) {
         if (Math.abs(normal[axis]) > 0.5) {

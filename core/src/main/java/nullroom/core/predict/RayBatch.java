@@ -21,7 +21,7 @@ final class RayBatch {
   /** Progress is told, and cancelling heeded, about so often: every few milliseconds. */
   private static final long TRIALS_PER_STEP = 1_000_000;
 
-  private final RayGeometry shell;
+  private final RayGeometry geometry;
   private final RayTracer.Setting set;
   private final Loss loss;
   private final double ball;
@@ -42,13 +42,13 @@ final class RayBatch {
 
   RayBatch(
       RayTracer tracer, long seed, int bins, RayTracer.Collector collector, RayTracer.Told told) {
-    shell = tracer.shell;
+    geometry = tracer.geometry;
     set = tracer.set;
     loss = tracer.loss;
     ball = tracer.ball;
     ballVolume = tracer.ballVolume;
     wholeBall = tracer.wholeBall;
-    trialsPerReflection = shell.trials() + RayTracer.TRIALS_PER_REFLECTION;
+    trialsPerReflection = geometry.trials() + RayTracer.TRIALS_PER_REFLECTION;
     this.collector = collector;
     this.told = told;
     random = new SplittableRandom(seed);
@@ -84,7 +84,7 @@ final class RayBatch {
     boolean scattered = false;
     boolean byBall = false;
     int order = 0;
-    while (way < longest && shell.meet(x, y, z, dx, dy, dz, hit)) {
+    while (way < longest && geometry.meet(x, y, z, dx, dy, dz, hit)) {
       if (byBall) {
         through(x, y, z, dx, dy, dz, way, scattered || order > set.specularOrder());
       }
@@ -101,7 +101,7 @@ final class RayBatch {
       if (!absorb()) {
         return;
       }
-      Point normal = shell.normal(hit.facet);
+      Point normal = geometry.normal(hit.facet);
       boolean near = rain(x, y, z, normal, way);
       double share = share();
       boolean diffuse = random.nextDouble() < share;
@@ -156,7 +156,7 @@ final class RayBatch {
     boolean near = distance < NEAR_METRES;
     double cosine = (normal.x() * tx + normal.y() * ty + normal.z() * tz) / distance;
     int bin = (int) ((way + distance) / set.speedOfSound() / RayTracer.BIN_SECONDS);
-    if (cosine <= 0 || bin >= energy[0].length || !shell.sees(x, y, z, set.receiver())) {
+    if (cosine <= 0 || bin >= energy[0].length || !geometry.sees(x, y, z, set.receiver())) {
       return near;
     }
     double apart = Math.max(NEAREST_METRES, distance);
@@ -196,7 +196,7 @@ final class RayBatch {
     if (to <= from
         || bin >= energy[0].length
         || !wholeBall
-            && shell.hides(x + middle * dx, y + middle * dy, z + middle * dz, set.receiver())) {
+            && geometry.hides(x + middle * dx, y + middle * dy, z + middle * dz, set.receiver())) {
       return;
     }
     double share = (to - from) / ballVolume * set.receiverGain().of(dx, dy, dz);

@@ -115,23 +115,23 @@ final class RayTracer {
     }
   }
 
-  final RayGeometry shell;
+  final RayGeometry geometry;
   final Setting set;
   final Loss loss;
   final double ball;
   final double ballVolume;
   final boolean wholeBall;
 
-  RayTracer(RayGeometry shell, Setting set) {
-    this.shell = shell;
+  RayTracer(RayGeometry geometry, Setting set) {
+    this.geometry = geometry;
     this.set = set;
-    double clearance = shell.clearance(set.receiver());
+    double clearance = geometry.clearance(set.receiver());
     double whole = Math.clamp(0.95 * clearance, SMALLEST_BALL_METRES, LARGEST_BALL_METRES);
     wholeBall = whole < clearance;
     // in a corner a ball as large would catch few rays
     ball = wholeBall ? whole : whole / Math.cbrt(shareInAir(whole));
     ballVolume = 4 * Math.PI / 3 * ball * ball * ball * (wholeBall ? 1 : shareInAir(ball));
-    loss = new Loss(set.lossPerMetre(), shell.longestWay());
+    loss = new Loss(set.lossPerMetre(), geometry.longestWay());
   }
 
   /** Share of a ball that lies in the air around the receiver. */
@@ -146,7 +146,7 @@ final class RayTracer {
       double z = 2 * random.nextDouble() - 1;
       if (x * x + y * y + z * z < 1) {
         all++;
-        in += shell.hides(r.x() + radius * x, r.y() + radius * y, r.z() + radius * z, r) ? 0 : 1;
+        in += geometry.hides(r.x() + radius * x, r.y() + radius * y, r.z() + radius * z, r) ? 0 : 1;
       }
     }
     return (double) Math.max(1, in) / all;
@@ -154,7 +154,7 @@ final class RayTracer {
 
   /** About what a ray costs that is followed to its end, in trials of a facet. */
   double trialsPerRay(double reflections) {
-    return reflections * (shell.trials() + TRIALS_PER_REFLECTION);
+    return reflections * (geometry.trials() + TRIALS_PER_REFLECTION);
   }
 
   /**

@@ -47,7 +47,7 @@ final class Tracing {
   private final Room room;
   private final Talker talker;
   private final PlacedMicrophone microphone;
-  private final RayGeometry shell;
+  private final RayGeometry geometry;
   private final Pattern pattern;
   private final Point aim;
   private final double speed;
@@ -58,7 +58,7 @@ final class Tracing {
     this.room = room;
     talker = room.requireTalker();
     microphone = room.requireMicrophone();
-    shell = new RayGeometry(room);
+    geometry = new RayGeometry(room);
     pattern = microphone.capture().pattern();
     aim = microphone.aim().direction();
     speed = room.air().speedOfSound();
@@ -78,15 +78,15 @@ final class Tracing {
 
   RoomResponse first() {
     return with(
-        ImageSources.byTree(shell, talker.at(), microphone.at(), longestMetres(), 1),
+        ImageSources.byTree(geometry, talker.at(), microphone.at(), longestMetres(), 1),
         new double[Octave.COUNT][0],
         0);
   }
 
   private RoomResponse with(double[][] rays, double error) {
-    int order = ImageSources.order(room, shell);
+    int order = ImageSources.order(room, geometry);
     return with(
-        ImageSources.of(room, shell, talker.at(), microphone.at(), longestMetres(), order),
+        ImageSources.of(room, geometry, talker.at(), microphone.at(), longestMetres(), order),
         rays,
         error);
   }
@@ -96,7 +96,7 @@ final class Tracing {
     return new RoomResponse(
         direct / speed,
         directEnergy(),
-        !shell.sees(talker.at(), microphone.at()),
+        !geometry.sees(talker.at(), microphone.at()),
         paths.stream().map(path -> arrival(path, hit)).toList(),
         rays,
         error);
@@ -124,7 +124,7 @@ final class Tracing {
     }
     for (int k = 0; k < path.order(); k++) {
       Point at = path.points().get(k);
-      shell.finish(path.facets().get(k), at.x(), at.y(), at.z(), hit);
+      geometry.finish(path.facets().get(k), at.x(), at.y(), at.z(), hit);
       for (int b = 0; b < energy.length; b++) {
         energy[b] *= (1 - hit.absorption[b]) * (1 - hit.scattering[b]);
       }
@@ -132,7 +132,7 @@ final class Tracing {
     return new RoomResponse.Arrival(
         d / speed,
         d,
-        path.facets().stream().map(shell::name).toList(),
+        path.facets().stream().map(geometry::name).toList(),
         path.points(),
         Bands.of(energy));
   }
@@ -151,7 +151,7 @@ final class Tracing {
 
   RayTracer tracer(double longestSeconds) {
     return new RayTracer(
-        shell,
+        geometry,
         new RayTracer.Setting(
             talker.at(),
             microphone.at(),
@@ -159,7 +159,7 @@ final class Tracing {
             this::receiverGain,
             loss,
             speed,
-            ImageSources.order(room, shell),
+            ImageSources.order(room, geometry),
             longestMetres(),
             longestSeconds));
   }

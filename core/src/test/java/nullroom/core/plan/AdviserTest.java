@@ -1,15 +1,20 @@
 package nullroom.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
 import nullroom.core.Progress;
 import nullroom.core.TestRooms;
 import nullroom.core.book.Goal;
 import nullroom.core.book.Staging;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
+import nullroom.core.room.Aim;
+import nullroom.core.room.Camera;
 import nullroom.core.room.Ceiling;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
@@ -17,6 +22,7 @@ import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.Surface;
+import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -61,6 +67,43 @@ class AdviserTest {
         room.withMicrophone(
             room.requireMicrophone().movedTo(new Point(1.35, 1.5, 1.2), room.requireTalker().at()));
     assertThat(moves(near)).noneMatch(m -> m.name().startsWith("Bring"));
+  }
+
+  @Test
+  @DisplayName("a microphone is not sent into the picture; where it is in it already it may stay")
+  void notIntoThePicture() {
+    Point lips = room.requireTalker().at();
+    Point eye = lips.plus(new Point(0, 1.2, 0), 1); // films the face from the side, from close by
+    Camera camera = new Camera(eye, Aim.along(lips.minus(eye)), 60, Camera.WIDE);
+    Room filmed =
+        room.withMicrophone(room.requireMicrophone().movedTo(new Point(2.6, 1.5, 1.2), lips))
+            .withCamera(Optional.of(camera));
+    assertThat(camera.frames(filmed.requireMicrophone().at())).isFalse();
+    List<Move> nearer = moves(filmed).stream().filter(m -> m.station().equals("mic")).toList();
+    assertThat(nearer).isNotEmpty();
+    for (Move move : nearer) {
+      assertThat(camera.frames(move.room().requireMicrophone().at())).isFalse();
+    }
+    Room seen =
+        filmed.withMicrophone(
+            filmed.requireMicrophone().movedTo(lips.plus(new Point(0.35, 0, 0), 1), lips));
+    assertThat(camera.frames(seen.requireMicrophone().at())).isTrue();
+    assertThat(moves(seen)).anyMatch(m -> m.station().equals("mic"));
+  }
+
+  @Test
+  @DisplayName("the search can be cancelled")
+  void cancelled() {
+    assertThatThrownBy(() ->
+            Adviser.moves(
+                room,
+                TARGETS,
+                Staging.USUAL,
+                Heard::of,
+                (done, total) -> {
+                  throw new CancellationException();
+                }))
+        .isInstanceOf(CancellationException.class);
   }
 
   @Test

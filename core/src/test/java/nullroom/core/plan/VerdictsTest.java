@@ -8,6 +8,7 @@ import java.util.Random;
 import nullroom.core.Decibels;
 import nullroom.core.TestRooms;
 import nullroom.core.acoustics.Bands;
+import nullroom.core.book.Goal;
 import nullroom.core.book.Hearing;
 import nullroom.core.predict.Basis;
 import nullroom.core.predict.Heard;
@@ -39,6 +40,20 @@ class VerdictsTest {
   })
   void words(double over, double uncertainty, Verdict verdict) {
     assertThat(Verdict.of(over, uncertainty)).isEqualTo(verdict);
+  }
+
+  @ParameterizedTest(name = "{0} s, give or take {1}, for 0.2 to 0.4 s: {2}")
+  @CsvSource({
+    "0.3, 0.03, SUITS",
+    "0.39, 0.03, CANNOT_TELL",
+    "0.41, 0.03, CANNOT_TELL",
+    "0.45, 0.03, LONGER",
+    "0.21, 0.03, CANNOT_TELL",
+    "0.1, 0.03, SHORTER",
+    "0.9, 0.6, CANNOT_TELL"
+  })
+  void times(double seconds, double uncertainty, TimeVerdict.Word word) {
+    assertThat(TimeVerdict.of(Goal.SPOKEN_ON_CAMERA, seconds, uncertainty).word()).isEqualTo(word);
   }
 
   @Test

@@ -26,7 +26,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /** Things taken hold of in the pictures of the room, by the mouse and by the keys of a window. */
-class RoomHandsTest extends DeskTest {
+class RoomItemsTest extends DeskTest {
   private RoomModel model;
   private Stage stage;
 
@@ -56,7 +56,7 @@ class RoomHandsTest extends DeskTest {
     FoldOut picture =
         Fx.on(() -> {
           FoldOut made = new FoldOut();
-          made.setHands(model.hands());
+          made.setItemHandler(model.itemHandler());
           desk.session().bookProperty().subscribe(book -> made.show(book.room()));
           return made;
         });
@@ -159,7 +159,7 @@ class RoomHandsTest extends DeskTest {
     RoomPlot plot =
         Fx.on(() -> {
           RoomPlot made = new RoomPlot();
-          made.setHands(model.hands());
+          made.setItemHandler(model.itemHandler());
           made.setView(RoomPlot.View.SIDE);
           desk.session().bookProperty().subscribe(book -> made.show(book.room()));
           return made;
@@ -168,7 +168,7 @@ class RoomHandsTest extends DeskTest {
     double z = room().camera().orElseThrow().at().z();
     drag("handle-camera", 0, -60);
     assertThat(room().camera().orElseThrow().at().z()).isGreaterThan(z + 0.1);
-    Fx.run(() -> model.hands().turn(nullroom.core.room.RoomItem.CAMERA, 93));
+    Fx.run(() -> model.itemHandler().turn(nullroom.core.room.RoomItem.CAMERA, 93));
     assertThat(room().camera().orElseThrow().aim().azimuthDegrees()).isEqualTo(95);
     Fx.run(() -> model.setFocal(24));
     Fx.run(() -> model.setAspect(1));
