@@ -2,7 +2,9 @@ package nullroom.bench;
 
 import java.nio.file.Path;
 import java.util.concurrent.TimeUnit;
-import nullroom.core.predict.Heard;
+import nullroom.core.book.Goal;
+import nullroom.core.book.Hearing;
+import nullroom.core.plan.Ladder;
 import nullroom.core.room.Room;
 import nullroom.io.book.BookFolder;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -33,6 +35,9 @@ public class LadderBenchmark {
   /** One re-stacking of the ladder. */
   @Benchmark
   public double heardAndMargins() {
-    return Heard.of(room).margins().clearDb();
+    return Ladder.of(Hearing.quick(room).heard(), Goal.SPOKEN_ON_CAMERA.targets())
+        .verdicts()
+        .clear()
+        .uncertaintyDb();
   }
 }

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.scene.input.KeyCode;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
@@ -32,7 +33,7 @@ public final class LadderView extends PlotPane {
   private static final double MARK_WIDTH = 14;
 
   private record Entry(
-      double wantedY, String label, String style, Optional<Ladder.Rung> rung, Why why) {}
+      double wantedY, String label, String style, Optional<Ladder.Rung> rung, Supplier<Why> why) {}
 
   private Optional<Ladder> ladder = Optional.empty();
   private Optional<Ladder> before = Optional.empty();
@@ -129,14 +130,15 @@ public final class LadderView extends PlotPane {
     before.ifPresent(b -> ghosts(b, height));
     List<Entry> entries = new ArrayList<>();
     for (Ladder.Rung rung : l.rungs()) {
-      if (rung.dbfs() < HIGHEST_DBFS) {
+      boolean beyond = rung.group() == Ladder.Group.LIMIT && rung.dbfs() > HIGHEST_DBFS;
+      if (!beyond) {
         entries.add(
             new Entry(
                 y(rung.dbfs(), height),
                 rung.label(),
                 Figures.word(rung.group()),
                 Optional.of(rung),
-                rung.why()));
+                rung.reason()));
       }
     }
     l.brackets().forEach(bracket -> bracket(bracket, height, entries));
@@ -159,7 +161,11 @@ public final class LadderView extends PlotPane {
     double middle = quiet ? bottom - (bottom - top) * 0.3 : (top + bottom) / 2;
     entries.add(
         new Entry(
-            middle, label(bracket.margin()), "margin-" + verdict, Optional.empty(), bracket.why()));
+            middle,
+            label(bracket.margin()),
+            "margin-" + verdict,
+            Optional.empty(),
+            bracket.reason()));
   }
 
   /** "Clear 8 dB, close ◆": name, figure, and the word with its mark. */
@@ -208,14 +214,14 @@ public final class LadderView extends PlotPane {
   }
 
   /** Lets a label be asked: by pointer, by click, and by keys when it has the focus. */
-  private void ask(Text label, Why why) {
-    hint(label, String.join("\n", why.lines()));
+  private void ask(Text label, Supplier<Why> why) {
     label.setFocusTraversable(true);
-    label.setAccessibleText(String.join(". ", why.lines()));
-    label.setOnMouseClicked(e -> onWhy.accept(why));
+    label.setAccessibleHelp("Enter: why?");
+    label.setOnMouseEntered(e -> hint(label, String.join("\n", why.get().lines())));
+    label.setOnMouseClicked(e -> onWhy.accept(why.get()));
     label.setOnKeyPressed(e -> {
       if (e.getCode() == KeyCode.ENTER) {
-        onWhy.accept(why);
+        onWhy.accept(why.get());
         e.consume();
       }
     });

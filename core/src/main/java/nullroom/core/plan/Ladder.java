@@ -3,9 +3,12 @@ package nullroom.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
+import nullroom.core.predict.Basis;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
+import nullroom.core.predict.Origin;
 
 /**
  * Everything that decides a recording on one ruler in dBFS, with the three margins between: what
@@ -32,12 +35,14 @@ public record Ladder(Heard heard, List<Rung> rungs, List<Bracket> brackets, Verd
    * @param label for people
    * @param dbfs where it stands
    * @param group what kind it is
-   * @param why where it comes from
+   * @param origin how it was come by
+   * @param reason where it comes from, put into words when it is asked
    */
-  public record Rung(String label, double dbfs, Group group, Why why) {
-    /** How it was come by. */
-    public nullroom.core.predict.Origin.Kind origin() {
-      return why.inputs().getFirst().origin().kind();
+  public record Rung(
+      String label, double dbfs, Group group, Origin.Kind origin, Supplier<Why> reason) {
+    /** Where it comes from. */
+    public Why why() {
+      return reason.get();
     }
   }
 
@@ -47,9 +52,14 @@ public record Ladder(Heard heard, List<Rung> rungs, List<Bracket> brackets, Verd
    * @param margin its figure and word
    * @param fromDbfs upper end
    * @param toDbfs lower end
-   * @param why where it comes from
+   * @param reason where it comes from, put into words when it is asked
    */
-  public record Bracket(Margin margin, double fromDbfs, double toDbfs, Why why) {}
+  public record Bracket(Margin margin, double fromDbfs, double toDbfs, Supplier<Why> reason) {
+    /** Where it comes from. */
+    public Why why() {
+      return reason.get();
+    }
+  }
 
   public Ladder {
     rungs = List.copyOf(rungs);
@@ -63,27 +73,35 @@ public record Ladder(Heard heard, List<Rung> rungs, List<Bracket> brackets, Verd
     double voice = heard.dbfs(heard.voiceDbSplA());
     double late = voice - heard.margins().clearDb();
     List<Rung> rungs = new ArrayList<>();
-    rungs.add(new Rung("full scale", 0, Group.LIMIT, reasons.fullScale()));
+    Basis basis = heard.basis();
+    Origin.Kind chain = basis.chain().origin().kind();
     double capsule = heard.dbfs(heard.capture().maxDbSpl());
-    rungs.add(new Rung("capsule limit", capsule, Group.LIMIT, reasons.capsule()));
-    rungs.add(new Rung("loudest peak", heard.dbfs(heard.peakDbSpl()), Group.VOICE, reasons.peak()));
-    rungs.add(new Rung("peak target", -targets.safeDb(), Group.TARGET, reasons.target()));
-    rungs.add(new Rung("voice", voice, Group.VOICE, reasons.voice()));
+    double peak = heard.dbfs(heard.peakDbSpl());
+    rungs.add(new Rung("full scale", 0, Group.LIMIT, chain, reasons::fullScale));
+    rungs.add(new Rung("capsule limit", capsule, Group.LIMIT, chain, reasons::capsule));
+    rungs.add(
+        new Rung("loudest peak", peak, Group.VOICE, basis.peak().origin().kind(), reasons::peak));
+    rungs.add(
+        new Rung(
+            "peak target", -targets.safeDb(), Group.TARGET, Origin.Kind.ASSUMED, reasons::target));
+    rungs.add(new Rung("voice", voice, Group.VOICE, basis.voice().origin().kind(), reasons::voice));
     if (heard.hasLate()) {
-      rungs.add(new Rung("late room", late, Group.ROOM, reasons.late()));
+      rungs.add(new Rung("late room", late, Group.ROOM, basis.decay().kind(), reasons::late));
     }
     for (Reasons.Noise noise : reasons.noises()) {
-      rungs.add(new Rung(noise.label(), heard.dbfs(noise.dbSplA()), Group.NOISE, noise.why()));
+      rungs.add(
+          new Rung(
+              noise.label(),
+              heard.dbfs(noise.dbSplA()),
+              Group.NOISE,
+              noise.origin().kind(),
+              noise::why));
     }
     List<Bracket> brackets =
         List.of(
             bracket(verdicts.quiet(), voice, heard.dbfs(heard.noiseDbSplA()), reasons),
             bracket(verdicts.clear(), voice, late, reasons),
-            bracket(
-                verdicts.safe(),
-                heard.dbfs(heard.capture().overloadDbSpl()),
-                heard.dbfs(heard.peakDbSpl()),
-                reasons));
+            bracket(verdicts.safe(), heard.dbfs(heard.capture().overloadDbSpl()), peak, reasons));
     return new Ladder(heard, rungs, brackets, verdicts);
   }
 
@@ -104,6 +122,6 @@ public record Ladder(Heard heard, List<Rung> rungs, List<Bracket> brackets, Verd
   }
 
   private static Bracket bracket(Margin margin, double from, double to, Reasons reasons) {
-    return new Bracket(margin, from, to, reasons.margin(margin));
+    return new Bracket(margin, from, to, () -> reasons.margin(margin));
   }
 }

@@ -30,8 +30,26 @@ final class Reasons {
     capture = heard.capture();
   }
 
-  /** A noise with its reason. */
-  record Noise(String label, double dbSplA, Why why) {}
+  /** A noise, and what its reason is made of. */
+  record Noise(
+      String label,
+      double dbSplA,
+      String formula,
+      String source,
+      Origin origin,
+      double uncertaintyDb,
+      String mostly) {
+    Why why() {
+      return new Why(
+          label,
+          dba(dbSplA),
+          formula,
+          source,
+          List.of(new Input("level", dba(dbSplA), origin)),
+          uncertaintyDb > 0 ? OptionalDouble.of(uncertaintyDb) : OptionalDouble.empty(),
+          mostly);
+    }
+  }
 
   private static String spl(double db) {
     return Figures.say("%.1f dB SPL", db);
@@ -162,7 +180,7 @@ final class Reasons {
     double scale = basis.scale().map(Basis.Term::uncertaintyDb).orElse(0.0);
     double uncertainty = Math.hypot(basis.noise().uncertaintyDb(), scale);
     all.add(
-        noise(
+        new Noise(
             "room noise",
             room,
             "The room’s noise through the microphone’s pattern, A-weighted.",
@@ -172,7 +190,7 @@ final class Reasons {
             "a quieter hour, or what makes the noise switched off"));
     for (Heard.SourceNoise source : heard.sources()) {
       all.add(
-          noise(
+          new Noise(
               source.name(),
               Octave.aWeightedSum(source.levelDbSpl()),
               "From its own level at 1 m, by 1/r, the room’s answer and the microphone’s pattern,"
@@ -183,7 +201,7 @@ final class Reasons {
               "switching it off, or moving away from it"));
     }
     all.add(
-        noise(
+        new Noise(
             "mic self-noise",
             capture.selfNoiseDbA(),
             "Equivalent noise level of the microphone, A-weighted.",
@@ -192,7 +210,7 @@ final class Reasons {
             Basis.OWN_NOISE_DB,
             "another microphone"));
     all.add(
-        noise(
+        new Noise(
             "preamp hiss",
             capture.preampNoiseDbA(),
             "Equivalent input noise less the microphone’s sensitivity, as sound at the microphone.",
@@ -201,7 +219,7 @@ final class Reasons {
             Basis.OWN_NOISE_DB,
             "a more sensitive microphone, or a quieter input"));
     all.add(
-        noise(
+        new Noise(
             "converter",
             capture.converterNoiseDbA(),
             "Rounding to " + capture.bits() + " bits with triangular dither, A-weighted.",
@@ -211,27 +229,6 @@ final class Reasons {
             0,
             "longer words, or more gain"));
     return all;
-  }
-
-  private static Noise noise(
-      String label,
-      double dbSplA,
-      String formula,
-      String source,
-      Origin origin,
-      double uncertaintyDb,
-      String mostly) {
-    return new Noise(
-        label,
-        dbSplA,
-        new Why(
-            label,
-            dba(dbSplA),
-            formula,
-            source,
-            List.of(new Input("level", dba(dbSplA), origin)),
-            uncertaintyDb > 0 ? OptionalDouble.of(uncertaintyDb) : OptionalDouble.empty(),
-            mostly));
   }
 
   Why margin(Margin margin) {
@@ -262,10 +259,7 @@ final class Reasons {
     return switch (kind) {
       case QUIET -> {
         List<Input> inputs = new ArrayList<>(List.of(voice));
-        noises()
-            .forEach(n ->
-                inputs.add(
-                    new Input(n.label(), dba(n.dbSplA()), n.why().inputs().getFirst().origin())));
+        noises().forEach(n -> inputs.add(new Input(n.label(), dba(n.dbSplA()), n.origin())));
         yield inputs;
       }
       case CLEAR ->
