@@ -2,9 +2,6 @@ package nullroom.core;
 
 /** The one place where decibels are made, undone and added. */
 public final class Decibels {
-  /** 1 Pa in dB SPL: 20 lg(1 / 20 uPa). */
-  public static final double PASCAL_DB_SPL = 93.9794;
-
   /** 0 dBV in dBu: 20 lg(1 V / 0.7746 V). */
   public static final double DBV_IN_DBU = 2.2185;
 

@@ -1,6 +1,8 @@
 package nullroom.app.level;
 
 import java.nio.file.Path;
+import java.util.EnumMap;
+import java.util.Map;
 import java.util.Optional;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
@@ -16,12 +18,15 @@ import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Room;
+import org.jspecify.annotations.Nullable;
 
 /** What the level station knows and can do. */
 public final class LevelModel {
   private final ObjectProperty<LevelPage> page = new SimpleObjectProperty<>(LevelPage.GAIN);
   private final StationContext context;
   private final StationText say;
+  private final Map<VocalEffort, Heard> byEffort = new EnumMap<>(VocalEffort.class);
+  private @Nullable Heard heardFor;
   private final LoudLine loudLine;
   private final TakeModel take;
 
@@ -138,9 +143,16 @@ public final class LevelModel {
     return -book().goal().targets().get(Margins.Kind.SAFE);
   }
 
+  /** What is heard of another effort, computed once for each state of the book. */
   private Heard heard(VocalEffort effort) {
+    Heard now = context.session().heard();
+    if (!now.equals(heardFor)) {
+      heardFor = now;
+      byEffort.clear();
+    }
     Room room = book().room();
-    return context.session().heard(room.withTalker(room.requireTalker().with(effort)));
+    return byEffort.computeIfAbsent(
+        effort, e -> context.session().heard(room.withTalker(room.requireTalker().with(e))));
   }
 
   /** Loudest expected peak with another effort at the same gain. */

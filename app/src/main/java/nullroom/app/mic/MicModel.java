@@ -15,7 +15,6 @@ import nullroom.core.predict.Margins;
 import nullroom.core.room.Aim;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
-import nullroom.core.room.Room;
 import nullroom.core.room.Talker;
 import org.jspecify.annotations.Nullable;
 
@@ -109,13 +108,10 @@ public final class MicModel {
   }
 
   private Verdicts verdictsWith(MicrophoneType type) {
-    Room room = book().room();
     PlacedMicrophone m = microphone().with(type.on(microphone().capture()));
-    Heard asIs = context.session().heard(room.withMicrophone(m));
+    Heard asIs = context.session().heard(book().room().withMicrophone(m));
     double gain = book().levels().staging().rightGainDb(asIs, targets());
-    return Verdicts.of(
-        context.session().heard(room.withMicrophone(m.with(m.capture().withGainDb(gain)))),
-        targets());
+    return Verdicts.of(asIs.withGainDb(gain), targets());
   }
 
   /** Uses another type. */

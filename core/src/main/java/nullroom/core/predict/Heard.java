@@ -212,6 +212,25 @@ public record Heard(
     return with(peak, basis);
   }
 
+  /** The same through another preamp gain: the sound in the air stays, the digits move. */
+  public Heard withGainDb(double gainDb) {
+    Capture other = capture.withGainDb(gainDb);
+    return new Heard(
+        directDbSpl,
+        earlyDbSpl,
+        lateDbSpl,
+        roomNoiseDbSpl,
+        sources,
+        selfNoiseDbSpl,
+        preampNoiseDbSpl,
+        other.converterNoiseDbSpl(),
+        decaySeconds,
+        other,
+        distanceMetres,
+        peakDbSpl,
+        basis);
+  }
+
   /** The same, standing on something else. */
   public Heard with(Basis other) {
     return with(peakDbSpl, other);

@@ -118,6 +118,16 @@ class HearingTest {
   }
 
   @Test
+  @DisplayName("through another gain as in a room where that gain is set")
+  void anotherGain() {
+    var m = room.requireMicrophone();
+    Room turned = room.withMicrophone(m.with(m.capture().withGainDb(57)));
+    assertThat(Hearing.quick(bare).heard().withGainDb(57))
+        .isEqualTo(Hearing.quick(bare).heard(turned))
+        .isNotEqualTo(Hearing.quick(bare).heard());
+  }
+
+  @Test
   @DisplayName("hung after the measurement: the measured times change by what is predicted")
   void changed() {
     RoomBook book = bare.with(clapped("claps-1.wav", 1.3));
