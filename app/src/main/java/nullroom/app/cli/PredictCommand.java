@@ -66,7 +66,9 @@ final class PredictCommand implements Callable<Integer> {
         print(path, asked);
       } catch (Trouble e) { // the others are still to be answered
         refused++;
-        System.err.println("nullroom: " + path + ": " + e.line().replace('\n', ' '));
+        String line = e.line().replace('\n', ' ');
+        String where = line.startsWith(path.toString()) ? "" : path + ": ";
+        System.err.println("nullroom: " + where + line);
         if (json) {
           new JsonOut().put("error", e.line()).put("room", path.toString()).printLine();
         }
