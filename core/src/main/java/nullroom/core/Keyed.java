@@ -1,5 +1,6 @@
 package nullroom.core;
 
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -12,10 +13,10 @@ public interface Keyed {
   /** Its key: the name in camel case. */
   default String id() {
     String[] words = name().split("_", -1);
-    return words[0].toLowerCase(java.util.Locale.ROOT)
+    return words[0].toLowerCase(Locale.ROOT)
         + Stream.of(words)
             .skip(1)
-            .map(w -> Figures.capital(w.toLowerCase(java.util.Locale.ROOT)))
+            .map(w -> Figures.capital(w.toLowerCase(Locale.ROOT)))
             .collect(Collectors.joining());
   }
 

@@ -27,7 +27,7 @@ import nullroom.core.room.Surface;
  * The room unfolded like a cardboard box: the floor in the middle, each wall hinged to its floor
  * edge, the ceiling beyond the wall at the top of the picture. What lies on surfaces, what stands
  * in the room, the talker, the microphone and the camera are on it, and can be taken hold of where
- * there are {@link ItemHandler}.
+ * there is an {@link ItemHandler}.
  */
 public final class FoldOut extends PlotPane {
   /** How far along a wall, and up it, its name may stand; the first free place is taken. */

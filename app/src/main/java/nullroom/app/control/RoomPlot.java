@@ -1,6 +1,7 @@
 package nullroom.app.control;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Rectangle;
@@ -18,7 +19,7 @@ import nullroom.core.room.Surface;
 
 /**
  * The room from above or from a side, to scale, with everything that stands in it; what is shown
- * can be taken hold of where there are {@link ItemHandler}.
+ * can be taken hold of where an {@link ItemHandler} is given.
  */
 public final class RoomPlot extends PlotPane {
   /** Where it is looked at from. */
@@ -248,7 +249,7 @@ public final class RoomPlot extends PlotPane {
 
   private void handle(Room r, Optional<ItemHandle> handle, RoomItem item) {
     Point at = item.at(r);
-    String style = item.kind().name().toLowerCase(java.util.Locale.ROOT);
+    String style = item.kind().name().toLowerCase(Locale.ROOT);
     item.aim(r)
         .ifPresent(aim -> {
           double dx = view.across(aim.direction());

@@ -113,8 +113,7 @@ public final class TraceModel {
     Optional<Framing> seen = Framing.of(room);
     request.tell(() -> framing.set(seen));
     Traced result = known.orElseGet(() -> trace(room, request));
-    Refinement found =
-        Refinement.of(room, result.response(), Hearing.quick(book).decaySeconds(room));
+    Refinement found = Hearing.refinement(book, result.response());
     request.tell(() -> {
       traced.set(Optional.of(result));
       context.session().refine(found);

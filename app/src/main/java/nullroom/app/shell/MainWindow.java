@@ -3,6 +3,7 @@ package nullroom.app.shell;
 import java.nio.file.Path;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Executor;
@@ -226,7 +227,7 @@ public final class MainWindow {
 
   private static Button step(String verb, ObservableValue<String> name, Runnable action) {
     Button button = new Button();
-    button.setId(verb.toLowerCase(java.util.Locale.ROOT));
+    button.setId(verb.toLowerCase(Locale.ROOT));
     button.getStyleClass().add("plain");
     button.textProperty().bind(name.map(n -> n.isEmpty() ? verb : verb + ": " + n));
     button

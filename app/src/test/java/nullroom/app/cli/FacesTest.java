@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import nullroom.app.desktop.DemoBook;
 import nullroom.core.book.Hearing;
 import nullroom.core.book.RoomBook;
@@ -14,7 +15,6 @@ import nullroom.core.plan.Ladder;
 import nullroom.core.plan.Margin;
 import nullroom.core.plan.Verdicts;
 import nullroom.core.predict.Heard;
-import nullroom.core.predict.Refinement;
 import nullroom.io.book.BookFolder;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DisplayName;
@@ -38,16 +38,11 @@ class FacesTest {
   @Test
   @DisplayName("window, predict and gain give the measured book's figures alike, to 0.01 dB")
   void alike() {
-    Heard window = // as the window's tracing refines it
-        Hearing.of(
-                book,
-                java.util.Optional.of(
-                    Refinement.of(book.room(), Hearing.quick(book).decaySeconds(book.room()))))
-            .heard();
+    Heard window = Hearing.traced(book).heard(); // as the window's tracing refines it
     Verdicts verdicts = Verdicts.of(window, book.goal().targets());
     JsonNode predicted = Run.json("predict", bookFolder);
     for (Margin margin : verdicts.all()) {
-      String name = margin.name().toLowerCase(java.util.Locale.ROOT);
+      String name = margin.name().toLowerCase(Locale.ROOT);
       assertThat(predicted.get("margins").get(name + "Db").asDouble())
           .isCloseTo(margin.db(), within(0.01));
       assertThat(predicted.get("uncertaintyDb").get(name + "Db").asDouble())

@@ -2,6 +2,7 @@ package nullroom.core.book;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.decay.PositionAverage;
@@ -78,16 +79,23 @@ public final class Hearing {
 
   /** Of a book whose room is traced now; takes a part of a second. */
   public static Hearing traced(RoomBook book) {
-    Bands seconds = quick(book).decaySeconds(book.room());
-    return of(book, Optional.of(Refinement.of(book.room(), seconds)));
+    RoomResponse response = RoomResponse.of(book.room(), Refinement.SEED, Progress.NONE);
+    return of(book, Optional.of(refinement(book, response)));
   }
 
   /** Of a room about which nothing is known but its description, traced. */
   public static Hearing traced(Room room, RoomResponse response) {
-    Bands seconds = Statistics.of(room).seconds();
-    return of(
-        new RoomBook(room.name(), Goal.SPOKEN_ON_CAMERA, room),
-        Optional.of(Refinement.of(room, response, seconds)));
+    RoomBook book = new RoomBook(room.name(), Goal.SPOKEN_ON_CAMERA, room);
+    return of(book, Optional.of(refinement(book, response)));
+  }
+
+  /**
+   * What a response found beyond the quick answer, brought to the times of the book.
+   *
+   * @param response of the book's room
+   */
+  public static Refinement refinement(RoomBook book, RoomResponse response) {
+    return Refinement.of(book.room(), response, quick(book).decaySeconds(book.room()));
   }
 
   /**

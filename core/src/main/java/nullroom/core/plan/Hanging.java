@@ -1,5 +1,6 @@
 package nullroom.core.plan;
 
+import java.util.Locale;
 import java.util.Optional;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
@@ -87,7 +88,7 @@ public enum Hanging {
     }
     double x = extent[0] + (extent[2] - w) / 2;
     double y = surface.isWall() ? extent[3] - h - 0.05 : extent[1] + (extent[3] - h) / 2;
-    String name = label.substring(0, label.indexOf(' ')).toLowerCase(java.util.Locale.ROOT);
+    String name = label.substring(0, label.indexOf(' ')).toLowerCase(Locale.ROOT);
     return Optional.of(Patch.rectangle(name, surface, x, y, w, h, materialId))
         .filter(room::hasPlaceFor);
   }

@@ -3,7 +3,6 @@ package nullroom.core.plan;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.core.Progress;
-import nullroom.core.acoustics.Bands;
 import nullroom.core.book.Goal;
 import nullroom.core.book.Hearing;
 import nullroom.core.book.RoomBook;
@@ -50,16 +49,15 @@ public record Prediction(
           RoomResponse.first(room),
           Ladder.of(heard, goal.targets()));
     }
-    Bands seconds = Hearing.quick(book).decaySeconds(room);
     RoomResponse response = RoomResponse.of(room, Refinement.SEED, progress);
-    Optional<Refinement> found = Optional.of(Refinement.of(room, response, seconds));
+    Refinement found = Hearing.refinement(book, response);
     return new Prediction(
         room,
         goal,
         statistics,
-        Optional.of(response.withDecay(statistics.seconds(), seconds)),
+        Optional.of(response.withDecay(statistics.seconds(), found.decaySeconds())),
         response,
-        Ladder.of(Hearing.of(book, found).heard(), goal.targets()));
+        Ladder.of(Hearing.of(book, Optional.of(found)).heard(), goal.targets()));
   }
 
   /** What the microphone hears. */

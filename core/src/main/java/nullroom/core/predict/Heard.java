@@ -209,34 +209,20 @@ public record Heard(
 
   /** The same voice with another loudest peak, as it was heard. */
   public Heard withPeakDbSpl(double peak) {
-    return with(peak, basis);
+    return with(capture, peak, basis);
   }
 
   /** The same through another preamp gain: the sound in the air stays, the digits move. */
   public Heard withGainDb(double gainDb) {
-    Capture other = capture.withGainDb(gainDb);
-    return new Heard(
-        directDbSpl,
-        earlyDbSpl,
-        lateDbSpl,
-        roomNoiseDbSpl,
-        sources,
-        selfNoiseDbSpl,
-        preampNoiseDbSpl,
-        other.converterNoiseDbSpl(),
-        decaySeconds,
-        other,
-        distanceMetres,
-        peakDbSpl,
-        basis);
+    return with(capture.withGainDb(gainDb), peakDbSpl, basis);
   }
 
   /** The same, standing on something else. */
   public Heard with(Basis other) {
-    return with(peakDbSpl, other);
+    return with(capture, peakDbSpl, other);
   }
 
-  private Heard with(double peak, Basis other) {
+  private Heard with(Capture through, double peak, Basis other) {
     return new Heard(
         directDbSpl,
         earlyDbSpl,
@@ -245,9 +231,9 @@ public record Heard(
         sources,
         selfNoiseDbSpl,
         preampNoiseDbSpl,
-        converterNoiseDbSpl,
+        through.converterNoiseDbSpl(),
         decaySeconds,
-        capture,
+        through,
         distanceMetres,
         peak,
         other);

@@ -1,5 +1,7 @@
 package nullroom.core.predict;
 
+import nullroom.core.Figures;
+
 /**
  * Where a figure comes from.
  *
@@ -22,7 +24,7 @@ public record Origin(Kind kind, String from) {
 
     /** For people, and its style class. */
     public String label() {
-      return nullroom.core.Figures.word(this);
+      return Figures.word(this);
     }
   }
 

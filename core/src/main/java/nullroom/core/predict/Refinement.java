@@ -2,7 +2,6 @@ package nullroom.core.predict;
 
 import java.util.List;
 import java.util.Optional;
-import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.room.Room;
 
@@ -30,16 +29,6 @@ public record Refinement(
 
   /** Rays are cast by this seed wherever nobody asks for another. */
   public static final long SEED = 1;
-
-  /**
-   * Traces a room; takes a part of a second.
-   *
-   * @param decaySeconds times of the room, measured where they are
-   * @throws nullroom.core.Trouble.BadField if talker or microphone is missing
-   */
-  public static Refinement of(Room room, Bands decaySeconds) {
-    return of(room, RoomResponse.of(room, SEED, Progress.NONE), decaySeconds);
-  }
 
   /**
    * From a response.
