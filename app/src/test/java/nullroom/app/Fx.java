@@ -35,7 +35,7 @@ public final class Fx {
     Platform.runLater(() -> {
       try {
         result.complete(call.call());
-      } catch (Exception e) {
+      } catch (Exception | AssertionError e) {
         result.completeExceptionally(e);
       }
     });

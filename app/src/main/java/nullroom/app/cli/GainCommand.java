@@ -11,6 +11,7 @@ import nullroom.core.book.RoomBook;
 import nullroom.core.book.School;
 import nullroom.core.book.Staging;
 import nullroom.core.plan.GainPlan;
+import nullroom.core.plan.GainReasons;
 import nullroom.core.plan.Ladder;
 import nullroom.core.plan.Why;
 import nullroom.core.predict.Heard;
@@ -83,7 +84,7 @@ final class GainCommand implements Callable<Integer> {
     Heard heard = Hearing.traced(spoken).heard();
     Margins targets = book.goal().targets();
     GainPlan plan = GainPlan.of(heard, targets, staging(book.levels().staging()));
-    List<Why> whys = why ? plan.whys(Ladder.of(heard, targets)) : List.of();
+    List<Why> whys = why ? new GainReasons(plan, Ladder.of(heard, targets)).all() : List.of();
     if (json) {
       JsonOut out = json(voice, plan);
       if (why) {

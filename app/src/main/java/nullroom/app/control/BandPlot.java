@@ -5,10 +5,12 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
+import java.util.function.IntFunction;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.plan.Why;
 import nullroom.core.predict.Origin;
 import nullroom.core.signal.Band;
 
@@ -24,8 +26,19 @@ public final class BandPlot extends PlotPane {
    * @param origin decides the pattern
    * @param figures one per band; NaN leaves the place empty
    * @param emphasis style of the bars: now, before or noise
+   * @param why where the figure of a band comes from, by its index
    */
-  public record Series(String label, Origin.Kind origin, double[] figures, String emphasis) {}
+  public record Series(
+      String label,
+      Origin.Kind origin,
+      double[] figures,
+      String emphasis,
+      IntFunction<Optional<Why>> why) {
+    /** Bars that answer nothing. */
+    public Series(String label, Origin.Kind origin, double[] figures, String emphasis) {
+      this(label, origin, figures, emphasis, band -> Optional.empty());
+    }
+  }
 
   /** A line across the bands, or with {@code low} a band between two. */
   public record Reference(String label, double[] high, Optional<double[]> low) {}
@@ -51,6 +64,8 @@ public final class BandPlot extends PlotPane {
   private double to;
   private double step;
   private double top = TOP;
+  private Asks asks = Asks.NOBODY;
+  private Optional<KeyCursor> cursor = Optional.empty();
 
   /** An empty plot of octaves with an axis. */
   public BandPlot(String axisLabel, DoubleFunction<String> format) {
@@ -79,6 +94,45 @@ public final class BandPlot extends PlotPane {
     series = List.copyOf(bars);
     reference = line;
     redraw();
+  }
+
+  /**
+   * Lets every bar answer "why?": where it is clicked, and with the keyboard, arrows going from bar
+   * to bar and enter asking.
+   */
+  public void setAsks(Asks now) {
+    asks = now;
+    cursor =
+        Optional.of(
+            new KeyCursor(
+                this,
+                () -> series.size(),
+                bands::size,
+                this::moved,
+                () -> cursor.ifPresent(c -> ask(c.row(), c.column()))));
+  }
+
+  private void moved() {
+    if (!series.isEmpty()) {
+      cursor.ifPresent(c -> c.say(axisLabel + ", " + said(series.get(c.row()), c.column())));
+    }
+    redraw();
+  }
+
+  private void ask(int s, int band) {
+    if (s < series.size()) {
+      String label = series.get(s).label();
+      asks.why(() ->
+          series.stream()
+              .filter(one -> one.label().equals(label))
+              .findFirst()
+              .flatMap(one -> one.why().apply(band)));
+    }
+  }
+
+  private String said(Series one, int band) {
+    String figure = Double.isFinite(one.figures()[band]) ? format.apply(one.figures()[band]) : "–";
+    return one.label() + ", " + bandName(band) + " Hz: " + figure;
   }
 
   private double y(double figure, double height) {
@@ -149,23 +203,28 @@ public final class BandPlot extends PlotPane {
     for (int s = 0; s < series.size(); s++) {
       Series one = series.get(s);
       double figure = one.figures()[band];
+      int row = s;
+      if (cursor.filter(c -> c.shows(row, band)).isPresent()) {
+        rectangle(x + slot * 0.14 + s * bar - 3, top, bar + 4, height - BOTTOM - top, "cursor");
+      }
       if (Double.isFinite(figure)) {
-        double top = y(figure, height);
+        double end = y(figure, height);
         Rectangle r =
             rectangle(
                 x + slot * 0.14 + s * bar,
-                top,
+                end,
                 bar - 2,
-                height - BOTTOM - top,
+                height - BOTTOM - end,
                 "bar",
                 one.emphasis(),
                 one.origin().label());
-        hint(r, one.label() + ", " + bandName(band) + " Hz: " + format.apply(figure));
+        hint(r, said(one, band));
+        r.setOnMouseClicked(e -> ask(row, band));
         if (bar > 24) {
           text(
               format.apply(figure),
               x + slot * 0.14 + s * bar + bar / 2 - 1,
-              top - 8,
+              end - 8,
               TextAlignment.CENTER,
               "figure");
         }

@@ -13,6 +13,7 @@ import javafx.scene.text.TextAlignment;
 import nullroom.core.Figures;
 import nullroom.core.plan.Ladder;
 import nullroom.core.plan.Margin;
+import nullroom.core.plan.Verdict;
 import nullroom.core.plan.Why;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
@@ -170,14 +171,10 @@ public final class LadderView extends PlotPane {
 
   /** "Clear 8 dB, close ◆": name, figure, and the word with its mark. */
   private static String label(Margin margin) {
-    String said =
-        switch (margin.verdict()) {
-          case MET -> "met ●";
-          case CLOSE -> "close ◆";
-          case SHORT -> Figures.say("%.0f short ▲", -margin.overDb());
-          case CANNOT_TELL -> "cannot tell ?";
-        };
-    return Figures.say("%s %.0f dB, %s", margin.name(), margin.db(), said);
+    Verdict verdict = margin.verdict();
+    String by = verdict == Verdict.SHORT ? Figures.say("%.0f ", -margin.overDb()) : "";
+    return Figures.say(
+        "%s %.0f dB, %s%s %s", margin.name(), margin.db(), by, verdict.label(), verdict.sign());
   }
 
   /**

@@ -3,10 +3,13 @@ package nullroom.app.control;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Consumer;
+import java.util.function.Function;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 import nullroom.core.Figures;
+import nullroom.core.plan.Why;
 import nullroom.core.predict.Origin;
 
 /** Levels as bars lying under each other, each with a name, a figure and a remark. */
@@ -59,6 +62,8 @@ public final class LevelRows extends PlotPane {
   private String axisLabel = "";
   private List<Row> rows = List.of();
   private Optional<Line> mark = Optional.empty();
+  private Consumer<String> asked = name -> {};
+  private Optional<KeyCursor> cursor = Optional.empty();
   private double left = LEAST_LEFT;
   private double markAt = Double.NEGATIVE_INFINITY;
 
@@ -70,6 +75,36 @@ public final class LevelRows extends PlotPane {
   public LevelRows(String empty) {
     super("level-rows");
     this.empty = empty;
+  }
+
+  /**
+   * Lets every bar answer "why?": where it is clicked, and with the keyboard.
+   *
+   * @param answer for the bar of a name; empty once there is none
+   */
+  public void setAsks(Asks asks, Function<String, Optional<Why>> answer) {
+    asked = name -> asks.why(() -> answer.apply(name));
+    cursor =
+        Optional.of(
+            new KeyCursor(
+                this,
+                () -> rows.size(),
+                () -> 1,
+                this::moved,
+                () ->
+                    cursor
+                        .filter(c -> !rows.isEmpty())
+                        .ifPresent(c -> asked.accept(rows.get(c.row()).name()))));
+  }
+
+  private void moved() {
+    if (!rows.isEmpty()) {
+      cursor.ifPresent(c -> {
+        Row row = rows.get(c.row());
+        c.say(row.name() + " " + row.figure() + ", " + row.remark());
+      });
+    }
+    redraw();
   }
 
   /** What is shown. */
@@ -112,6 +147,10 @@ public final class LevelRows extends PlotPane {
         mark.map(m -> left + (Math.clamp(m.level(), from, to) - from) * scale)
             .orElse(Double.NEGATIVE_INFINITY);
     for (int i = 0; i < rows.size(); i++) {
+      int index = i;
+      if (cursor.filter(c -> c.shows(index, 0)).isPresent()) {
+        rectangle(1, TOP + i * row, width - 2, row - 4, "cursor");
+      }
       draw(rows.get(i), TOP + i * row, row, from, scale);
     }
     mark.ifPresent(m -> {
@@ -142,6 +181,7 @@ public final class LevelRows extends PlotPane {
       end = left + Math.max(2, (r.level() - from) * scale);
       Rectangle drawn =
           rectangle(left, y + 3, end - left, bar, "bar", r.style(), r.origin().label());
+      drawn.setOnMouseClicked(e -> asked.accept(r.name()));
       if (!r.detail().isEmpty()) {
         hint(drawn, r.detail());
       }

@@ -122,6 +122,7 @@ public abstract class PlotPane extends Pane {
     if (kind.isInstance(before) && isPlain(before) && looks(before, styles)) {
       next++;
       before.setMouseTransparent(false);
+      before.setOnMouseClicked(null);
       if (before.getUserData() instanceof Tooltip) {
         unhinted.add(before);
       }

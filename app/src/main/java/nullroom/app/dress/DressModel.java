@@ -13,7 +13,9 @@ import nullroom.core.Trouble;
 import nullroom.core.acoustics.Materials;
 import nullroom.core.book.Goal;
 import nullroom.core.book.RoomBook;
+import nullroom.core.plan.FigureReasons;
 import nullroom.core.plan.Hanging;
+import nullroom.core.plan.Why;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.Finish;
@@ -99,6 +101,15 @@ public final class DressModel {
   /** Reverberation times with the proposal, where there is one. */
   public Optional<double[]> secondsThen() {
     return proposal().map(p -> context.session().hearing().decaySeconds(room().plus(p)).toArray());
+  }
+
+  Optional<Why> whyNow(int band) {
+    return Optional.of(FigureReasons.expected(context.session().hearing(), room(), band));
+  }
+
+  Optional<Why> whyThen(int band) {
+    return proposal()
+        .map(p -> FigureReasons.expected(context.session().hearing(), room().plus(p), band));
   }
 
   private String sayAnswer() {

@@ -31,6 +31,7 @@ public final class DressView {
   /** A view of a model. */
   public DressView(DressModel model, StationContext context) {
     this.model = model;
+    times.plot().setAsks(context.asked()::set);
     foldOut.setOnSelect(model.surfaceProperty()::set);
     VBox pictures = new VBox(foldOut, times.plot());
     pictures.getStyleClass().add("pictures");
@@ -83,11 +84,15 @@ public final class DressView {
     foldOut.show(model.room(), model.proposal());
     foldOut.select(model.surfaceProperty().get());
     List<BandPlot.Series> series = new ArrayList<>();
-    series.add(new BandPlot.Series("now", Origin.Kind.PREDICTED, model.secondsNow(), "before-bar"));
+    series.add(
+        new BandPlot.Series(
+            "now", Origin.Kind.PREDICTED, model.secondsNow(), "before-bar", model::whyNow));
     model
         .secondsThen()
         .ifPresent(then ->
-            series.add(new BandPlot.Series("with it", Origin.Kind.PREDICTED, then, "now-bar")));
+            series.add(
+                new BandPlot.Series(
+                    "with it", Origin.Kind.PREDICTED, then, "now-bar", model::whyThen)));
     times.show(series, model.goal());
   }
 

@@ -2,6 +2,7 @@ package nullroom.app.level;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.layout.FlowPane;
@@ -11,9 +12,14 @@ import nullroom.app.control.Choice;
 import nullroom.app.control.FigureTable;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.Wrapped;
+import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
 import nullroom.core.plan.FileRoom;
+import nullroom.core.plan.Quantity;
 import nullroom.core.plan.Restarts;
+import nullroom.core.plan.Why;
+import nullroom.core.plan.Why.Input;
+import nullroom.core.predict.Origin;
 
 /** How long files, cards, cameras and batteries last, and when to restart which. */
 final class FilesPage {
@@ -28,12 +34,13 @@ final class FilesPage {
   private double clipMinutes = 30;
   private double batteryMinutes = 90;
   private double session = 60;
-  private final FigureTable table = new FigureTable("files");
+  private final FigureTable table;
   private final TextArea recorders = new TextArea("camera left 15\ncamera right 15\nrecorder 180");
   private final Label restarts = new Wrapped("");
   private final VBox node;
 
-  FilesPage() {
+  FilesPage(StationContext context) {
+    table = new FigureTable("files", context.asked()::set);
     Choice<Double> rates =
         new Choice<>(
             "rate",
@@ -101,20 +108,25 @@ final class FilesPage {
   private void show() {
     FileRoom file = new FileRoom(rate, bits, channels);
     table.heads(List.of("how long", "minutes"));
-    table.row(List.of("until the card is full", minutes(file.minutes(cardGigabytes * GIGABYTE))));
-    table.row(List.of("until a file holds 4 GiB", minutes(file.minutes(FileRoom.FOUR_GIB))));
-    table.row(
-        List.of("until the camera’s file holds 4 GiB", minutes(FileRoom.cameraMinutes(megabits))));
-    table.row(
-        List.of(
-            "until the camera stops by its own limit or at 4 GiB",
-            minutes(Math.min(clipMinutes, FileRoom.cameraMinutes(megabits)))));
+    String sound = Figures.say("%.1f kHz, %d bits, %d tracks", rate / 1000, bits, channels);
+    String film = Figures.say("%.0f Mbit/s", megabits);
+    double camera = FileRoom.cameraMinutes(megabits);
+    row("until the card is full", file.minutes(cardGigabytes * GIGABYTE), sound);
+    row("until a file holds 4 GiB", file.minutes(FileRoom.FOUR_GIB), sound);
+    row("until the camera’s file holds 4 GiB", camera, film);
+    row("until the camera stops by its own limit or at 4 GiB", Math.min(clipMinutes, camera), film);
     table.row(List.of("until the battery is empty", minutes(batteryMinutes)));
     try {
       restarts.setText(words(Restarts.plan(recorders(recorders.getText()), session)));
     } catch (IllegalArgumentException e) {
       restarts.setText(String.valueOf(e.getMessage()) + ".");
     }
+  }
+
+  private void row(String name, double minutes, String rate) {
+    Input input = new Input("rate", rate, Origin.assumed("as set here"));
+    Why why = Quantity.RECORDING_TIME.why(", " + name, minutes(minutes) + " minutes", input);
+    table.row(List.of(name, new FigureTable.Figure(minutes(minutes), () -> Optional.of(why))));
   }
 
   private static String minutes(double minutes) {

@@ -1,6 +1,7 @@
 package nullroom.app.level;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -21,19 +22,23 @@ import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.book.School;
 import nullroom.core.book.Staging;
 import nullroom.core.plan.GainPlan;
+import nullroom.core.plan.GainReasons;
+import nullroom.core.plan.Quantity;
+import nullroom.core.plan.Why;
 
 /** Where each effort lands, and the gain staging by school. */
 final class GainPage {
   private static final double SIDE_WIDTH = 300;
 
   private final LevelModel model;
-  private final FigureTable table = new FigureTable("gain-plan");
+  private final FigureTable table;
   private final Label advice = new Wrapped("", "note");
   private final HBox picture;
   private final VBox controls;
 
   GainPage(LevelModel model, StationContext context) {
     this.model = model;
+    table = new FigureTable("gain-plan", context.asked()::set);
     LevelBars bars = new LevelBars(model);
     Dial gain = new Dial("Gain", "dB", 0, Staging.HIGHEST_GAIN_DB, "%.0f", model::setGain);
     Choice<VocalEffort> effort = effort(model);
@@ -135,17 +140,17 @@ final class GainPage {
   private void plan() {
     GainPlan plan = model.plan();
     table.heads(List.of("with " + Math.round(plan.gainDb()) + " dB of gain", "dBFS"));
-    table.row(List.of("voice, A-weighted", level(plan.voiceDbfsA())));
-    table.row(List.of("the same unweighted", level(plan.activeDbfs())));
-    table.row(List.of("loudest line", level(plan.peakDbfs())));
-    table.row(List.of("a laugh or shout", level(plan.shoutDbfs())));
-    table.row(List.of("left over that, dB", level(plan.headroomDb())));
-    table.row(List.of("noise, A-weighted", level(plan.noiseDbfsA())));
+    row("voice, A-weighted", plan.voiceDbfsA(), Quantity.PLANNED_VOICE);
+    row("the same unweighted", plan.activeDbfs(), Quantity.PLANNED_SPEECH);
+    row("loudest line", plan.peakDbfs(), Quantity.PLANNED_PEAK);
+    row("a laugh or shout", plan.shoutDbfs(), Quantity.PLANNED_SHOUT);
+    row("left over that, dB", plan.headroomDb(), Quantity.PLANNED_HEADROOM);
+    row("noise, A-weighted", plan.noiseDbfsA(), Quantity.PLANNED_NOISE);
     for (GainPlan.Word word : plan.words()) {
       table.row(
           List.of(
               word.bits() == 32 ? "in 32-bit float" : "in " + word.bits() + " bits, dithered",
-              level(word.noiseDbfsA())));
+              new FigureTable.Figure(level(word.noiseDbfsA()), () -> why(word))));
     }
     advice.setText(
         String.join(
@@ -156,6 +161,19 @@ final class GainPage {
                         ? Stream.empty()
                         : Stream.of("No limiter is needed, and no second track."))
                 .toList()));
+  }
+
+  private void row(String name, double db, Quantity quantity) {
+    table.row(List.of(name, new FigureTable.Figure(level(db), () -> model.reasons().of(quantity))));
+  }
+
+  /** Of the word of that length in the plan as it is then. */
+  private Optional<Why> why(GainPlan.Word word) {
+    GainReasons now = model.reasons();
+    return now.plan().words().stream()
+        .filter(w -> w.bits() == word.bits())
+        .findFirst()
+        .flatMap(now::of);
   }
 
   private static String level(double db) {

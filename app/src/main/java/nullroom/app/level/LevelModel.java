@@ -14,6 +14,7 @@ import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.book.RoomBook;
 import nullroom.core.book.Staging;
 import nullroom.core.plan.GainPlan;
+import nullroom.core.plan.GainReasons;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.PlacedMicrophone;
@@ -62,6 +63,11 @@ public final class LevelModel {
   /** The gain staging of the school chosen. */
   public GainPlan plan() {
     return GainPlan.of(context.session().heard(), book().goal().targets(), staging());
+  }
+
+  /** Why the levels of that plan are what they are. */
+  public GainReasons reasons() {
+    return new GainReasons(plan(), context.session().ladder());
   }
 
   /** What gain is planned for. */

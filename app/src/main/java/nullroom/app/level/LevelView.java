@@ -34,7 +34,7 @@ public final class LevelView {
         yield new PageParts(take.node(), take.controls());
       }
       case BRIEF -> new PageParts(new BriefPage(model, context).node(), new HBox());
-      case FILES -> new PageParts(new FilesPage().node(), new HBox());
+      case FILES -> new PageParts(new FilesPage(context).node(), new HBox());
     };
   }
 

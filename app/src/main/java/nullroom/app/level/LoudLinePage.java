@@ -1,5 +1,6 @@
 package nullroom.app.level;
 
+import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
@@ -12,6 +13,9 @@ import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
 import nullroom.core.measure.take.TakeChannel;
+import nullroom.core.plan.Quantity;
+import nullroom.core.plan.Why.Input;
+import nullroom.core.predict.Origin;
 
 /** The half minute, step by step, with its meter. */
 final class LoudLinePage {
@@ -19,7 +23,7 @@ final class LoudLinePage {
   private final MeterBar meter;
   private final Label now = new Wrapped("", "answer");
   private final Label more = new Wrapped("", "note");
-  private final FigureTable figures = new FigureTable("loud-line-figures");
+  private final FigureTable figures;
   private final Button turn = new Button("I turned it as told");
   private final Button lock = new Button("Lock it");
   private final TakePlot course = new TakePlot();
@@ -28,6 +32,7 @@ final class LoudLinePage {
 
   LoudLinePage(LevelModel level, StationContext context) {
     model = level.loudLine();
+    figures = new FigureTable("loud-line-figures", context.asked()::set);
     meter = new MeterBar(level);
     now.setId("loud-line-now");
     Button start = new Button("Begin");
@@ -79,12 +84,20 @@ final class LoudLinePage {
         .ifPresent(r ->
             figures.row(
                 java.util.List.of(
-                    level(r.heldDbfs(), "dBFS"),
-                    level(r.truePeakDbtp(), "dBTP"),
-                    level(r.live().aDbfs().orElse(Double.NaN), "dBFS"),
-                    r.momentaryLufs().isPresent()
-                        ? level(r.momentaryLufs().getAsDouble(), "LUFS")
-                        : "")));
+                    heard(Quantity.SAMPLE_PEAK, level(r.heldDbfs(), "dBFS")),
+                    heard(Quantity.TRUE_PEAK, level(r.truePeakDbtp(), "dBTP")),
+                    heard(Quantity.FAST_LEVEL, level(r.live().aDbfs().orElse(Double.NaN), "dBFS")),
+                    heard(
+                        Quantity.MOMENTARY, level(r.momentaryLufs().orElse(Double.NaN), "LUFS")))));
+  }
+
+  /** A figure of what is heard now; nothing else may be made of it. */
+  private static FigureTable.Figure heard(Quantity quantity, String figure) {
+    Input input =
+        new Input("sound", "of the loud line", new Origin(Origin.Kind.MEASURED, "heard just now"));
+    return new FigureTable.Figure(
+        figure,
+        () -> figure.isEmpty() ? Optional.empty() : Optional.of(quantity.why("", figure, input)));
   }
 
   private static String level(double db, String unit) {

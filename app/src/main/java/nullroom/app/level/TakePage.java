@@ -1,7 +1,6 @@
 package nullroom.app.level;
 
 import java.io.File;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -29,6 +28,7 @@ import nullroom.core.book.Brief;
 import nullroom.core.book.Handover;
 import nullroom.core.measure.take.TakeChannel;
 import nullroom.core.measure.take.TakeReport;
+import nullroom.core.plan.Quantity;
 import nullroom.core.plan.TakeCheck;
 
 /** A take's level over time with what was found, the checks, and the file to hand over. */
@@ -53,7 +53,7 @@ final class TakePage {
   private final StationContext context;
   private final TakePlot plot = new TakePlot();
   private final FigureTable checks = new FigureTable("take-checks");
-  private final FigureTable figures = new FigureTable("take-figures");
+  private final FigureTable figures;
   private final Label found = new Wrapped("", "soft");
   private final Label delivery = new Wrapped("", "note");
   private final TextField from = time("take-from", "seconds from which it is kept", "0");
@@ -64,6 +64,7 @@ final class TakePage {
 
   TakePage(LevelModel level, StationContext context) {
     model = level.take();
+    figures = new FigureTable("take-figures", context.asked()::set);
     this.context = context;
     model.recall();
     plot.setMinHeight(PLOT_HEIGHT);
@@ -210,28 +211,26 @@ final class TakePage {
 
   private void figures(TakeReport report, TakeChannel c) {
     figures.heads(List.of("figures", ""));
-    List<Object[]> rows = new ArrayList<>();
-    rows.add(new Object[] {"peak, dBFS", OptionalDouble.of(Decibels.ofAmplitude(c.peak()))});
-    rows.add(
-        new Object[] {
-          "true peak, dBTP", OptionalDouble.of(Decibels.ofAmplitude(report.truePeak()))
-        });
-    rows.add(new Object[] {"loudness, LUFS", report.loudness().integratedLufs()});
-    rows.add(new Object[] {"range, LU", report.loudness().rangeLu()});
-    rows.add(new Object[] {"speech, dBFS", c.activeSpeechDbfs()});
-    rows.add(new Object[] {"spoken, % of time", c.activityPercent()});
-    rows.add(new Object[] {"noise floor, dBFS", c.noiseFloorDbfs()});
-    rows.add(new Object[] {"the same, A", c.noiseFloorDbfsA()});
-    rows.add(new Object[] {"speech to noise, dB", c.speechToNoiseDb()});
-    for (Object[] row : rows) {
-      OptionalDouble figure = (OptionalDouble) row[1];
-      figures.row(
-          List.of(
-              row[0],
-              figure.isPresent() && Double.isFinite(figure.getAsDouble())
-                  ? Figures.say("%.1f", figure.getAsDouble())
-                  : "–"));
-    }
+    row("peak, dBFS", OptionalDouble.of(Decibels.ofAmplitude(c.peak())), Quantity.SAMPLE_PEAK);
+    row(
+        "true peak, dBTP",
+        OptionalDouble.of(Decibels.ofAmplitude(report.truePeak())),
+        Quantity.TRUE_PEAK);
+    row("loudness, LUFS", report.loudness().integratedLufs(), Quantity.LOUDNESS);
+    row("range, LU", report.loudness().rangeLu(), Quantity.LOUDNESS_RANGE);
+    row("speech, dBFS", c.activeSpeechDbfs(), Quantity.ACTIVE_SPEECH);
+    row("spoken, % of time", c.activityPercent(), Quantity.SPOKEN);
+    row("noise floor, dBFS", c.noiseFloorDbfs(), Quantity.FLOOR);
+    row("the same, A", c.noiseFloorDbfsA(), Quantity.FLOOR_A);
+    row("speech to noise, dB", c.speechToNoiseDb(), Quantity.SPEECH_TO_NOISE);
+  }
+
+  private void row(String name, OptionalDouble figure, Quantity quantity) {
+    String text =
+        figure.isPresent() && Double.isFinite(figure.getAsDouble())
+            ? Figures.say("%.1f", figure.getAsDouble())
+            : "–";
+    figures.row(List.of(name, new FigureTable.Figure(text, () -> model.why(quantity))));
   }
 
   VBox node() {

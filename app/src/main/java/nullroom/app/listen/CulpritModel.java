@@ -15,6 +15,9 @@ import nullroom.core.book.RoomBook;
 import nullroom.core.book.Suspect;
 import nullroom.core.measure.noise.Culprits;
 import nullroom.core.measure.noise.Scale;
+import nullroom.core.plan.Quantity;
+import nullroom.core.plan.Why;
+import nullroom.core.plan.Why.Input;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Origin;
 import nullroom.core.room.NearMicrophone;
@@ -35,6 +38,9 @@ public final class CulpritModel {
           Suspect.of("lamp fan", false),
           Suspect.of("extractor", false),
           Suspect.of("window", false));
+
+  /** Name of the bar of them all. */
+  static final String ALL = "everything on";
 
   private final StationContext context;
 
@@ -236,6 +242,32 @@ public final class CulpritModel {
       return "no difference heard";
     }
     return (culprit.uncertain() ? "under " : "") + Words.level(level, scale());
+  }
+
+  /** Why a bar is what it is: all of them on, or one of them; empty where there is none such. */
+  public Optional<Why> why(String name) {
+    if (name.equals(ALL)) {
+      return board()
+          .map(b -> {
+            Input sounds =
+                new Input(
+                    "recordings", "with each of them on", new Origin(allKind(), allKind().label()));
+            return Quantity.CULPRITS_ALL.why("", Words.level(totalDbfsA(b), scale()), sounds);
+          });
+    }
+    return board()
+        .flatMap(b -> b.order().stream().filter(c -> c.name().equals(name)).findFirst())
+        .map(c -> {
+          Origin.Kind kind = origin(c);
+          Input pair =
+              new Input("recordings", "with it on and with it off", new Origin(kind, kind.label()));
+          return Quantity.CULPRIT.why(" of the " + name, own(c), pair);
+        });
+  }
+
+  /** How the level of all of them on is known. */
+  Origin.Kind allKind() {
+    return Origin.Kind.heard(suspects().stream().anyMatch(Suspect::simulated));
   }
 
   /** How its level is known. */

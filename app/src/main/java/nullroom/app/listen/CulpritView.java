@@ -19,7 +19,6 @@ import nullroom.core.Figures;
 import nullroom.core.book.Suspect;
 import nullroom.core.measure.noise.Culprits;
 import nullroom.core.measure.noise.Scale;
-import nullroom.core.predict.Origin;
 import nullroom.core.room.NearMicrophone;
 
 /** The culprit board. */
@@ -38,6 +37,7 @@ final class CulpritView {
   CulpritView(CulpritModel model, StationContext context) {
     this.model = model;
     this.context = context;
+    rows.setAsks(context.asked()::set, model::why);
     VBox picture = new VBox(10, rows, board);
     WhileShown.follow(picture, this::refresh, context.session().bookProperty());
     refresh();
@@ -57,10 +57,10 @@ final class CulpritView {
       double total = model.totalDbfsA(b) + offset;
       bars.add(
           new LevelRows.Row(
-              "everything on",
+              CulpritModel.ALL,
               total,
               0,
-              Origin.Kind.heard(model.suspects().stream().anyMatch(Suspect::simulated)),
+              model.allKind(),
               Words.level(total - offset, scale),
               "",
               "noise-bar"));
@@ -82,7 +82,7 @@ final class CulpritView {
     rows.show(
         scale.isPresent() ? "own level at the microphone, dBA" : "own level, dBFS A",
         bars,
-        found.map(b -> new LevelRows.Line("everything on", model.totalDbfsA(b) + offset)));
+        found.map(b -> new LevelRows.Line(CulpritModel.ALL, model.totalDbfsA(b) + offset)));
     board.getChildren().clear();
     model.suspects().forEach(suspect -> board.getChildren().add(row(suspect)));
   }

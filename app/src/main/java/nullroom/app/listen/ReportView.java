@@ -3,26 +3,32 @@ package nullroom.app.listen;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Supplier;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.BandName;
 import nullroom.app.control.BandPlot;
+import nullroom.app.control.FigureTable;
 import nullroom.app.control.FilePick;
 import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
+import nullroom.app.shell.BookSession;
 import nullroom.app.shell.PageParts;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
 import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.NoiseRating;
 import nullroom.core.book.HumTest;
 import nullroom.core.book.NoiseMeasurement;
 import nullroom.core.measure.noise.NoiseReport;
 import nullroom.core.measure.noise.Scale;
+import nullroom.core.plan.FigureReasons;
+import nullroom.core.plan.Quantity;
+import nullroom.core.plan.Why;
 import nullroom.core.predict.Origin;
 import nullroom.core.signal.Band;
 
@@ -38,15 +44,20 @@ final class ReportView {
           "third octaves as the microphone gives them",
           figure -> Figures.say("%.0f", figure),
           Band.THIRDS);
-  private final GridPane figures = new GridPane();
+  private final BookSession session;
+  private final FigureTable figures;
   private final PageParts parts;
 
   ReportView(ListenModel model, StationContext context) {
     this.model = model;
+    session = context.session();
     octaves.setAxis(0, 70, 10);
     thirds.setMinHeight(THIRDS_HEIGHT);
     thirds.setPrefHeight(THIRDS_HEIGHT);
-    figures.getStyleClass().add("figures");
+    figures = new FigureTable("noise-figures", context.asked()::set);
+    figures.getStyleClass().setAll("figures", "table-figures");
+    octaves.setAsks(context.asked()::set);
+    thirds.setAsks(context.asked()::set);
     VBox plots = new VBox(6, octaves, thirds);
     VBox.setVgrow(octaves, Priority.ALWAYS);
     HBox.setHgrow(plots, Priority.ALWAYS);
@@ -64,11 +75,15 @@ final class ReportView {
     octaves.show(
         List.of(
             new BandPlot.Series(
-                "room, " + model.origin(), model.plotted(), model.noise().toArray(), "noise-bar")),
+                "room, " + model.origin(),
+                model.plotted(),
+                model.noise().toArray(),
+                "noise-bar",
+                band -> FigureReasons.roomBand(session.book(), band))),
         model
             .quietLine()
             .map(q -> new BandPlot.Reference("quiet line", q.toArray(), Optional.empty())));
-    figures.getChildren().clear();
+    figures.heads(List.of());
     Optional<NoiseMeasurement> measured = model.measurement();
     shown(thirds, measured.isPresent());
     shown(figures, measured.isPresent());
@@ -87,46 +102,62 @@ final class ReportView {
     }
     thirds.setAxis(n.scale().isPresent() ? 0 : -120, n.scale().isPresent() ? 60 : 0, 20);
     thirds.show(
-        List.of(new BandPlot.Series("", Origin.Kind.heard(n.simulated()), levels, "noise-bar")),
+        List.of(
+            new BandPlot.Series(
+                "",
+                Origin.Kind.heard(n.simulated()),
+                levels,
+                "noise-bar",
+                band -> FigureReasons.third(session.book(), band))),
         Optional.empty());
-    row(n.scale().isPresent() ? "at the mic, dB SPL" : "at the mic, dBFS", "");
-    row("LAeq", level(r.laeqDbfs(), offset));
-    row("LCeq", level(r.lceqDbfs(), offset));
-    row("LZeq", level(r.lzeqDbfs(), offset));
-    row("LAFmax", level(r.laMaxFastDbfs(), offset));
-    row("LA10", level(r.la10Dbfs(), offset));
-    row("LA50", level(r.la50Dbfs(), offset));
-    row("LA90", level(r.la90Dbfs(), offset));
-    row("C − A", level(r.cMinusADb(), 0));
+    figures.head(n.scale().isPresent() ? "at the mic, dB SPL" : "at the mic, dBFS");
+    row("LAeq", level(r.laeqDbfs(), offset), Quantity.LAEQ);
+    row("LCeq", level(r.lceqDbfs(), offset), Quantity.LCEQ);
+    row("LZeq", level(r.lzeqDbfs(), offset), Quantity.LZEQ);
+    row("LAFmax", level(r.laMaxFastDbfs(), offset), Quantity.LAF_MAX);
+    row("LA10", level(r.la10Dbfs(), offset), Quantity.LA10);
+    row("LA50", level(r.la50Dbfs(), offset), Quantity.LA50);
+    row("LA90", level(r.la90Dbfs(), offset), Quantity.LA90);
+    row("C − A", level(r.cMinusADb(), 0), Quantity.C_MINUS_A);
     n.scale()
         .ifPresent(s -> {
-          row("give or take", Figures.say("%.1f", s.uncertaintyDb()));
-          row("the room itself", "");
-          n.laeqDbSpl().ifPresent(a -> row("dBA", Figures.say("%.1f", a)));
-          n.nc()
-              .ifPresent(nc -> row("NC", nc.rating() + " at " + BandName.of(nc.decidingBandHz())));
-          n.nr()
-              .ifPresent(nr -> row("NR", nr.rating() + " at " + BandName.of(nr.decidingBandHz())));
+          row("give or take", Figures.say("%.1f", s.uncertaintyDb()), Quantity.SCALE_DOUBT);
+          figures.head("the room itself");
+          n.laeqDbSpl().ifPresent(a -> row("dBA", Figures.say("%.1f", a), Quantity.ROOM_LEVEL));
+          n.nc().ifPresent(nc -> row("NC", rating(nc), Quantity.NC));
+          n.nr().ifPresent(nr -> row("NR", rating(nr), Quantity.NR));
         });
     n.roomDbSpl().ifPresent(this::belowLine);
+  }
+
+  private static String rating(NoiseRating rating) {
+    return rating.rating() + " at " + BandName.of(rating.decidingBandHz());
   }
 
   private void belowLine(Bands room) {
     model
         .quietLine()
-        .ifPresent(
-            line -> row("to the quiet line", Figures.say("%+.1f dB", line.get(0) - room.get(0))));
+        .ifPresent(line ->
+            row(
+                "to the quiet line",
+                Figures.say("%+.1f dB", line.get(0) - room.get(0)),
+                () ->
+                    FigureReasons.toQuietLine(
+                        session.heard(), session.book().goal().targets(), model.noise())));
   }
 
   private static String level(OptionalDouble dbfs, double offset) {
     return dbfs.isPresent() ? Figures.say("%.1f", dbfs.getAsDouble() + offset) : "–";
   }
 
-  private void row(String name, String figure) {
+  private void row(String name, String figure, Quantity quantity) {
+    row(name, figure, () -> FigureReasons.noise(session.book(), quantity));
+  }
+
+  private void row(String name, String figure, Supplier<Optional<Why>> why) {
     Label label = new Label(name);
-    label.getStyleClass().add(figure.isEmpty() ? "table-head" : "soft");
-    Label number = new Label(figure);
-    figures.addRow(figures.getRowCount(), label, number);
+    label.getStyleClass().add("soft");
+    figures.row(List.of(label, new FigureTable.Figure(figure, why)));
   }
 
   private VBox controls(StationContext context) {

@@ -10,6 +10,9 @@ import nullroom.core.book.RoomBook;
 import nullroom.core.book.Suspect;
 import nullroom.core.measure.noise.Scale;
 import nullroom.core.measure.noise.Spots;
+import nullroom.core.plan.FigureReasons;
+import nullroom.core.plan.Quantity;
+import nullroom.core.plan.Why;
 import nullroom.core.signal.SampleSource;
 import nullroom.io.device.AudioDevice;
 
@@ -47,6 +50,20 @@ public final class SpotModel {
         heard().stream()
             .map(s -> new Spots.Candidate(name(s), s.report().laeqDbfs().orElseThrow(), s.report()))
             .toList());
+  }
+
+  /** Why the level in a place is what it is; empty where none of that name was heard. */
+  public Optional<Why> why(String place) {
+    return find(place).flatMap(s -> FigureReasons.noise(s, Quantity.LAEQ));
+  }
+
+  /** The same of an octave of it. */
+  public Optional<Why> why(String place, int band) {
+    return find(place).flatMap(s -> FigureReasons.octave(s, band));
+  }
+
+  private Optional<NoiseMeasurement> find(String place) {
+    return heard().stream().filter(s -> name(s).equals(place)).findFirst();
   }
 
   /** What their levels mean, where that is known and alike for all. */

@@ -36,6 +36,8 @@ final class SpotView {
     this.model = model;
     this.listen = listen;
     this.context = context;
+    rows.setAsks(context.asked()::set, model::why);
+    spectra.setAsks(context.asked()::set);
     VBox picture = new VBox(14, rows, spectra);
     VBox.setVgrow(spectra, Priority.ALWAYS);
     WhileShown.follow(picture, this::refresh, context.session().bookProperty());
@@ -91,7 +93,8 @@ final class SpotView {
                         (best ? "best, " : "worst, ") + r.candidate().name(),
                         Origin.Kind.heard(model.simulated(r.candidate().name())),
                         levels.toArray(),
-                        best ? "now-bar" : "before-bar")));
+                        best ? "now-bar" : "before-bar",
+                        band -> model.why(r.candidate().name(), band))));
       }
     }
     spectra.show(series, Optional.empty());

@@ -8,15 +8,16 @@ import nullroom.app.shell.StationText;
 import nullroom.core.Figures;
 import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.book.RoomBook;
+import nullroom.core.plan.Ladder;
 import nullroom.core.plan.Margin;
 import nullroom.core.plan.Verdicts;
+import nullroom.core.plan.Why;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.Aim;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Talker;
-import org.jspecify.annotations.Nullable;
 
 /** What the microphone station knows and can do. */
 public final class MicModel {
@@ -25,7 +26,7 @@ public final class MicModel {
 
   private final StationContext context;
   private final StationText say;
-  private @Nullable RoomBook rankedFor;
+  private long rankedAt = -1;
   private List<Choice> ranking = List.of();
 
   /** A model that works with a context. */
@@ -91,9 +92,9 @@ public final class MicModel {
    * All types at this place, each with the gain that suits it, the strongest weakest margin first.
    */
   public List<Choice> choices() {
-    RoomBook now = book();
-    if (!now.equals(rankedFor)) {
-      rankedFor = now;
+    long now = context.session().revisionProperty().get();
+    if (now != rankedAt) {
+      rankedAt = now;
       ranking =
           MicrophoneType.ALL.stream()
               .map(t -> new Choice(t, verdictsWith(t), t.isIn(microphone().capture())))
@@ -107,11 +108,21 @@ public final class MicModel {
     return choice.verdicts().weakest().overDb();
   }
 
+  /** Why a margin is what it is with another type. */
+  public Optional<Why> why(MicrophoneType type, String margin) {
+    return Ladder.of(heardWith(type), targets()).findWhy(margin);
+  }
+
   private Verdicts verdictsWith(MicrophoneType type) {
+    return Verdicts.of(heardWith(type), targets());
+  }
+
+  /** With the gain that is right for it. */
+  private Heard heardWith(MicrophoneType type) {
     PlacedMicrophone m = microphone().with(type.on(microphone().capture()));
     Heard asIs = context.session().heard(book().room().withMicrophone(m));
     double gain = book().levels().staging().rightGainDb(asIs, targets());
-    return Verdicts.of(asIs.withGainDb(gain), targets());
+    return asIs.withGainDb(gain);
   }
 
   /** Uses another type. */

@@ -1,15 +1,16 @@
 package nullroom.app.mic;
 
+import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Dial;
+import nullroom.app.control.FigureTable;
 import nullroom.app.control.Fitted;
 import nullroom.app.control.WhileShown;
 import nullroom.app.shell.Station;
@@ -24,11 +25,12 @@ import nullroom.core.plan.Verdict;
 public final class MicView {
   private final Node node;
   private final MicModel model;
-  private final GridPane table = new GridPane();
+  private final FigureTable table;
 
   /** A view of a model. */
   public MicView(MicModel model, StationContext context) {
     this.model = model;
+    table = new FigureTable("mic-types", context.asked()::set);
     MicSide side = new MicSide(model);
     Dial distance =
         new Dial(
@@ -51,8 +53,6 @@ public final class MicView {
         .subscribe(units ->
             distance.setSaid(
                 cm -> units == Units.FEET ? units.length(cm / 100) : Figures.say("%.0f cm", cm)));
-    table.getStyleClass().add("table");
-    table.setId("mic-types");
     VBox right = new VBox(distance, angle, table);
     right.getStyleClass().add("pictures");
     HBox picture = new HBox(side, right);
@@ -80,28 +80,23 @@ public final class MicView {
   }
 
   private void fill() {
-    table.getChildren().clear();
-    List<String> heads = List.of("All types at this spot", "Quiet", "Clear", "Safe");
-    for (int c = 0; c < heads.size(); c++) {
-      Label head = new Label(heads.get(c));
-      head.getStyleClass().add("table-head");
-      table.add(head, c, 0);
-    }
-    int row = 1;
+    table.heads(List.of("All types at this spot", "Quiet", "Clear", "Safe"));
     for (MicModel.Choice choice : model.choices()) {
       Button name = new Button(choice.type().label() + (choice.inUse() ? "  ✓" : ""));
       name.getStyleClass().addAll("plain", choice.inUse() ? "chosen" : "choice");
       name.setMinWidth(Region.USE_PREF_SIZE);
       name.setOnAction(e -> model.setType(choice.type()));
-      table.add(name, 0, row);
-      int column = 1;
+      List<Object> cells = new ArrayList<>(List.of(name));
       for (Margin margin : choice.verdicts().all()) {
         Verdict verdict = margin.verdict();
-        Label cell = new Label(Figures.say("%.0f dB %s", margin.db(), verdict.sign()));
-        cell.getStyleClass().addAll("cell", "margin-" + verdict.id());
-        table.add(cell, column++, row);
+        cells.add(
+            new FigureTable.Figure(
+                Figures.say("%.0f dB %s", margin.db(), verdict.sign()),
+                () -> model.why(choice.type(), margin.name()),
+                "cell",
+                "margin-" + verdict.id()));
       }
-      row++;
+      table.row(cells);
     }
     Label targets =
         new Label(
@@ -111,7 +106,7 @@ public final class MicView {
     targets.getStyleClass().add("soft");
     targets.setWrapText(true);
     targets.setMinHeight(Region.USE_PREF_SIZE);
-    table.add(targets, 0, row, 4, 1);
+    table.below(targets);
   }
 
   /** The nodes. */

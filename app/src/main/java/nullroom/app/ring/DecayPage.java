@@ -1,6 +1,7 @@
 package nullroom.app.ring;
 
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -11,7 +12,11 @@ import nullroom.app.control.BandPlot;
 import nullroom.app.control.DecayPlot;
 import nullroom.app.control.TimeBars;
 import nullroom.app.control.WhileShown;
+import nullroom.app.shell.BookSession;
 import nullroom.app.shell.StationContext;
+import nullroom.core.acoustics.Octave;
+import nullroom.core.plan.FigureReasons;
+import nullroom.core.plan.Quantity;
 import nullroom.core.predict.Origin;
 
 /** Decay per octave, times against the goal, single arrivals. */
@@ -24,6 +29,8 @@ final class DecayPage {
   DecayPage(RingModel model, StationContext context) {
     DecayPlot decays = new DecayPlot(COLUMNS);
     TimeBars times = new TimeBars();
+    times.plot().setAsks(context.asked()::set);
+    BookSession session = context.session();
     ArrivalPlot arrivals = new ArrivalPlot();
     Label details = new Label();
     details.setId("ring-details");
@@ -35,9 +42,19 @@ final class DecayPage {
           times.show(
               List.of(
                   new BandPlot.Series(
-                      model.origin().label(), model.origin(), model.measuredSeconds(), "now-bar"),
+                      model.origin().label(),
+                      model.origin(),
+                      model.measuredSeconds(),
+                      "now-bar",
+                      b ->
+                          FigureReasons.mean(
+                              session.book(), Quantity.MEAN_T20, Octave.nominalHz(b))),
                   new BandPlot.Series(
-                      "predicted", Origin.Kind.PREDICTED, model.predictedSeconds(), "before-bar")),
+                      "predicted",
+                      Origin.Kind.PREDICTED,
+                      model.predictedSeconds(),
+                      "before-bar",
+                      b -> Optional.of(FigureReasons.predicted(session.book(), b)))),
               model.goal());
           arrivals.show(stems(model), !model.bands().isEmpty());
           String words = model.details();

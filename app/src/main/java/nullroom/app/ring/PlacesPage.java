@@ -2,6 +2,7 @@ package nullroom.app.ring;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.function.Function;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -14,24 +15,32 @@ import nullroom.app.control.FigureTable;
 import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
+import nullroom.app.shell.BookSession;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.book.DecayMeasurement;
 import nullroom.core.measure.decay.PositionAverage;
+import nullroom.core.plan.FigureReasons;
+import nullroom.core.plan.Quantity;
+import nullroom.core.signal.Band;
 
 /** Measurements at several places, their mean and spread, and what has changed since before. */
 final class PlacesPage {
   private final PlacesModel model;
   private final RingModel ring;
-  private final FigureTable average = new FigureTable("ring-average");
-  private final FigureTable measurements = new FigureTable("ring-measurements");
+  private final BookSession session;
+  private final FigureTable average;
+  private final FigureTable measurements;
   private final Label grade = new Wrapped("");
   private final Label change = new Wrapped("");
   private final ScrollPane node;
 
   PlacesPage(RingModel ring, StationContext context) {
     this.ring = ring;
+    session = context.session();
+    measurements = new FigureTable("ring-measurements", context.asked()::set);
+    average = new FigureTable("ring-average", context.asked()::set);
     model = ring.places();
     refresh();
     VBox all = new VBox(12, next(), grade, average, change, measurements);
@@ -83,17 +92,23 @@ final class PlacesPage {
     model
         .average()
         .ifPresent(a -> {
-          average.row(bands("T20, s", a, b -> Figures.say("%.2f", b.seconds())));
+          average.row(bands("T20, s", Quantity.MEAN_T20, a, b -> Figures.say("%.2f", b.seconds())));
           average.row(
               bands(
                   "spread",
+                  Quantity.SPREAD,
                   a,
                   b ->
                       b.spreadSeconds().isPresent()
                           ? Figures.say("%.2f", b.spreadSeconds().getAsDouble())
                           : "–"));
-          average.row(bands("give or take", a, b -> Figures.say("%.2f", 2 * b.deviationSeconds())));
-          average.row(bands("places", a, b -> String.valueOf(b.pairs())));
+          average.row(
+              bands(
+                  "give or take",
+                  Quantity.T20_CHANCE,
+                  a,
+                  b -> Figures.say("%.2f", 2 * b.deviationSeconds())));
+          average.row(bands("places", Quantity.PLACES, a, b -> String.valueOf(b.pairs())));
         });
     measurements.heads(
         model.all().isEmpty()
@@ -102,10 +117,19 @@ final class PlacesPage {
     model.all().forEach(d -> measurements.row(cells(d)));
   }
 
-  private static List<String> bands(
-      String head, PositionAverage average, Function<PositionAverage.Averaged, String> figure) {
-    List<String> cells = new ArrayList<>(List.of(head));
-    Octave.ALL.forEach(b -> cells.add(average.band(b.nominalHz()).map(figure).orElse("–")));
+  private List<Object> bands(
+      String head,
+      Quantity quantity,
+      PositionAverage average,
+      Function<PositionAverage.Averaged, String> figure) {
+    List<Object> cells = new ArrayList<>(List.of(head));
+    for (Band octave : Octave.ALL) {
+      double hz = octave.nominalHz();
+      cells.add(
+          new FigureTable.Figure(
+              average.band(hz).map(figure).orElse("–"),
+              () -> FigureReasons.mean(session.book(), quantity, hz)));
+    }
     return cells;
   }
 
@@ -118,10 +142,16 @@ final class PlacesPage {
     return List.of(
         when,
         d.at().pair(),
-        RingWords.seconds(d.report().tMidSeconds()),
-        RingWords.seconds(d.report().tVoiceSeconds()),
+        mean(d, Quantity.T_MID, d.report().tMidSeconds()),
+        mean(d, Quantity.T_VOICE, d.report().tVoiceSeconds()),
         model.counts(d) ? "now" : "before",
         drop);
+  }
+
+  private static FigureTable.Figure mean(
+      DecayMeasurement d, Quantity quantity, OptionalDouble seconds) {
+    return new FigureTable.Figure(
+        RingWords.seconds(seconds), () -> FigureReasons.decay(d, quantity));
   }
 
   private static String shortened(String words) {

@@ -19,9 +19,9 @@ import nullroom.app.control.NumberField;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
 import nullroom.core.Trouble;
-import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Material;
 import nullroom.core.acoustics.PorousLayer;
+import nullroom.core.plan.FigureReasons;
 import nullroom.core.predict.Origin;
 import nullroom.core.room.Surface;
 
@@ -47,6 +47,7 @@ final class MaterialsPage {
     model = room.materials();
     furniture = room.furniture();
     this.context = context;
+    plot.setAsks(context.asked()::set);
     plot.setAxis(0, 1, 0.2);
     plot.setPrefHeight(200);
     source.setWrapText(true);
@@ -188,12 +189,16 @@ final class MaterialsPage {
   private void show() {
     forget.setVisible(first.filter(MaterialsModel::isOwn).isPresent());
     List<BandPlot.Series> series = new ArrayList<>();
-    first.ifPresent(m -> series.add(series(m.name(), m.absorption(), "now-bar")));
-    before.ifPresent(m -> series.add(series(m.name(), m.absorption(), "before-bar")));
+    first.ifPresent(m -> series.add(series(m, "now-bar")));
+    before.ifPresent(m -> series.add(series(m, "before-bar")));
     PorousLayer layer = current();
     series.add(
         new BandPlot.Series(
-            "the layer below", Origin.Kind.PREDICTED, layer.absorption().toArray(), "noise-bar"));
+            "the layer below",
+            Origin.Kind.PREDICTED,
+            layer.absorption().toArray(),
+            "noise-bar",
+            band -> Optional.of(FigureReasons.layer(layer, band))));
     plot.show(series, Optional.empty());
     Material nearest = model.nearest(layer.absorption());
     source.setText(
@@ -203,8 +208,14 @@ final class MaterialsPage {
             + ". Rooms for testing read up to 0.3 more than the layer around 1 kHz.");
   }
 
-  private static BandPlot.Series series(String name, Bands absorption, String style) {
+  private static BandPlot.Series series(Material material, String style) {
+    String name = material.name();
     String label = name.length() > 26 ? name.substring(0, 25) + "…" : name;
-    return new BandPlot.Series(label, Origin.Kind.MEASURED, absorption.toArray(), style);
+    return new BandPlot.Series(
+        label,
+        Origin.Kind.MEASURED,
+        material.absorption().toArray(),
+        style,
+        band -> Optional.of(FigureReasons.absorption(material, band)));
   }
 }

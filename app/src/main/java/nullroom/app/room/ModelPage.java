@@ -3,6 +3,8 @@ package nullroom.app.room;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Supplier;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -18,6 +20,10 @@ import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.book.DecayMeasurement;
+import nullroom.core.plan.FigureReasons;
+import nullroom.core.plan.Quantity;
+import nullroom.core.plan.Why;
+import nullroom.core.plan.Why.Input;
 import nullroom.core.predict.Origin;
 import nullroom.core.predict.Tuning;
 import nullroom.core.room.Surface;
@@ -32,14 +38,15 @@ final class ModelPage {
   private final Label words = new Wrapped("");
   private final HBox tracing = new HBox(6);
   private final Label blame = new Wrapped("");
-  private final FigureTable changes = new FigureTable("model-changes");
-  private final FigureTable modes = new FigureTable("model-modes");
+  private final FigureTable changes = new FigureTable("model-changes", this::ask);
+  private final FigureTable modes = new FigureTable("model-modes", this::ask);
   private final Button tune = new Button("Take the tuned materials over");
   private final ScrollPane node;
 
   ModelPage(TraceModel model, StationContext context) {
     this.model = model;
     this.context = context;
+    times.plot().setAsks(this::ask);
     times.plot().setPrefHeight(CHART_HEIGHT);
     times.plot().setMinHeight(CHART_HEIGHT);
     tune.setId("tune");
@@ -61,6 +68,10 @@ final class ModelPage {
     refresh();
   }
 
+  private void ask(Supplier<Optional<Why>> answer) {
+    context.asked().set(answer);
+  }
+
   ScrollPane node() {
     return node;
   }
@@ -73,12 +84,25 @@ final class ModelPage {
     Origin.Kind origin =
         Origin.Kind.heard(
             context.session().book().decay().filter(DecayMeasurement::simulated).isPresent());
-    series.add(new BandPlot.Series(origin.label(), origin, measured, "now-bar"));
     series.add(
         new BandPlot.Series(
-            "statistics", Origin.Kind.PREDICTED, model.predictedSeconds(), "before-bar"));
+            origin.label(),
+            origin,
+            measured,
+            "now-bar",
+            b ->
+                FigureReasons.mean(
+                    context.session().book(), Quantity.MEAN_T20, Octave.nominalHz(b))));
     series.add(
-        new BandPlot.Series("traced", Origin.Kind.PREDICTED, model.tracedSeconds(), "noise-bar"));
+        new BandPlot.Series(
+            "statistics",
+            Origin.Kind.PREDICTED,
+            model.predictedSeconds(),
+            "before-bar",
+            b -> Optional.of(FigureReasons.predicted(context.session().book(), b))));
+    series.add(
+        new BandPlot.Series(
+            "traced", Origin.Kind.PREDICTED, model.tracedSeconds(), "noise-bar", model::whyTraced));
     times.show(series, context.session().book().goal());
     modes.heads(
         model.modes().isEmpty()
@@ -87,10 +111,10 @@ final class ModelPage {
     for (TraceModel.ModeHere mode : model.modes()) {
       modes.row(
           List.of(
-              Figures.say("%.0f Hz", mode.mode().frequencyHz()),
+              mode(Quantity.MODE, Figures.say("%.0f Hz", mode.mode().frequencyHz()), mode),
               mode.mode().kind(),
-              level(mode.talkerDb()),
-              level(mode.microphoneDb())));
+              mode(Quantity.MODE_LEVEL, level(mode.talkerDb()), mode),
+              mode(Quantity.MODE_LEVEL, level(mode.microphoneDb()), mode)));
     }
     Optional<Tuning> tuning = model.tuning();
     tune.setDisable(tuning.isEmpty());
@@ -107,21 +131,48 @@ final class ModelPage {
     changes.heads(tuning.isPresent() ? heads : List.of());
     tuning.ifPresent(t -> {
       for (Surface surface : context.session().book().room().surfaces()) {
-        List<String> row = new ArrayList<>(List.of(surface.label()));
+        List<Object> row = new ArrayList<>(List.of(surface.label()));
         for (int b = 0; b < Octave.COUNT; b++) {
-          row.add(Figures.say("%.2f", t.changeOf(surface).get(b)));
+          row.add(
+              tuned(
+                  Quantity.TUNED,
+                  surface.label(),
+                  Figures.say("%.2f", t.changeOf(surface).get(b)),
+                  b));
         }
         changes.row(row);
       }
-      List<String> row = new ArrayList<>(List.of("still missing, m²"));
+      List<Object> row = new ArrayList<>(List.of("still missing, m²"));
       for (int b = 0; b < Octave.COUNT; b++) {
-        row.add(Figures.say("%.1f", t.missingArea().get(b)).replace("-0.0", "0.0"));
+        row.add(
+            tuned(Quantity.MISSING, "the room", Figures.say("%.1f", t.missingArea().get(b)), b));
       }
       changes.row(row);
     });
   }
 
   private static String level(double db) {
-    return Figures.say("%.0f dB", db).replace("-0 ", "0 ");
+    return Figures.say("%.0f dB", db);
+  }
+
+  private static FigureTable.Figure mode(Quantity quantity, String figure, TraceModel.ModeHere at) {
+    Input input =
+        new Input("mode", at.mode().kind(), Origin.predicted("from the room as described"));
+    String where = Figures.say(" of %.0f Hz", at.mode().frequencyHz());
+    return new FigureTable.Figure(figure, () -> Optional.of(quantity.why(where, figure, input)));
+  }
+
+  private FigureTable.Figure tuned(Quantity quantity, String of, String figure, int band) {
+    double hz = Octave.nominalHz(band);
+    return new FigureTable.Figure(
+        figure,
+        () ->
+            FigureReasons.mean(context.session().book(), Quantity.MEAN_T20, hz)
+                .map(time ->
+                    quantity.why(
+                        Figures.say(" of %s at %.0f Hz", of, hz),
+                        figure,
+                        time.inputs(),
+                        OptionalDouble.empty())));
   }
 }

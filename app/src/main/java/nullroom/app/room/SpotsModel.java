@@ -8,7 +8,10 @@ import nullroom.app.shell.StationContext;
 import nullroom.core.Trouble;
 import nullroom.core.book.RoomBook;
 import nullroom.core.book.Spot;
+import nullroom.core.plan.Ladder;
 import nullroom.core.plan.Verdicts;
+import nullroom.core.plan.Why;
+import nullroom.core.predict.Margins;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.RoomItem;
@@ -65,6 +68,14 @@ public final class SpotsModel {
    */
   public Verdicts at(Point point) {
     return verdicts(RoomItem.MICROPHONE.moved(book().room(), point));
+  }
+
+  /** Why a margin is what it is at a spot; empty where the spot no longer fits. */
+  public Optional<Why> why(Spot spot, Margins.Kind kind) {
+    return verdicts(spot)
+        .flatMap(v ->
+            Ladder.of(context.session().heard(spot.in(book().room())), book().goal().targets())
+                .findWhy(v.get(kind).name()));
   }
 
   private Verdicts verdicts(Room room) {

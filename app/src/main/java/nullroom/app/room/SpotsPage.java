@@ -29,7 +29,7 @@ final class SpotsPage {
   private final SpotsModel model;
   private final StationContext context;
   private final FoldOut foldOut = new FoldOut();
-  private final FigureTable table = new FigureTable("spots");
+  private final FigureTable table;
   private final Label heard = new Wrapped("");
   private Optional<FoldOut.Pin> probe = Optional.empty();
   private final VBox node;
@@ -37,6 +37,7 @@ final class SpotsPage {
   SpotsPage(RoomModel room, StationContext context) {
     model = room.spots();
     this.context = context;
+    table = new FigureTable("spots", context.asked()::set);
     foldOut.setItemHandler(room.itemHandler());
     foldOut.setOnFloor(this::hear);
     TextField name = new TextField();
@@ -117,11 +118,12 @@ final class SpotsPage {
     for (SpotsModel.Judged spot : all) {
       List<Object> cells = new ArrayList<>(List.of(spot.spot().name()));
       for (Margins.Kind kind : Margins.Kind.values()) {
-        cells.add(
+        String words =
             spot.verdicts()
                 .map(v -> v.get(kind))
                 .map(m -> Figures.say("%.0f dB %s", m.db(), m.verdict().label()))
-                .orElse("no room"));
+                .orElse("no room");
+        cells.add(new FigureTable.Figure(words, () -> model.why(spot.spot(), kind)));
       }
       cells.add(spot.here() ? "here" : "");
       cells.add(button("Go there", () -> model.go(spot.spot())));

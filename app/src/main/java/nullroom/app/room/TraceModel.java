@@ -15,9 +15,13 @@ import nullroom.core.acoustics.Octave;
 import nullroom.core.book.Hearing;
 import nullroom.core.book.RoomBook;
 import nullroom.core.measure.decay.PositionAverage;
+import nullroom.core.plan.Quantity;
+import nullroom.core.plan.Why;
+import nullroom.core.plan.Why.Input;
 import nullroom.core.predict.Framing;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Mode;
+import nullroom.core.predict.Origin;
 import nullroom.core.predict.Refinement;
 import nullroom.core.predict.ReturnMap;
 import nullroom.core.predict.RoomResponse;
@@ -176,6 +180,22 @@ public final class TraceModel {
         .mapToDouble(
             b -> now().map(t -> t.response().t20Seconds(b).orElse(Double.NaN)).orElse(Double.NaN))
         .toArray();
+  }
+
+  /** Why a traced time is what it is; empty where nothing was traced. */
+  public Optional<Why> whyTraced(int band) {
+    OptionalDouble seconds =
+        now().map(t -> t.response().t20Seconds(band)).orElse(OptionalDouble.empty());
+    return seconds.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            Quantity.TRACED_TIME.why(
+                Figures.say(" at %.0f Hz", Octave.nominalHz(band)),
+                Figures.say("%.2f s", seconds.getAsDouble()),
+                new Input(
+                    "arrivals",
+                    String.valueOf(now().orElseThrow().response().arrivals().size()),
+                    Origin.predicted("from the room as described"))));
   }
 
   /**

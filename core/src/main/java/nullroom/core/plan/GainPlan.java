@@ -2,9 +2,6 @@ package nullroom.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalDouble;
-import java.util.Set;
-import java.util.stream.Stream;
 import nullroom.core.Decibels;
 import nullroom.core.Figures;
 import nullroom.core.acoustics.Capture;
@@ -13,7 +10,6 @@ import nullroom.core.book.School;
 import nullroom.core.book.Staging;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
-import nullroom.core.predict.Origin;
 
 /**
  * How far to turn the gain up, and what comes of it. All levels in dBFS, a full-scale sine 0.
@@ -122,29 +118,6 @@ public record GainPlan(
         track,
         tight,
         advice(heard, gain, staging, words, track));
-  }
-
-  /** Why the gain is what it is, then the levels that it was planned from. */
-  public List<Why> whys(Ladder ladder) {
-    Set<String> used = Set.of("loudest peak", "voice", "room noise", "converter");
-    Origin now = Origin.assumed("with the gain of now");
-    Why gain =
-        new Why(
-            "gain",
-            Figures.say("%.0f dB (%+.0f)", gainDb, changeDb),
-            "Whole decibels that bring the level to where the school wants it ("
-                + school.label()
-                + "), within what the preamp has.",
-            "common practice",
-            List.of(
-                new Why.Input("loudest peak", Figures.say("%.1f dBFS", peakDbfs - changeDb), now),
-                new Why.Input("voice", Figures.say("%.1f dBFS", activeDbfs - changeDb), now)),
-            OptionalDouble.of(ladder.verdicts().safe().uncertaintyDb()),
-            "another school, or another allowance for shouts");
-    return Stream.concat(
-            Stream.of(gain),
-            ladder.rungs().stream().filter(r -> used.contains(r.label())).map(Ladder.Rung::why))
-        .toList();
   }
 
   private static List<String> advice(

@@ -25,12 +25,6 @@ public final class SpeechTransmission {
 
   private SpeechTransmission() {}
 
-  /** Modulation transfer of an ideal decay. */
-  public static double ofDecay(double reverberationSeconds, double modulationHz) {
-    double x = 2 * Math.PI * modulationHz * reverberationSeconds / (6 * Math.log(10));
-    return 1 / Math.sqrt(1 + x * x);
-  }
-
   /**
    * The index of a response alone: no noise, no masking.
    *

@@ -57,11 +57,6 @@ public final class LiveMeter {
     clips = new ClipCounter(largestAmplitude);
   }
 
-  /** The third octaves shown, ascending. */
-  public List<Band> thirdOctaves() {
-    return bank.bands();
-  }
-
   /** The A-level of the last minute; may be read from any thread. */
   public LevelTrace trace() {
     return trace;

@@ -71,11 +71,7 @@ public final class Survey {
     return rows.isEmpty() ? 0 : rows.getLast().startSeconds() + 1;
   }
 
-  /** The background under a row, dBFS: the 20 % percentile of the means of the 40 s around it. */
-  public double backgroundDbfs(int row) {
-    return background[row];
-  }
-
+  /** Under each row, dBFS: the 20 % percentile of the means of the 40 s around it. */
   private static double[] background(List<Row> rows) {
     double[] background = new double[rows.size()];
     int half = Intrusion.BACKGROUND_SECONDS / 2;
