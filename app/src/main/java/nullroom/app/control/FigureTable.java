@@ -38,6 +38,7 @@ public final class FigureTable extends GridPane {
   private record Asking(int row, int column, Label label, Supplier<Optional<Why>> why) {}
 
   private final List<Asking> asking = new ArrayList<>();
+  private List<List<Node>> shown = List.of();
   private Asks asks = Asks.NOBODY;
   private int at;
 
@@ -56,55 +57,96 @@ public final class FigureTable extends GridPane {
     this.asks = asks;
   }
 
-  /** Begins anew with these heads. */
-  public void heads(List<String> heads) {
-    getChildren().clear();
-    asking.clear();
-    setFocusTraversable(false);
-    for (int c = 0; c < heads.size(); c++) {
-      head(heads.get(c), c, 0);
+  /**
+   * A text with a look.
+   *
+   * @param styles of it
+   */
+  public record Words(String text, String... styles) {
+    /** A head between rows. */
+    public static Words head(String text) {
+      return new Words(text, "table-head");
     }
   }
 
-  /** A head between rows. */
-  public void head(String words) {
-    head(words, 0, getRowCount());
-  }
-
-  private void head(String words, int column, int row) {
-    Label head = new Label(words);
-    head.getStyleClass().add("table-head");
-    put(head, column, row);
-  }
+  /** A note under all columns. */
+  public record Note(Node node) {}
 
   /**
-   * Adds a row.
+   * What is shown; of what was shown before, labels of the same look stay and change their words.
    *
-   * @param cells texts, figures that answer, or nodes such as buttons
+   * @param heads over the columns; may be empty
+   * @param rows of texts, figures that answer, or nodes such as buttons
    */
-  public void row(List<?> cells) {
-    int row = getRowCount();
-    for (int c = 0; c < cells.size(); c++) {
-      switch (cells.get(c)) {
-        case Node node -> put(node, c, row);
-        case Figure figure -> figure(figure, c, row);
-        case Object text -> put(new Label(text.toString()), c, row);
-      }
+  public void show(List<String> heads, List<? extends List<?>> rows) {
+    asking.clear();
+    List<List<Node>> now = new ArrayList<>();
+    now.add(nodes(0, heads.stream().map(Words::head).toList()));
+    for (List<?> row : rows) {
+      now.add(nodes(now.size(), row));
     }
+    List<Node> all = now.stream().flatMap(List::stream).toList();
+    if (!getChildren().equals(all)) {
+      getChildren().setAll(all);
+    }
+    shown = now;
+    setFocusTraversable(!asking.isEmpty());
     if (isFocused()) {
       mark();
     }
   }
 
-  /** Adds a note under all columns. */
-  public void below(Node note) {
-    add(note, 0, getRowCount(), REMAINING, 1);
+  private List<Node> nodes(int row, List<?> cells) {
+    List<Node> nodes = new ArrayList<>();
+    for (int c = 0; c < cells.size(); c++) {
+      Node node =
+          switch (cells.get(c)) {
+            case Note note -> note.node();
+            case Node own -> own;
+            case Figure figure -> figure(figure, row, c);
+            case Words words -> label(row, c, words.text(), List.of(words.styles()));
+            case Object text -> label(row, c, text.toString(), List.of());
+          };
+      GridPane.setConstraints(node, c, row);
+      if (cells.get(c) instanceof Note) {
+        GridPane.setColumnSpan(node, REMAINING);
+      } else {
+        GridPane.setHalignment(node, c == 0 ? HPos.LEFT : HPos.RIGHT);
+        whole(node);
+      }
+      nodes.add(node);
+    }
+    return nodes;
   }
 
-  private void figure(Figure figure, int column, int row) {
-    Label label = new Label(figure.text());
-    label.getStyleClass().add("asking");
-    label.getStyleClass().addAll(figure.styles());
+  /** Words that are short are not cut off. */
+  private static void whole(Node node) {
+    if (node instanceof Labeled labeled && labeled.getText().length() <= SHORT) {
+      labeled.setMinWidth(Region.USE_PREF_SIZE);
+    }
+  }
+
+  /** The label that was there before if it has the look, else a new one. */
+  private Label label(int row, int column, String text, List<String> styles) {
+    List<String> look = new ArrayList<>(List.of("label"));
+    look.addAll(styles);
+    if (row < shown.size()
+        && column < shown.get(row).size()
+        && shown.get(row).get(column) instanceof Label before
+        && before.getClass() == Label.class
+        && before.getStyleClass().equals(look)) {
+      before.setText(text);
+      return before;
+    }
+    Label label = new Label(text);
+    label.getStyleClass().setAll(look);
+    return label;
+  }
+
+  private Label figure(Figure figure, int row, int column) {
+    List<String> styles = new ArrayList<>(List.of("asking"));
+    styles.addAll(List.of(figure.styles()));
+    Label label = label(row, column, figure.text(), styles);
     int index = asking.size();
     label.setOnMouseClicked(e -> {
       at = index;
@@ -112,8 +154,7 @@ public final class FigureTable extends GridPane {
       ask();
     });
     asking.add(new Asking(row, column, label, figure.why()));
-    setFocusTraversable(true);
-    put(label, column, row);
+    return label;
   }
 
   private void ask() {
@@ -171,19 +212,8 @@ public final class FigureTable extends GridPane {
   }
 
   private String text(int row, int column) {
-    return getChildren().stream()
-        .filter(n -> getRowIndex(n) == row && getColumnIndex(n) == column)
-        .filter(Labeled.class::isInstance)
-        .map(n -> ((Labeled) n).getText())
-        .findFirst()
-        .orElse("");
-  }
-
-  private void put(Node node, int column, int row) {
-    if (node instanceof Labeled labeled && labeled.getText().length() <= SHORT) {
-      labeled.setMinWidth(Region.USE_PREF_SIZE);
-    }
-    GridPane.setHalignment(node, column == 0 ? HPos.LEFT : HPos.RIGHT);
-    add(node, column, row);
+    return column < shown.get(row).size() && shown.get(row).get(column) instanceof Labeled words
+        ? words.getText()
+        : "";
   }
 }

@@ -1,5 +1,6 @@
 package nullroom.app.control;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -18,6 +19,7 @@ import javafx.scene.shape.Line;
 import javafx.scene.shape.LineTo;
 import javafx.scene.shape.MoveTo;
 import javafx.scene.shape.Path;
+import javafx.scene.shape.PathElement;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Polyline;
 import javafx.scene.shape.Rectangle;
@@ -116,16 +118,19 @@ public abstract class PlotPane extends Pane {
     getChildren().remove(next, getChildren().size());
   }
 
-  /** A shape of the drawing before in this place, of the same kind and look; else a new one. */
+  /**
+   * A shape of the drawing before in this place, of the same kind and look and without what it was
+   * told to do; else a new one. A look has one use in a picture, so that whether the keyboard stops
+   * at it stays as it is.
+   */
   private <T extends Node> T shape(Class<T> kind, Supplier<T> fresh, String... styles) {
     Node before = next < getChildren().size() ? getChildren().get(next) : null;
-    if (kind.isInstance(before) && isPlain(before) && looks(before, styles)) {
+    if (kind.isInstance(before)
+        && before.getId() == null
+        && before.isVisible()
+        && looks(before, styles)) {
       next++;
-      before.setMouseTransparent(false);
-      before.setOnMouseClicked(null);
-      if (before.getUserData() instanceof Tooltip) {
-        unhinted.add(before);
-      }
+      forget(before);
       return kind.cast(before);
     }
     T shape = fresh.get();
@@ -134,11 +139,23 @@ public abstract class PlotPane extends Pane {
     return shape;
   }
 
-  private static boolean isPlain(Node shape) {
-    return shape.getId() == null
-        && shape.isVisible()
-        && !shape.isFocusTraversable()
-        && shape.getOnMousePressed() == null;
+  private void forget(Node shape) {
+    shape.setMouseTransparent(false);
+    if (shape.getOnMouseClicked() != null) {
+      shape.setOnMouseClicked(null);
+    }
+    if (shape.getOnMousePressed() != null) {
+      shape.setOnMousePressed(null);
+    }
+    if (shape.getOnMouseEntered() != null) {
+      shape.setOnMouseEntered(null);
+    }
+    if (shape.getOnKeyPressed() != null) {
+      shape.setOnKeyPressed(null);
+    }
+    if (shape.getUserData() instanceof Tooltip) {
+      unhinted.add(shape);
+    }
   }
 
   private static boolean looks(Node shape, String... styles) {
@@ -204,46 +221,50 @@ public abstract class PlotPane extends Pane {
 
   /** An open line through points x0, y0, x1, y1, ... */
   protected final Polyline polyline(double[] points, String... styles) {
-    Polyline p = new Polyline(points);
-    p.getStyleClass().addAll(styles);
-    put(p);
+    Polyline p = shape(Polyline.class, Polyline::new, styles);
+    p.getPoints().setAll(boxed(points));
     return p;
   }
 
   /** Separate straight pieces of one line, each x0, y0, x1, y1. */
   protected final Path segments(List<double[]> pieces, String... styles) {
-    Path path = new Path();
+    List<PathElement> elements = new ArrayList<>();
     for (double[] p : pieces) {
-      path.getElements().addAll(new MoveTo(p[0], p[1]), new LineTo(p[2], p[3]));
+      elements.add(new MoveTo(p[0], p[1]));
+      elements.add(new LineTo(p[2], p[3]));
     }
-    path.getStyleClass().addAll(styles);
-    path.setMouseTransparent(true);
-    put(path);
-    return path;
+    return path(elements, styles);
   }
 
   /** Closed areas of one look, each x0, y0, x1, y1, ... */
   protected final Path areas(List<double[]> areas, String... styles) {
-    Path path = new Path();
+    List<PathElement> elements = new ArrayList<>();
     for (double[] p : areas) {
-      path.getElements().add(new MoveTo(p[0], p[1]));
+      elements.add(new MoveTo(p[0], p[1]));
       for (int i = 2; i < p.length; i += 2) {
-        path.getElements().add(new LineTo(p[i], p[i + 1]));
+        elements.add(new LineTo(p[i], p[i + 1]));
       }
-      path.getElements().add(new ClosePath());
+      elements.add(new ClosePath());
     }
-    path.getStyleClass().addAll(styles);
+    return path(elements, styles);
+  }
+
+  private Path path(List<PathElement> elements, String... styles) {
+    Path path = shape(Path.class, Path::new, styles);
+    path.getElements().setAll(elements);
     path.setMouseTransparent(true);
-    put(path);
     return path;
   }
 
   /** A closed shape. */
   protected final Polygon polygon(double[] points, String... styles) {
-    Polygon p = new Polygon(points);
-    p.getStyleClass().addAll(styles);
-    put(p);
+    Polygon p = shape(Polygon.class, Polygon::new, styles);
+    p.getPoints().setAll(boxed(points));
     return p;
+  }
+
+  private static List<Double> boxed(double[] points) {
+    return Arrays.stream(points).boxed().toList();
   }
 
   /**
@@ -254,10 +275,15 @@ public abstract class PlotPane extends Pane {
     String[] all = new String[styles.length + 1];
     all[0] = "plot-text";
     System.arraycopy(styles, 0, all, 1, styles.length);
+    int before = next;
+    Text known =
+        before < getChildren().size() && getChildren().get(before) instanceof Text t ? t : null;
     Text text = shape(Text.class, Text::new, all);
     text.setText(words);
     text.setTextOrigin(VPos.CENTER);
-    text.applyCss();
+    if (text != known) {
+      text.applyCss(); // a known one has its font
+    }
     double width = text.getLayoutBounds().getWidth();
     text.setX(
         anchor == TextAlignment.LEFT

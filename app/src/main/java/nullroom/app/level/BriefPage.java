@@ -1,6 +1,8 @@
 package nullroom.app.level;
 
+import java.util.ArrayList;
 import java.util.List;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.RadioButton;
 import javafx.scene.layout.Priority;
@@ -35,7 +37,7 @@ final class BriefPage {
   }
 
   private void refresh() {
-    table.heads(List.of("handed over as", ""));
+    List<List<Node>> rows = new ArrayList<>();
     String chosen = model.brief().map(Brief::id).orElse("");
     for (Brief brief : model.briefs()) {
       RadioButton choose = new RadioButton(brief.use());
@@ -50,8 +52,9 @@ final class BriefPage {
       Label asked = new Wrapped((brief.words() + "; " + brief.source()), "soft");
       asked.setPrefWidth(ASKED_WIDTH);
       asked.setMinWidth(ASKED_WIDTH);
-      table.row(List.of(choose, asked));
+      rows.add(List.of(choose, asked));
     }
+    table.show(List.of("handed over as", ""), rows);
   }
 
   VBox node() {

@@ -107,15 +107,20 @@ final class FilesPage {
 
   private void show() {
     FileRoom file = new FileRoom(rate, bits, channels);
-    table.heads(List.of("how long", "minutes"));
     String sound = Figures.say("%.1f kHz, %d bits, %d tracks", rate / 1000, bits, channels);
     String film = Figures.say("%.0f Mbit/s", megabits);
     double camera = FileRoom.cameraMinutes(megabits);
-    row("until the card is full", file.minutes(cardGigabytes * GIGABYTE), sound);
-    row("until a file holds 4 GiB", file.minutes(FileRoom.FOUR_GIB), sound);
-    row("until the camera’s file holds 4 GiB", camera, film);
-    row("until the camera stops by its own limit or at 4 GiB", Math.min(clipMinutes, camera), film);
-    table.row(List.of("until the battery is empty", minutes(batteryMinutes)));
+    table.show(
+        List.of("how long", "minutes"),
+        List.of(
+            row("until the card is full", file.minutes(cardGigabytes * GIGABYTE), sound),
+            row("until a file holds 4 GiB", file.minutes(FileRoom.FOUR_GIB), sound),
+            row("until the camera’s file holds 4 GiB", camera, film),
+            row(
+                "until the camera stops by its own limit or at 4 GiB",
+                Math.min(clipMinutes, camera),
+                film),
+            List.of("until the battery is empty", minutes(batteryMinutes))));
     try {
       restarts.setText(words(Restarts.plan(recorders(recorders.getText()), session)));
     } catch (IllegalArgumentException e) {
@@ -123,10 +128,10 @@ final class FilesPage {
     }
   }
 
-  private void row(String name, double minutes, String rate) {
+  private List<Object> row(String name, double minutes, String rate) {
     Input input = new Input("rate", rate, Origin.assumed("as set here"));
     Why why = Quantity.RECORDING_TIME.why(", " + name, minutes(minutes) + " minutes", input);
-    table.row(List.of(name, new FigureTable.Figure(minutes(minutes), () -> Optional.of(why))));
+    return List.of(name, new FigureTable.Figure(minutes(minutes), () -> Optional.of(why)));
   }
 
   private static String minutes(double minutes) {

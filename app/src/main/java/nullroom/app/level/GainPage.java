@@ -1,5 +1,6 @@
 package nullroom.app.level;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -139,19 +140,18 @@ final class GainPage {
 
   private void plan() {
     GainPlan plan = model.plan();
-    table.heads(List.of("with " + Math.round(plan.gainDb()) + " dB of gain", "dBFS"));
-    row("voice, A-weighted", plan.voiceDbfsA(), Quantity.PLANNED_VOICE);
-    row("the same unweighted", plan.activeDbfs(), Quantity.PLANNED_SPEECH);
-    row("loudest line", plan.peakDbfs(), Quantity.PLANNED_PEAK);
-    row("a laugh or shout", plan.shoutDbfs(), Quantity.PLANNED_SHOUT);
-    row("left over that, dB", plan.headroomDb(), Quantity.PLANNED_HEADROOM);
-    row("noise, A-weighted", plan.noiseDbfsA(), Quantity.PLANNED_NOISE);
+    List<List<?>> rows = new ArrayList<>();
+    rows.add(row("voice, A-weighted", plan.voiceDbfsA(), Quantity.PLANNED_VOICE));
+    rows.add(row("the same unweighted", plan.activeDbfs(), Quantity.PLANNED_SPEECH));
+    rows.add(row("loudest line", plan.peakDbfs(), Quantity.PLANNED_PEAK));
+    rows.add(row("a laugh or shout", plan.shoutDbfs(), Quantity.PLANNED_SHOUT));
+    rows.add(row("left over that, dB", plan.headroomDb(), Quantity.PLANNED_HEADROOM));
+    rows.add(row("noise, A-weighted", plan.noiseDbfsA(), Quantity.PLANNED_NOISE));
     for (GainPlan.Word word : plan.words()) {
-      table.row(
-          List.of(
-              word.bits() == 32 ? "in 32-bit float" : "in " + word.bits() + " bits, dithered",
-              new FigureTable.Figure(level(word.noiseDbfsA()), () -> why(word))));
+      String name = word.bits() == 32 ? "in 32-bit float" : "in " + word.bits() + " bits, dithered";
+      rows.add(List.of(name, new FigureTable.Figure(level(word.noiseDbfsA()), () -> why(word))));
     }
+    table.show(List.of("with " + Math.round(plan.gainDb()) + " dB of gain", "dBFS"), rows);
     advice.setText(
         String.join(
             " ",
@@ -163,8 +163,8 @@ final class GainPage {
                 .toList()));
   }
 
-  private void row(String name, double db, Quantity quantity) {
-    table.row(List.of(name, new FigureTable.Figure(level(db), () -> model.reasons().of(quantity))));
+  private List<Object> row(String name, double db, Quantity quantity) {
+    return List.of(name, new FigureTable.Figure(level(db), () -> model.reasons().of(quantity)));
   }
 
   /** Of the word of that length in the plan as it is then. */

@@ -1,5 +1,6 @@
 package nullroom.app.level;
 
+import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -77,18 +78,17 @@ final class LoudLinePage {
                 TakeChannel.FRAME_SECONDS,
                 Double.NaN,
                 LoudLine.steps()));
-    figures.heads(java.util.List.of("sample peak", "true peak", "FAST, A", "momentary"));
-    model
-        .readingProperty()
-        .get()
-        .ifPresent(r ->
-            figures.row(
-                java.util.List.of(
-                    heard(Quantity.SAMPLE_PEAK, level(r.heldDbfs(), "dBFS")),
-                    heard(Quantity.TRUE_PEAK, level(r.truePeakDbtp(), "dBTP")),
-                    heard(Quantity.FAST_LEVEL, level(r.live().aDbfs().orElse(Double.NaN), "dBFS")),
-                    heard(
-                        Quantity.MOMENTARY, level(r.momentaryLufs().orElse(Double.NaN), "LUFS")))));
+    figures.show(
+        List.of("sample peak", "true peak", "FAST, A", "momentary"),
+        model.readingProperty().get().stream().map(LoudLinePage::cells).toList());
+  }
+
+  private static List<FigureTable.Figure> cells(LoudLine.Reading r) {
+    return List.of(
+        heard(Quantity.SAMPLE_PEAK, level(r.heldDbfs(), "dBFS")),
+        heard(Quantity.TRUE_PEAK, level(r.truePeakDbtp(), "dBTP")),
+        heard(Quantity.FAST_LEVEL, level(r.live().aDbfs().orElse(Double.NaN), "dBFS")),
+        heard(Quantity.MOMENTARY, level(r.momentaryLufs().orElse(Double.NaN), "LUFS")));
   }
 
   /** A figure of what is heard now; nothing else may be made of it. */

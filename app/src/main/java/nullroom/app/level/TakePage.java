@@ -1,6 +1,7 @@
 package nullroom.app.level;
 
 import java.io.File;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -183,13 +184,14 @@ final class TakePage {
                         ", ", findings.stream().limit(4).map(TakeModel.Finding::words).toList())
                     + (findings.size() > 4 ? ", …" : "."));
     List<TakeCheck> verdicts = model.verdicts();
-    checks.heads(verdicts.isEmpty() ? List.of() : List.of("check", "", ""));
+    List<List<?>> rows = new ArrayList<>();
     for (TakeCheck v : verdicts) {
       Label advice = new Wrapped(v.advice());
       advice.setPrefWidth(ADVICE_WIDTH);
       advice.setMinWidth(ADVICE_WIDTH);
-      checks.row(List.of(NAMES.getOrDefault(v.check(), v.check()), outcome(v), advice));
+      rows.add(List.of(NAMES.getOrDefault(v.check(), v.check()), outcome(v), advice));
     }
+    checks.show(rows.isEmpty() ? List.of() : List.of("check", "", ""), rows);
     delivery.setText(
         model
             .delivery()
@@ -210,27 +212,32 @@ final class TakePage {
   }
 
   private void figures(TakeReport report, TakeChannel c) {
-    figures.heads(List.of("figures", ""));
-    row("peak, dBFS", OptionalDouble.of(Decibels.ofAmplitude(c.peak())), Quantity.SAMPLE_PEAK);
-    row(
-        "true peak, dBTP",
-        OptionalDouble.of(Decibels.ofAmplitude(report.truePeak())),
-        Quantity.TRUE_PEAK);
-    row("loudness, LUFS", report.loudness().integratedLufs(), Quantity.LOUDNESS);
-    row("range, LU", report.loudness().rangeLu(), Quantity.LOUDNESS_RANGE);
-    row("speech, dBFS", c.activeSpeechDbfs(), Quantity.ACTIVE_SPEECH);
-    row("spoken, % of time", c.activityPercent(), Quantity.SPOKEN);
-    row("noise floor, dBFS", c.noiseFloorDbfs(), Quantity.FLOOR);
-    row("the same, A", c.noiseFloorDbfsA(), Quantity.FLOOR_A);
-    row("speech to noise, dB", c.speechToNoiseDb(), Quantity.SPEECH_TO_NOISE);
+    figures.show(
+        List.of("figures", ""),
+        List.of(
+            row(
+                "peak, dBFS",
+                OptionalDouble.of(Decibels.ofAmplitude(c.peak())),
+                Quantity.SAMPLE_PEAK),
+            row(
+                "true peak, dBTP",
+                OptionalDouble.of(Decibels.ofAmplitude(report.truePeak())),
+                Quantity.TRUE_PEAK),
+            row("loudness, LUFS", report.loudness().integratedLufs(), Quantity.LOUDNESS),
+            row("range, LU", report.loudness().rangeLu(), Quantity.LOUDNESS_RANGE),
+            row("speech, dBFS", c.activeSpeechDbfs(), Quantity.ACTIVE_SPEECH),
+            row("spoken, % of time", c.activityPercent(), Quantity.SPOKEN),
+            row("noise floor, dBFS", c.noiseFloorDbfs(), Quantity.FLOOR),
+            row("the same, A", c.noiseFloorDbfsA(), Quantity.FLOOR_A),
+            row("speech to noise, dB", c.speechToNoiseDb(), Quantity.SPEECH_TO_NOISE)));
   }
 
-  private void row(String name, OptionalDouble figure, Quantity quantity) {
+  private List<Object> row(String name, OptionalDouble figure, Quantity quantity) {
     String text =
         figure.isPresent() && Double.isFinite(figure.getAsDouble())
             ? Figures.say("%.1f", figure.getAsDouble())
             : "–";
-    figures.row(List.of(name, new FigureTable.Figure(text, () -> model.why(quantity))));
+    return List.of(name, new FigureTable.Figure(text, () -> model.why(quantity)));
   }
 
   VBox node() {

@@ -1,5 +1,6 @@
 package nullroom.app.listen;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -13,6 +14,7 @@ import javafx.scene.layout.VBox;
 import nullroom.app.control.BandName;
 import nullroom.app.control.BandPlot;
 import nullroom.app.control.FigureTable;
+import nullroom.app.control.FigureTable.Words;
 import nullroom.app.control.FilePick;
 import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
@@ -20,7 +22,6 @@ import nullroom.app.shell.BookSession;
 import nullroom.app.shell.PageParts;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
-import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.NoiseRating;
 import nullroom.core.book.HumTest;
 import nullroom.core.book.NoiseMeasurement;
@@ -83,7 +84,6 @@ final class ReportView {
         model
             .quietLine()
             .map(q -> new BandPlot.Reference("quiet line", q.toArray(), Optional.empty())));
-    figures.heads(List.of());
     Optional<NoiseMeasurement> measured = model.measurement();
     shown(thirds, measured.isPresent());
     shown(figures, measured.isPresent());
@@ -110,54 +110,57 @@ final class ReportView {
                 "noise-bar",
                 band -> FigureReasons.third(session.book(), band))),
         Optional.empty());
-    figures.head(n.scale().isPresent() ? "at the mic, dB SPL" : "at the mic, dBFS");
-    row("LAeq", level(r.laeqDbfs(), offset), Quantity.LAEQ);
-    row("LCeq", level(r.lceqDbfs(), offset), Quantity.LCEQ);
-    row("LZeq", level(r.lzeqDbfs(), offset), Quantity.LZEQ);
-    row("LAFmax", level(r.laMaxFastDbfs(), offset), Quantity.LAF_MAX);
-    row("LA10", level(r.la10Dbfs(), offset), Quantity.LA10);
-    row("LA50", level(r.la50Dbfs(), offset), Quantity.LA50);
-    row("LA90", level(r.la90Dbfs(), offset), Quantity.LA90);
-    row("C − A", level(r.cMinusADb(), 0), Quantity.C_MINUS_A);
+    figures.show(List.of(), rows(n, r, offset));
+  }
+
+  private List<List<?>> rows(NoiseMeasurement n, NoiseReport r, double offset) {
+    List<List<?>> rows = new ArrayList<>();
+    rows.add(
+        List.of(Words.head(n.scale().isPresent() ? "at the mic, dB SPL" : "at the mic, dBFS")));
+    rows.add(row("LAeq", level(r.laeqDbfs(), offset), Quantity.LAEQ));
+    rows.add(row("LCeq", level(r.lceqDbfs(), offset), Quantity.LCEQ));
+    rows.add(row("LZeq", level(r.lzeqDbfs(), offset), Quantity.LZEQ));
+    rows.add(row("LAFmax", level(r.laMaxFastDbfs(), offset), Quantity.LAF_MAX));
+    rows.add(row("LA10", level(r.la10Dbfs(), offset), Quantity.LA10));
+    rows.add(row("LA50", level(r.la50Dbfs(), offset), Quantity.LA50));
+    rows.add(row("LA90", level(r.la90Dbfs(), offset), Quantity.LA90));
+    rows.add(row("C − A", level(r.cMinusADb(), 0), Quantity.C_MINUS_A));
     n.scale()
         .ifPresent(s -> {
-          row("give or take", Figures.say("%.1f", s.uncertaintyDb()), Quantity.SCALE_DOUBT);
-          figures.head("the room itself");
-          n.laeqDbSpl().ifPresent(a -> row("dBA", Figures.say("%.1f", a), Quantity.ROOM_LEVEL));
-          n.nc().ifPresent(nc -> row("NC", rating(nc), Quantity.NC));
-          n.nr().ifPresent(nr -> row("NR", rating(nr), Quantity.NR));
+          String give = Figures.say("%.1f", s.uncertaintyDb());
+          rows.add(row("give or take", give, Quantity.SCALE_DOUBT));
+          rows.add(List.of(Words.head("the room itself")));
         });
-    n.roomDbSpl().ifPresent(this::belowLine);
+    n.laeqDbSpl().ifPresent(a -> rows.add(row("dBA", Figures.say("%.1f", a), Quantity.ROOM_LEVEL)));
+    n.nc().ifPresent(nc -> rows.add(row("NC", rating(nc), Quantity.NC)));
+    n.nr().ifPresent(nr -> rows.add(row("NR", rating(nr), Quantity.NR)));
+    n.roomDbSpl()
+        .flatMap(room -> model.quietLine().map(line -> line.get(0) - room.get(0)))
+        .ifPresent(over ->
+            rows.add(
+                row("to the quiet line", Figures.say("%+.1f dB", over), this::whyToQuietLine)));
+    return rows;
+  }
+
+  private Optional<Why> whyToQuietLine() {
+    return FigureReasons.toQuietLine(
+        session.heard(), session.book().goal().targets(), model.noise());
   }
 
   private static String rating(NoiseRating rating) {
     return rating.rating() + " at " + BandName.of(rating.decidingBandHz());
   }
 
-  private void belowLine(Bands room) {
-    model
-        .quietLine()
-        .ifPresent(line ->
-            row(
-                "to the quiet line",
-                Figures.say("%+.1f dB", line.get(0) - room.get(0)),
-                () ->
-                    FigureReasons.toQuietLine(
-                        session.heard(), session.book().goal().targets(), model.noise())));
-  }
-
   private static String level(OptionalDouble dbfs, double offset) {
     return dbfs.isPresent() ? Figures.say("%.1f", dbfs.getAsDouble() + offset) : "–";
   }
 
-  private void row(String name, String figure, Quantity quantity) {
-    row(name, figure, () -> FigureReasons.noise(session.book(), quantity));
+  private List<Object> row(String name, String figure, Quantity quantity) {
+    return row(name, figure, () -> FigureReasons.noise(session.book(), quantity));
   }
 
-  private void row(String name, String figure, Supplier<Optional<Why>> why) {
-    Label label = new Label(name);
-    label.getStyleClass().add("soft");
-    figures.row(List.of(label, new FigureTable.Figure(figure, why)));
+  private static List<Object> row(String name, String figure, Supplier<Optional<Why>> why) {
+    return List.of(new Words(name, "soft"), new FigureTable.Figure(figure, why));
   }
 
   private VBox controls(StationContext context) {

@@ -1,7 +1,9 @@
 package nullroom.app.mic;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -13,11 +15,13 @@ import nullroom.app.control.Dial;
 import nullroom.app.control.FigureTable;
 import nullroom.app.control.Fitted;
 import nullroom.app.control.WhileShown;
+import nullroom.app.control.Wrapped;
 import nullroom.app.shell.Station;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationFrame;
 import nullroom.app.shell.Units;
 import nullroom.core.Figures;
+import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.plan.Margin;
 import nullroom.core.plan.Verdict;
 
@@ -26,6 +30,8 @@ public final class MicView {
   private final Node node;
   private final MicModel model;
   private final FigureTable table;
+  private final Label targets = new Wrapped("", "soft");
+  private final Map<MicrophoneType, Button> buttons = new HashMap<>();
 
   /** A view of a model. */
   public MicView(MicModel model, StationContext context) {
@@ -80,13 +86,9 @@ public final class MicView {
   }
 
   private void fill() {
-    table.heads(List.of("All types at this spot", "Quiet", "Clear", "Safe"));
+    List<List<?>> rows = new ArrayList<>();
     for (MicModel.Choice choice : model.choices()) {
-      Button name = new Button(choice.type().label() + (choice.inUse() ? "  ✓" : ""));
-      name.getStyleClass().addAll("plain", choice.inUse() ? "chosen" : "choice");
-      name.setMinWidth(Region.USE_PREF_SIZE);
-      name.setOnAction(e -> model.setType(choice.type()));
-      List<Object> cells = new ArrayList<>(List.of(name));
+      List<Object> cells = new ArrayList<>(List.of(button(choice)));
       for (Margin margin : choice.verdicts().all()) {
         Verdict verdict = margin.verdict();
         cells.add(
@@ -96,17 +98,32 @@ public final class MicView {
                 "cell",
                 "margin-" + verdict.id()));
       }
-      table.row(cells);
+      rows.add(cells);
     }
-    Label targets =
-        new Label(
-            Figures.say(
-                "targets %.0f, %.0f, %.0f dB   ● met   ◆ close   ▲ short   ? cannot tell   each at its own right gain",
-                model.targets().quietDb(), model.targets().clearDb(), model.targets().safeDb()));
-    targets.getStyleClass().add("soft");
-    targets.setWrapText(true);
-    targets.setMinHeight(Region.USE_PREF_SIZE);
-    table.below(targets);
+    targets.setText(
+        Figures.say(
+            "targets %.0f, %.0f, %.0f dB   ● met   ◆ close   ▲ short   ? cannot tell   each at its own right gain",
+            model.targets().quietDb(), model.targets().clearDb(), model.targets().safeDb()));
+    rows.add(List.of(new FigureTable.Note(targets)));
+    table.show(List.of("All types at this spot", "Quiet", "Clear", "Safe"), rows);
+  }
+
+  /** Made once for each type: buttons cost more than all figures beside them. */
+  private Button button(MicModel.Choice choice) {
+    Button name = buttons.computeIfAbsent(choice.type(), this::button);
+    name.setText(choice.type().label() + (choice.inUse() ? "  ✓" : ""));
+    String look = choice.inUse() ? "chosen" : "choice";
+    if (!name.getStyleClass().contains(look)) {
+      name.getStyleClass().setAll("button", "plain", look);
+    }
+    return name;
+  }
+
+  private Button button(MicrophoneType type) {
+    Button name = new Button();
+    name.setMinWidth(Region.USE_PREF_SIZE);
+    name.setOnAction(e -> model.setType(type));
+    return name;
   }
 
   /** The nodes. */

@@ -63,9 +63,9 @@ final class FiguresPage {
     VBox notes = new VBox(4);
     Runnable refresh =
         () -> {
-          table.heads(
-              Stream.concat(Stream.of("octave"), COLUMNS.stream().map(Column::head)).toList());
-          model.bands().forEach(band -> table.row(cells(context.session(), band)));
+          table.show(
+              Stream.concat(Stream.of("octave"), COLUMNS.stream().map(Column::head)).toList(),
+              model.bands().stream().map(band -> cells(context.session(), band)).toList());
           notes.getChildren().setAll(new Wrapped(KEY, "soft"));
           model.warnings().forEach(w -> notes.getChildren().add(new Wrapped(w, "note")));
         };

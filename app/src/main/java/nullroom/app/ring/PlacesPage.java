@@ -88,33 +88,31 @@ final class PlacesPage {
     change.setManaged(!change.getText().isEmpty());
     List<String> heads = new ArrayList<>(List.of("mean of the places"));
     Octave.ALL.forEach(b -> heads.add(BandName.of(b.nominalHz())));
-    average.heads(model.average().isPresent() ? heads : List.of());
+    List<List<?>> rows = new ArrayList<>();
     model
         .average()
         .ifPresent(a -> {
-          average.row(bands("T20, s", Quantity.MEAN_T20, a, b -> Figures.say("%.2f", b.seconds())));
-          average.row(
-              bands(
-                  "spread",
-                  Quantity.SPREAD,
-                  a,
-                  b ->
-                      b.spreadSeconds().isPresent()
-                          ? Figures.say("%.2f", b.spreadSeconds().getAsDouble())
-                          : "–"));
-          average.row(
+          rows.add(bands("T20, s", Quantity.MEAN_T20, a, b -> Figures.say("%.2f", b.seconds())));
+          rows.add(bands("spread", Quantity.SPREAD, a, PlacesPage::spread));
+          rows.add(
               bands(
                   "give or take",
                   Quantity.T20_CHANCE,
                   a,
                   b -> Figures.say("%.2f", 2 * b.deviationSeconds())));
-          average.row(bands("places", Quantity.PLACES, a, b -> String.valueOf(b.pairs())));
+          rows.add(bands("places", Quantity.PLACES, a, b -> String.valueOf(b.pairs())));
         });
-    measurements.heads(
+    average.show(rows.isEmpty() ? List.of() : heads, rows);
+    measurements.show(
         model.all().isEmpty()
             ? List.of()
-            : List.of("measured", "place", "mid, s", "voice, s", "counts", ""));
-    model.all().forEach(d -> measurements.row(cells(d)));
+            : List.of("measured", "place", "mid, s", "voice, s", "counts", ""),
+        model.all().stream().map(this::cells).toList());
+  }
+
+  private static String spread(PositionAverage.Averaged band) {
+    OptionalDouble spread = band.spreadSeconds();
+    return spread.isPresent() ? Figures.say("%.2f", spread.getAsDouble()) : "–";
   }
 
   private List<Object> bands(

@@ -3,6 +3,7 @@ package nullroom.app.room;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.IntStream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -105,10 +106,9 @@ final class FurniturePage {
   private void refresh() {
     foldOut.show(context.session().book().room());
     List<Furniture> all = model.all();
-    table.heads(all.isEmpty() ? List.of() : HEADS);
-    for (int i = 0; i < all.size(); i++) {
-      table.row(row(i, all.get(i)));
-    }
+    table.show(
+        all.isEmpty() ? List.of() : HEADS,
+        IntStream.range(0, all.size()).mapToObj(i -> row(i, all.get(i))).toList());
     loose.getChildren().clear();
     for (int i = 0; i < model.loose().size(); i++) {
       int index = i;

@@ -104,18 +104,20 @@ final class ModelPage {
         new BandPlot.Series(
             "traced", Origin.Kind.PREDICTED, model.tracedSeconds(), "noise-bar", model::whyTraced));
     times.show(series, context.session().book().goal());
-    modes.heads(
-        model.modes().isEmpty()
-            ? List.of()
-            : List.of("lowest modes", "kind", "at talker", "at microphone"));
+    List<List<?>> modeRows = new ArrayList<>();
     for (TraceModel.ModeHere mode : model.modes()) {
-      modes.row(
+      modeRows.add(
           List.of(
               mode(Quantity.MODE, Figures.say("%.0f Hz", mode.mode().frequencyHz()), mode),
               mode.mode().kind(),
               mode(Quantity.MODE_LEVEL, level(mode.talkerDb()), mode),
               mode(Quantity.MODE_LEVEL, level(mode.microphoneDb()), mode)));
     }
+    modes.show(
+        modeRows.isEmpty()
+            ? List.of()
+            : List.of("lowest modes", "kind", "at talker", "at microphone"),
+        modeRows);
     Optional<Tuning> tuning = model.tuning();
     tune.setDisable(tuning.isEmpty());
     blame.setText(
@@ -128,7 +130,7 @@ final class ModelPage {
                 "Nothing was measured yet: clap in Ring, and the description can be held against it."));
     List<String> heads = new ArrayList<>(List.of("times its absorption"));
     Octave.ALL.forEach(b -> heads.add(BandName.of(b.nominalHz())));
-    changes.heads(tuning.isPresent() ? heads : List.of());
+    List<List<?>> rows = new ArrayList<>();
     tuning.ifPresent(t -> {
       for (Surface surface : context.session().book().room().surfaces()) {
         List<Object> row = new ArrayList<>(List.of(surface.label()));
@@ -140,15 +142,16 @@ final class ModelPage {
                   Figures.say("%.2f", t.changeOf(surface).get(b)),
                   b));
         }
-        changes.row(row);
+        rows.add(row);
       }
       List<Object> row = new ArrayList<>(List.of("still missing, m²"));
       for (int b = 0; b < Octave.COUNT; b++) {
         row.add(
             tuned(Quantity.MISSING, "the room", Figures.say("%.1f", t.missingArea().get(b)), b));
       }
-      changes.row(row);
+      rows.add(row);
     });
+    changes.show(rows.isEmpty() ? List.of() : heads, rows);
   }
 
   private static String level(double db) {

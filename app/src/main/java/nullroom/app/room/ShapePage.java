@@ -2,6 +2,7 @@ package nullroom.app.room;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.IntStream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -232,11 +233,9 @@ final class ShapePage {
     roof.show(model.roof());
     heights();
     List<Patch> all = model.pieces();
-    pieces.heads(
-        all.isEmpty() ? List.of() : List.of("on surfaces", "where", "wide", "high", "", ""));
-    for (int i = 0; i < all.size(); i++) {
-      pieces.row(row(i, all.get(i)));
-    }
+    pieces.show(
+        all.isEmpty() ? List.of() : List.of("on surfaces", "where", "wide", "high", "", ""),
+        IntStream.range(0, all.size()).mapToObj(i -> row(i, all.get(i))).toList());
   }
 
   private List<Object> row(int index, Patch p) {

@@ -114,7 +114,7 @@ final class SpotsPage {
     heard.setText("");
     marks();
     List<SpotsModel.Judged> all = model.all();
-    table.heads(all.isEmpty() ? List.of() : List.of("spot", "Quiet", "Clear", "Safe", "", "", ""));
+    List<List<?>> rows = new ArrayList<>();
     for (SpotsModel.Judged spot : all) {
       List<Object> cells = new ArrayList<>(List.of(spot.spot().name()));
       for (Margins.Kind kind : Margins.Kind.values()) {
@@ -128,8 +128,10 @@ final class SpotsPage {
       cells.add(spot.here() ? "here" : "");
       cells.add(button("Go there", () -> model.go(spot.spot())));
       cells.add(button("Forget", () -> model.remove(spot.spot())));
-      table.row(cells);
+      rows.add(cells);
     }
+    table.show(
+        all.isEmpty() ? List.of() : List.of("spot", "Quiet", "Clear", "Safe", "", "", ""), rows);
   }
 
   private Button button(String words, Runnable action) {

@@ -306,7 +306,7 @@ public final class BookSession {
     lastEdit = redo.isEmpty() ? lastEdit : 0;
     undoName.set(undo.isEmpty() ? "" : undo.getFirst().name());
     redoName.set(redo.isEmpty() ? "" : redo.getFirst().name());
-    before.set(heard(ghost));
+    before.set(ghost == book() ? heard.get() : heard(ghost));
     heard.set(heard(now));
     refined.set(words(now, 0));
     book.set(now);

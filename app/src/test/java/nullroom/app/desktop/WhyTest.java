@@ -63,6 +63,14 @@ class WhyTest {
         : List.of();
   }
 
+  private Text rung(String label) {
+    return scene.getRoot().lookupAll(".rung-label").stream()
+        .map(n -> (Text) n)
+        .filter(t -> t.isVisible() && t.getText().equals(label))
+        .findFirst()
+        .orElseThrow();
+  }
+
   private static KeyEvent key(KeyCode code, String typed) {
     return new KeyEvent(
         typed.isEmpty() ? KeyEvent.KEY_PRESSED : KeyEvent.KEY_TYPED,
@@ -91,13 +99,7 @@ class WhyTest {
       "each label of the ladder by Enter, with the very lines of core; Escape puts it away")
   void ladder() {
     for (String label : List.of("voice", "room noise", "converter")) {
-      Text rung =
-          Fx.on(() ->
-              scene.getRoot().lookupAll(".rung-label").stream()
-                  .map(n -> (Text) n)
-                  .filter(t -> t.isVisible() && t.getText().equals(label))
-                  .findFirst()
-                  .orElseThrow());
+      Text rung = Fx.on(() -> rung(label));
       assertThat(Fx.on(rung::isFocusTraversable)).isTrue();
       Fx.run(() -> rung.fireEvent(key(KeyCode.ENTER, "")));
       layOut();
@@ -117,6 +119,8 @@ class WhyTest {
     String weakest = Fx.on(() -> window.session().verdicts().weakest().name());
     List<String> before = answered();
     assertThat(before.getFirst()).startsWith(weakest + ": ");
+    Text voice = Fx.on(() -> rung("voice"));
+    Fx.run(voice::requestFocus);
     Fx.run(() ->
         window
             .session()
@@ -129,6 +133,10 @@ class WhyTest {
                                 b.room()
                                     .requireMicrophone()
                                     .atDistance(b.room().requireTalker().at(), 0.2)))));
+    layOut();
+    assertThat(Fx.on(scene::getFocusOwner))
+        .as("the keyboard stays where it was while the ladder is drawn anew")
+        .isSameAs(voice);
     assertThat(answered())
         .as("the same question, answered anew")
         .satisfies(now -> assertThat(now.getFirst()).startsWith(weakest + ": "))
