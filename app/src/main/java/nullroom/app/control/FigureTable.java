@@ -69,9 +69,6 @@ public final class FigureTable extends GridPane {
     }
   }
 
-  /** A note under all columns. */
-  public record Note(Node node) {}
-
   /**
    * What is shown; of what was shown before, labels of the same look stay and change their words.
    *
@@ -101,19 +98,14 @@ public final class FigureTable extends GridPane {
     for (int c = 0; c < cells.size(); c++) {
       Node node =
           switch (cells.get(c)) {
-            case Note note -> note.node();
             case Node own -> own;
             case Figure figure -> figure(figure, row, c);
             case Words words -> label(row, c, words.text(), List.of(words.styles()));
             case Object text -> label(row, c, text.toString(), List.of());
           };
       GridPane.setConstraints(node, c, row);
-      if (cells.get(c) instanceof Note) {
-        GridPane.setColumnSpan(node, REMAINING);
-      } else {
-        GridPane.setHalignment(node, c == 0 ? HPos.LEFT : HPos.RIGHT);
-        whole(node);
-      }
+      GridPane.setHalignment(node, c == 0 ? HPos.LEFT : HPos.RIGHT);
+      whole(node);
       nodes.add(node);
     }
     return nodes;

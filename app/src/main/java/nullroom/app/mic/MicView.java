@@ -59,7 +59,7 @@ public final class MicView {
         .subscribe(units ->
             distance.setSaid(
                 cm -> units == Units.FEET ? units.length(cm / 100) : Figures.say("%.0f cm", cm)));
-    VBox right = new VBox(distance, angle, table);
+    VBox right = new VBox(distance, angle, table, targets);
     right.getStyleClass().add("pictures");
     HBox picture = new HBox(side, right);
     picture.getStyleClass().add("pictures");
@@ -104,7 +104,6 @@ public final class MicView {
         Figures.say(
             "targets %.0f, %.0f, %.0f dB   ● met   ◆ close   ▲ short   ? cannot tell   each at its own right gain",
             model.targets().quietDb(), model.targets().clearDb(), model.targets().safeDb()));
-    rows.add(List.of(new FigureTable.Note(targets)));
     table.show(List.of("All types at this spot", "Quiet", "Clear", "Safe"), rows);
   }
 
