@@ -19,6 +19,7 @@ import nullroom.core.predict.Margins;
 import nullroom.core.room.Room;
 import nullroom.io.book.BookFolder;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -66,6 +67,8 @@ final class GainCommand implements Callable<Integer> {
       description = "for laughs and shouts over the loudest line; default: as the material asks")
   Optional<Double> allowance = Optional.empty();
 
+  @Mixin PairOptions pair = new PairOptions();
+
   @Option(names = "--why", description = "say of each figure where it comes from")
   boolean why;
 
@@ -74,7 +77,7 @@ final class GainCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    RoomBook book = BookFolder.readBook(path);
+    RoomBook book = pair.judged(BookFolder.readBook(path));
     VocalEffort voice =
         effort
             .map(e -> Named.one(command, "--effort", e, VocalEffort.class))

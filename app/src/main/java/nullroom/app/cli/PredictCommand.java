@@ -10,11 +10,13 @@ import nullroom.core.Trouble;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.book.Goal;
 import nullroom.core.book.RoomBook;
+import nullroom.core.plan.Pair;
 import nullroom.core.plan.Prediction;
 import nullroom.core.plan.Why;
 import nullroom.core.predict.Heard;
 import nullroom.io.book.BookFolder;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -39,6 +41,8 @@ final class PredictCommand implements Callable<Integer> {
       description =
           "spokenClose, spokenOnCamera, sungDry or sungSomeRoom; default: the book's, for a room file spokenOnCamera")
   Optional<String> goal = Optional.empty();
+
+  @Mixin PairOptions pair = new PairOptions();
 
   @Option(
       names = "--quick",
@@ -78,7 +82,7 @@ final class PredictCommand implements Callable<Integer> {
   }
 
   private void print(Path path, Optional<Goal> asked) {
-    RoomBook book = BookFolder.readBook(path);
+    RoomBook book = pair.judged(BookFolder.readBook(path));
     Prediction found = Prediction.of(book, asked.orElse(book.goal()), quick, Progress.NONE);
     if (!json) {
       if (paths.size() > 1) {
@@ -117,6 +121,8 @@ final class PredictCommand implements Callable<Integer> {
           heard.c50Db().get(i));
     }
     found.ladder().verdicts().all().forEach(m -> System.out.println(m.sentence()));
+    found.worstOfMovement().ifPresent(m -> System.out.println(Pair.movementWords(m)));
+    found.worse().ifPresent(p -> System.out.println(p.sentence() + "."));
     if (why) {
       found.ladder().whys().forEach(PredictCommand::print);
     }

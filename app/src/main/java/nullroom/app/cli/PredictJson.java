@@ -10,6 +10,7 @@ import nullroom.core.Decibels;
 import nullroom.core.Figures;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.plan.Margin;
+import nullroom.core.plan.Pair;
 import nullroom.core.plan.Prediction;
 import nullroom.core.plan.Verdicts;
 import nullroom.core.predict.Basis;
@@ -20,6 +21,7 @@ import nullroom.core.predict.Origin;
 import nullroom.core.predict.RoomResponse;
 import nullroom.core.predict.Statistics;
 import nullroom.core.room.Room;
+import nullroom.core.room.SetUp;
 
 /** What {@code predict --json} prints. */
 final class PredictJson {
@@ -78,6 +80,19 @@ final class PredictJson {
                 verdicts.safe().verdict().id()))
         .put("weakest", Figures.word(verdicts.weakest().kind()))
         .put("basis", basis(heard));
+    found
+        .worstOfMovement()
+        .ifPresent(m ->
+            out.put(
+                "worstOfMovement",
+                new Three(m.quietDb(), only(heard.hasLate(), m.clearDb()), m.safeDb())));
+    SetUp setUp = found.room().setUp();
+    if (setUp.talkers().size() + setUp.microphones().size() > 2) {
+      out.object("pair")
+          .put("voice", setUp.voice().orElseThrow().name())
+          .put("microphone", setUp.listener().orElseThrow().name());
+      out.put("worse", found.worse().map(PredictJson::worse));
+    }
     if (why) {
       out.put("why", found.ladder().whys());
     }
@@ -90,6 +105,15 @@ final class PredictJson {
         figure.applyAsDouble(v.quiet()),
         only(heard.hasLate(), figure.applyAsDouble(v.clear())),
         figure.applyAsDouble(v.safe()));
+  }
+
+  private static JsonOut worse(Pair pair) {
+    return new JsonOut()
+        .put("voice", pair.voice())
+        .put("microphone", pair.microphone())
+        .put("weakest", Figures.word(pair.verdicts().weakest().kind()))
+        .put("overDb", pair.overDb())
+        .put("verdict", pair.verdicts().weakest().verdict().id());
   }
 
   private static JsonOut basis(Heard heard) {

@@ -2,13 +2,13 @@ package nullroom.app.control;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.DoubleFunction;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Rectangle;
-import javafx.scene.text.TextAlignment;
 import nullroom.core.Figures;
 import nullroom.core.predict.ArrivalLocus;
 import nullroom.core.predict.Framing;
@@ -38,6 +38,7 @@ public final class FoldOut extends PlotPane {
   private static final double AIM_LENGTH = 30;
 
   private Optional<Room> room = Optional.empty();
+  private Captions captions = new Captions(this, 0, 0);
   private Optional<Surface> selected = Optional.empty();
   private Consumer<Surface> onSelect = surface -> {};
   private Consumer<Point> onFloor = place -> {};
@@ -142,6 +143,7 @@ public final class FoldOut extends PlotPane {
   private void draw(Unfolding u, double width, double height) {
     Room r = u.room();
     setClip(new Rectangle(width, height));
+    captions = new Captions(this, width, height);
     r.surfaces().forEach(surface -> surface(u, surface));
     tint.draw(this, u);
     Optional<ItemHandle> handle =
@@ -157,17 +159,13 @@ public final class FoldOut extends PlotPane {
     lines.forEach((surface, pieces) -> line(u, surface, pieces));
     marks.forEach(mark -> mark(u, mark));
     proposal.ifPresent(patch -> piece(u, patch, "proposal").setMouseTransparent(true));
-    for (int k = 0; k < r.sources().size(); k++) {
-      RoomItem source = new RoomItem(RoomItem.Kind.SOURCE, k);
-      handle(u, handle, source, r.sources().get(k).at(), "source");
+    r.camera().ifPresent(c -> wedge(u, c));
+    for (RoomItem item : RoomItem.of(r)) {
+      if (item.kind() != RoomItem.Kind.PATCH && item.kind() != RoomItem.Kind.FURNITURE) {
+        handle(u, handle, item);
+      }
     }
-    r.camera()
-        .ifPresent(c -> {
-          wedge(u, c);
-          handle(u, handle, RoomItem.CAMERA, c.at(), "camera");
-        });
-    r.talker().ifPresent(t -> handle(u, handle, RoomItem.TALKER, t.at(), "talker"));
-    r.microphone().ifPresent(m -> handle(u, handle, RoomItem.MICROPHONE, m.at(), "microphone"));
+    captions.draw();
   }
 
   /** A place of the plan in a thing's own coordinates. */
@@ -182,7 +180,7 @@ public final class FoldOut extends PlotPane {
     Polygon body = polygon(u.screen(corners), style);
     double x = corners.stream().mapToDouble(Point::x).average().orElse(0);
     double bottom = corners.stream().mapToDouble(Point::y).min().orElse(0);
-    caption(patch.label(), u.sx(x), u.sy(bottom) + 9, TextAlignment.CENTER, "piece-label");
+    captions.piece(patch.label(), u.sx(x), u.sy(bottom) + 9);
     return body;
   }
 
@@ -190,7 +188,7 @@ public final class FoldOut extends PlotPane {
     Polygon body = polygon(u.screen(piece.plan()), "furniture");
     tint.draw(this, u, piece, index);
     Point middle = Outline.centre(piece.plan());
-    caption(piece.label(), u.sx(middle.x()), u.sy(middle.y()), TextAlignment.CENTER, "piece-label");
+    captions.piece(piece.label(), u.sx(middle.x()), u.sy(middle.y()));
     return body;
   }
 
@@ -217,7 +215,7 @@ public final class FoldOut extends PlotPane {
     star.setMouseTransparent(true);
     if (!mark.name().isEmpty()) {
       star.setAccessibleText("spot " + mark.name());
-      caption(mark.name(), x + 10, y, TextAlignment.LEFT, "piece-label");
+      captions.handle(mark.name(), x, y, "piece-label");
     }
   }
 
@@ -241,16 +239,14 @@ public final class FoldOut extends PlotPane {
     if (surface instanceof Surface.Wall wall) {
       Point at = labelPlace(u, wall);
       double metres = u.room().enclosure().length(wall);
-      caption(
+      captions.surface(
           surface.label() + lengths.map(said -> ", " + said.apply(metres)).orElse(""),
           u.sx(at.x()),
-          u.sy(at.y()),
-          TextAlignment.CENTER,
-          "surface-label");
+          u.sy(at.y()));
     } else {
       double left = corners.stream().mapToDouble(Point::x).min().orElse(0);
       double top = corners.stream().mapToDouble(Point::y).max().orElse(0);
-      caption(surface.label(), u.sx(left) + 6, u.sy(top) + 10, TextAlignment.LEFT, "surface-label");
+      captions.surface(surface.label(), u.sx(left) + 24, u.sy(top) + 10);
     }
   }
 
@@ -271,10 +267,6 @@ public final class FoldOut extends PlotPane {
     return u.flat(wall, free);
   }
 
-  private void caption(String words, double x, double y, TextAlignment anchor, String style) {
-    text(words, x, y, anchor, style).setMouseTransparent(true);
-  }
-
   /** The sides of what a camera takes in, as far as the walls. */
   private void wedge(Unfolding u, Camera camera) {
     for (double side : new double[] {-0.5, 0.5}) {
@@ -286,8 +278,15 @@ public final class FoldOut extends PlotPane {
     }
   }
 
-  private void handle(
-      Unfolding u, Optional<ItemHandle> handle, RoomItem item, Point at, String style) {
+  /** What follows the lips is not turned by hand. */
+  private static boolean turns(RoomItem item, Room room) {
+    return item.kind() != RoomItem.Kind.MICROPHONE
+        || item.member(room).filter(m -> m.ride().isPresent()).isPresent();
+  }
+
+  private void handle(Unfolding u, Optional<ItemHandle> handle, RoomItem item) {
+    Point at = item.at(u.room());
+    String style = item.kind().name().toLowerCase(Locale.ROOT);
     double x = u.sx(at.x());
     double y = u.sy(at.y());
     item.aim(u.room())
@@ -297,16 +296,10 @@ public final class FoldOut extends PlotPane {
           double tipY = y - AIM_LENGTH * direction.y();
           line(x, y, tipX, tipY, "aim", style).setMouseTransparent(true);
           handle
-              .filter(g -> item.kind() != RoomItem.Kind.MICROPHONE) // it follows the lips
+              .filter(g -> turns(item, u.room()))
               .ifPresent(g -> g.turns(rectangle(tipX - 3, tipY - 3, 6, 6, "turn", style), item));
         });
-    ItemHandle.take(handle, Glyph.of(this, item.kind(), x, y), item);
-    boolean right = item.kind() == RoomItem.Kind.TALKER || item.kind() == RoomItem.Kind.CAMERA;
-    caption(
-        item.name(u.room()),
-        right ? x + 6 : x - 6,
-        right ? y + 18 : y - 18,
-        right ? TextAlignment.RIGHT : TextAlignment.LEFT,
-        "handle-label");
+    ItemHandle.take(handle, Glyph.of(this, item, u.room(), x, y), item);
+    captions.handle(item.name(u.room()), x, y, "handle-label");
   }
 }

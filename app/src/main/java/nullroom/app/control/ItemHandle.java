@@ -64,7 +64,8 @@ final class ItemHandle {
   private static String id(RoomItem item) {
     String kind = item.kind().name().toLowerCase(Locale.ROOT);
     return switch (item.kind()) {
-      case TALKER, MICROPHONE, CAMERA -> kind;
+      case TALKER, MICROPHONE, CAMERA, LOUDSPEAKER ->
+          item.index() == 0 ? kind : kind + "-" + (item.index() + 1);
       default -> kind + "-" + item.index();
     };
   }
@@ -78,7 +79,10 @@ final class ItemHandle {
     if (item.switches(room)) {
       words.append(", enter opens or shuts it");
     }
-    if (item.kind() != RoomItem.Kind.TALKER && item.kind() != RoomItem.Kind.MICROPHONE) {
+    item.member(room)
+        .flatMap(m -> m.ride())
+        .ifPresent(r -> words.insert(0, "on " + r.what() + ": "));
+    if (!item.without(room).equals(room)) {
       words.append(", delete takes it out");
     }
     return words.toString();

@@ -73,6 +73,7 @@ public final class RoomPlot extends PlotPane {
   private Optional<Point> bounce = Optional.empty();
   private Optional<ItemHandler> handler = Optional.empty();
   private double scale;
+  private Captions captions = new Captions(this, 0, 0);
   private double left;
   private double bottom;
 
@@ -128,6 +129,7 @@ public final class RoomPlot extends PlotPane {
         8,
         TextAlignment.LEFT,
         "axis-label");
+    captions = new Captions(this, width, height);
     shell(r);
     Optional<ItemHandle> handle =
         handler.map(h -> new ItemHandle(this, r, h, (item, x, y) -> place(r, item, x, y)));
@@ -157,6 +159,7 @@ public final class RoomPlot extends PlotPane {
         handle(r, handle, item);
       }
     }
+    captions.draw();
   }
 
   private void fit(Room r, double width, double height) {
@@ -257,19 +260,12 @@ public final class RoomPlot extends PlotPane {
           line(sx(at), sy(at), sx(at) + AIM_LENGTH * dx, sy(at) - AIM_LENGTH * dy, "aim", style)
               .setMouseTransparent(true);
         });
-    ItemHandle.take(handle, Glyph.of(this, item.kind(), sx(at), sy(at)), item);
-    boolean microphone = item.kind() == RoomItem.Kind.MICROPHONE;
-    text(
-            item.name(r),
-            microphone ? sx(at) - 6 : sx(at) + 6,
-            microphone ? sy(at) - 18 : sy(at) + 18,
-            microphone ? TextAlignment.LEFT : TextAlignment.RIGHT,
-            "handle-label")
-        .setMouseTransparent(true);
+    ItemHandle.take(handle, Glyph.of(this, item, r, sx(at), sy(at)), item);
+    captions.handle(item.name(r), sx(at), sy(at), "handle-label");
   }
 
   private void caption(String words, Point at) {
-    text(words, sx(at), sy(at), TextAlignment.CENTER, "piece-label").setMouseTransparent(true);
+    captions.piece(words, sx(at), sy(at));
   }
 
   private Polygon outline(List<Point> corners, String... styles) {

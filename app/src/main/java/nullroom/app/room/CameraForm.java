@@ -38,7 +38,9 @@ final class CameraForm {
   CameraForm(RoomModel model, StationContext context) {
     this.model = model;
     lens = new NumberField("Lens", "mm", 8, 1200, model::setFocal);
-    height = new NumberField("Camera", "m", 0.05, 3, z -> model.setHeight(RoomItem.CAMERA, z));
+    height =
+        new NumberField(
+            "Camera", "m", 0.05, 3, z -> model.setHeight(RoomItem.camera(model.room()), z));
     context.units().subscribe(units -> height.setEntry(units.field()));
     shape =
         new Choice<>(

@@ -118,14 +118,14 @@ final class FoldOutPage {
         0.2,
         3,
         r -> r.talker().orElseThrow().at().z(),
-        z -> model.setHeight(RoomItem.TALKER, z));
+        z -> model.setHeight(RoomItem.talker(model.room()), z));
     number(
         form,
         "Microphone",
         0.05,
         3,
         r -> r.microphone().orElseThrow().at().z(),
-        z -> model.setHeight(RoomItem.MICROPHONE, z));
+        z -> model.setHeight(RoomItem.microphone(model.room()), z));
     form.getChildren().addAll(heading("Camera"), new CameraForm(model, context).node());
     return form;
   }

@@ -34,6 +34,7 @@ public final class RoomModel {
   private final ShapeModel shape;
   private final SpotsModel spots;
   private final FurnitureModel furniture;
+  private final SetUpModel setUp;
   private final MaterialsModel materials;
   private final TraceModel trace;
 
@@ -47,6 +48,7 @@ public final class RoomModel {
     shape = new ShapeModel(context);
     spots = new SpotsModel(context);
     furniture = new FurnitureModel(context);
+    setUp = new SetUpModel(context);
     materials = new MaterialsModel(context);
     trace = new TraceModel(context, background);
     say =
@@ -86,6 +88,11 @@ public final class RoomModel {
   /** Places to record from. */
   public SpotsModel spots() {
     return spots;
+  }
+
+  /** Who and what is in it to record. */
+  public SetUpModel setUp() {
+    return setUp;
   }
 
   /** What stands in it. */

@@ -6,6 +6,7 @@ import nullroom.app.shell.Pages;
 public enum RoomPage implements Pages.Page {
   FOLD_OUT("Fold-out", "sizes, materials and places; what each patch sends back"),
   SHAPE("Shape", "outline, ceiling, doors and windows"),
+  SET_UP("Set-up", "who speaks, what listens, films and plays; what rides on what"),
   FURNITURE("Furniture", "what stands in the room"),
   SPOTS("Spots", "places to record from, side by side"),
   MODEL("Model", "the description against what was measured"),

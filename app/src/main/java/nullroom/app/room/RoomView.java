@@ -81,6 +81,7 @@ public final class RoomView {
         yield new PageParts(foldOut.node(), files(model, foldOut::picture, context));
       }
       case SHAPE -> new PageParts(new ShapePage(model.shape(), context).node(), new HBox());
+      case SET_UP -> new PageParts(new SetUpPage(model, context).node(), new HBox());
       case FURNITURE -> new PageParts(new FurniturePage(model, context).node(), new HBox());
       case SPOTS -> new PageParts(new SpotsPage(model, context).node(), new HBox());
       case MODEL -> new PageParts(new ModelPage(model.trace(), context).node(), new HBox());

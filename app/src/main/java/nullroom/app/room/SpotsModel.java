@@ -67,7 +67,7 @@ public final class SpotsModel {
    * @throws Trouble.BadField outside the room
    */
   public Verdicts at(Point point) {
-    return verdicts(RoomItem.MICROPHONE.moved(book().room(), point));
+    return verdicts(RoomItem.microphone(book().room()).moved(book().room(), point));
   }
 
   /** Why a margin is what it is at a spot; empty where the spot no longer fits. */

@@ -123,7 +123,8 @@ public final class MainWindow {
     refined.setId("refined");
     refined.textProperty().bind(context.session().refinedProperty());
     refined.getStyleClass().addAll("soft", "key");
-    VBox box = new VBox(title, ladder, key, refined, next, card.node());
+    PairChoice pair = new PairChoice(context.session(), new Newest(executor, context.work()::warn));
+    VBox box = new VBox(title, pair.node(), ladder, key, refined, pair.below(), next, card.node());
     VBox.setVgrow(ladder, Priority.ALWAYS);
     box.getStyleClass().add("right");
     return box;

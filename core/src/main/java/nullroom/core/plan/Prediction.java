@@ -7,6 +7,7 @@ import nullroom.core.book.Goal;
 import nullroom.core.book.Hearing;
 import nullroom.core.book.RoomBook;
 import nullroom.core.predict.Heard;
+import nullroom.core.predict.Margins;
 import nullroom.core.predict.Refinement;
 import nullroom.core.predict.RoomResponse;
 import nullroom.core.predict.Statistics;
@@ -21,6 +22,8 @@ import nullroom.core.room.Room;
  * @param traced its response with the book's decay; empty for a quick answer
  * @param arrivals single reflections of the first 50 ms with the direct sound they are held against
  * @param ladder what is heard, with the margins and their words
+ * @param worstOfMovement least margins of a talker who moves
+ * @param worse another voice that stands worse with whatever serves it best
  */
 public record Prediction(
     Room room,
@@ -28,7 +31,9 @@ public record Prediction(
     Statistics statistics,
     Optional<RoomResponse> traced,
     RoomResponse arrivals,
-    Ladder ladder) {
+    Ladder ladder,
+    Optional<Margins> worstOfMovement,
+    Optional<Pair> worse) {
 
   /**
    * Predicts.
@@ -40,24 +45,37 @@ public record Prediction(
     Room room = book.room();
     Statistics statistics = Statistics.of(room);
     if (quick) {
-      Heard heard = Hearing.quick(book).heard();
-      return new Prediction(
-          room,
-          goal,
-          statistics,
-          Optional.empty(),
-          RoomResponse.first(room),
-          Ladder.of(heard, goal.targets()));
+      return of(
+          Hearing.quick(book), book, goal, Optional.empty(), RoomResponse.first(room), statistics);
     }
     RoomResponse response = RoomResponse.of(room, Refinement.SEED, progress);
     Refinement found = Hearing.refinement(book, response);
+    return of(
+        Hearing.of(book, Optional.of(found)),
+        book,
+        goal,
+        Optional.of(response.withDecay(statistics.seconds(), found.decaySeconds())),
+        response,
+        statistics);
+  }
+
+  private static Prediction of(
+      Hearing hearing,
+      RoomBook book,
+      Goal goal,
+      Optional<RoomResponse> traced,
+      RoomResponse arrivals,
+      Statistics statistics) {
+    Room room = book.room();
     return new Prediction(
         room,
         goal,
         statistics,
-        Optional.of(response.withDecay(statistics.seconds(), found.decaySeconds())),
-        response,
-        Ladder.of(Hearing.of(book, Optional.of(found)).heard(), goal.targets()));
+        traced,
+        arrivals,
+        Ladder.of(hearing.heard(), goal.targets()),
+        Pair.worstOfMovement(hearing, room),
+        Pair.worse(hearing, room, goal.targets()));
   }
 
   /** What the microphone hears. */

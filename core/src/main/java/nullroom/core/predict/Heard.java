@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import nullroom.core.Decibels;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
@@ -12,6 +13,7 @@ import nullroom.core.acoustics.Octave;
 import nullroom.core.acoustics.Pattern;
 import nullroom.core.measure.decay.SpeechTransmission;
 import nullroom.core.room.NoiseSource;
+import nullroom.core.room.PlacedLoudspeaker;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
@@ -132,14 +134,7 @@ public record Heard(
         early,
         late,
         noise,
-        room.sources().stream()
-            .map(s ->
-                new SourceNoise(
-                    s.name(),
-                    s.dbSplAtMetre()
-                        .with(
-                            sourceGainDb(room, decaySeconds, s.at()), (at1m, gain) -> at1m + gain)))
-            .toList(),
+        noises(room, decaySeconds),
         capture.selfNoiseDbSpl(),
         capture.preampNoiseDbSpl(),
         capture.converterNoiseDbSpl(),
@@ -148,6 +143,30 @@ public record Heard(
         talker.at().distanceTo(microphone.at()),
         voice + talker.effort().crestDb() - SINE_CREST_DB,
         Basis.described(room.noiseDbSpl().isPresent()));
+  }
+
+  /** What makes noise from a place: sources alike in all directions, and what plays a backing. */
+  private static List<SourceNoise> noises(Room room, Bands decaySeconds) {
+    Stream<SourceNoise> sources =
+        room.sources().stream()
+            .map(s ->
+                new SourceNoise(
+                    s.name(),
+                    s.dbSplAtMetre().with(sourceGainDb(room, decaySeconds, s.at()), Double::sum)));
+    Point ears = room.requireMicrophone().at();
+    Stream<SourceNoise> backings =
+        room.loudspeakers().stream()
+            .map(m -> {
+              PlacedLoudspeaker l = m.it();
+              double off = l.aim().angleTo(ears.minus(l.at()));
+              Bands on = Bands.from(b -> l.directivity().gainDb(b, off));
+              Bands whole = l.directivity().indexDb().map(index -> -index);
+              return new SourceNoise(
+                  m.name(),
+                  l.dbSplAtMetre()
+                      .with(sourceGainDb(room, decaySeconds, l.at(), on, whole), Double::sum));
+            });
+    return Stream.concat(sources, backings).toList();
   }
 
   /**
@@ -161,11 +180,12 @@ public record Heard(
     PlacedMicrophone microphone = room.requireMicrophone();
     Point toMicrophone = microphone.at().minus(talker.at());
     double distance = Math.max(NEAREST_METRES, toMicrophone.length());
+    boolean clipped = room.setUp().clipped();
     double offMouth = talker.aim().angleTo(toMicrophone);
     double offCapsule = microphone.aim().angleTo(talker.at().minus(microphone.at()));
     double c = room.air().speedOfSound();
     return Bands.from(i ->
-        talker.directivity().gainDb(i, offMouth)
+        (clipped ? Chest.gainDb(i) : talker.directivity().gainDb(i, offMouth))
             - Decibels.ofAmplitude(distance)
             + microphone
                 .capture()
@@ -181,6 +201,12 @@ public record Heard(
    * @throws Trouble.BadField if the microphone is missing
    */
   private static Bands sourceGainDb(Room room, Bands decaySeconds, Point at) {
+    return sourceGainDb(room, decaySeconds, at, Bands.all(0), Bands.all(0));
+  }
+
+  /** The same of a source that sends otherwise towards the microphone, and over all directions. */
+  private static Bands sourceGainDb(
+      Room room, Bands decaySeconds, Point at, Bands towardsDb, Bands allDb) {
     PlacedMicrophone microphone = room.requireMicrophone();
     Pattern pattern = microphone.capture().pattern();
     Point toSource = at.minus(microphone.at());
@@ -188,8 +214,10 @@ public record Heard(
         pattern.gainDb(microphone.aim().angleTo(toSource))
             - Decibels.ofAmplitude(Math.max(NEAREST_METRES, toSource.length()));
     double pickup = pattern.diffuseGainDb();
-    return decaySeconds.map(
-        t -> Decibels.sum(straight, ReflectedSound.diffuseGainDb(room, t) + pickup));
+    return Bands.from(b ->
+        Decibels.sum(
+            straight + towardsDb.get(b),
+            ReflectedSound.diffuseGainDb(room, decaySeconds.get(b)) + pickup + allDb.get(b)));
   }
 
   /**

@@ -1,9 +1,11 @@
 package nullroom.core.predict;
 
-import java.util.List;
-import java.util.Optional;
 import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.VocalEffort;
+import nullroom.core.room.Movement;
+import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Room;
+import nullroom.core.room.Talker;
 
 /**
  * What tracing a room found beyond its quick answer, to be kept while the room is changed a little:
@@ -55,18 +57,25 @@ public record Refinement(
     return Math.clamp(traced - quick, -MOST_DB, MOST_DB);
   }
 
-  /** What of a room its reply depends on: neither noise, camera nor gain. */
-  private static Room bare(Room room) {
-    Room silent = room.withNoise(Bands.all(0), List.of()).withCamera(Optional.empty());
-    return silent
-        .microphone()
-        .map(m -> silent.withMicrophone(m.with(m.capture().withGainDb(0))))
-        .orElse(silent);
+  /**
+   * Whether two rooms answer alike: they differ at most in noise, in cameras, in gain, in what else
+   * listens or plays, and in how loud the talker is and moves.
+   */
+  public static boolean alike(Room one, Room other) {
+    return one.enclosure().equals(other.enclosure())
+        && one.air().equals(other.air())
+        && one.finishes().equals(other.finishes())
+        && one.contents().equals(other.contents())
+        && one.talker().map(Refinement::still).equals(other.talker().map(Refinement::still))
+        && one.microphone().map(Refinement::bare).equals(other.microphone().map(Refinement::bare));
   }
 
-  /** Whether two rooms answer alike: they differ in noise, camera or gain at most. */
-  public static boolean alike(Room one, Room other) {
-    return bare(one).equals(bare(other));
+  private static Talker still(Talker talker) {
+    return talker.with(VocalEffort.NORMAL).with(Movement.NONE);
+  }
+
+  private static PlacedMicrophone bare(PlacedMicrophone m) {
+    return m.with(m.capture().withGainDb(0));
   }
 
   /** Whether it says something about a room. */

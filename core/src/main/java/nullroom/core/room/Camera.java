@@ -11,7 +11,8 @@ import nullroom.core.Trouble;
  *     for pictures of 36 by 24 mm are told
  * @param aspectRatio width of the picture over its height
  */
-public record Camera(Point at, Aim aim, double focalMillimetres, double aspectRatio) {
+public record Camera(Point at, Aim aim, double focalMillimetres, double aspectRatio)
+    implements Placed<Camera> {
   /** A picture as wide as most are watched. */
   public static final double WIDE = 16.0 / 9;
 
@@ -83,6 +84,11 @@ public record Camera(Point at, Aim aim, double focalMillimetres, double aspectRa
     return depth > 0
         && Math.abs(to.dot(right)) <= half
         && Math.abs(to.dot(up)) <= half / aspectRatio;
+  }
+
+  @Override
+  public Camera placed(Point place, Aim direction) {
+    return new Camera(place, direction, focalMillimetres, aspectRatio);
   }
 
   /** The same camera elsewhere, pointing at a target. */

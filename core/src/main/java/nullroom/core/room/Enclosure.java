@@ -241,4 +241,11 @@ public final class Enclosure {
   public String toString() {
     return outline + " under " + ceiling;
   }
+
+  /** Refuses a place outside, blaming a field. */
+  void requireInside(String field, Point at) {
+    if (!holds(at)) {
+      throw new Trouble.BadField(field, "lies outside the room");
+    }
+  }
 }

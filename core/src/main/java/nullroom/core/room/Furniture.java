@@ -175,8 +175,8 @@ public record Furniture(
   }
 
   /** Refuses it where somebody or something is inside it. */
-  void checkFree(String field, String who, Optional<Point> at) {
-    if (at.isPresent() && holds(at.get())) {
+  void checkFree(String field, String who, Point at) {
+    if (holds(at)) {
       throw new Trouble.BadField(field, "the " + who + " is inside '" + name + "'");
     }
   }

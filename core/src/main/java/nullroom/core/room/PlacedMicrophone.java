@@ -3,7 +3,13 @@ package nullroom.core.room;
 import nullroom.core.acoustics.Capture;
 
 /** A microphone with its input, at a place and pointing somewhere. */
-public record PlacedMicrophone(Point at, Aim aim, Capture capture) {
+public record PlacedMicrophone(Point at, Aim aim, Capture capture)
+    implements Placed<PlacedMicrophone> {
+  @Override
+  public PlacedMicrophone placed(Point place, Aim direction) {
+    return new PlacedMicrophone(place, direction, capture);
+  }
+
   /** The same microphone elsewhere, pointing at a target. */
   public PlacedMicrophone movedTo(Point place, Point target) {
     return new PlacedMicrophone(place, Aim.along(target.minus(place)), capture);

@@ -69,22 +69,39 @@ final class Reshaping {
     }
   }
 
+  /** With all who were there: who would stand outside comes in, and what rides on them follows. */
   private static Room peopled(Room shaped, Room before) {
-    Point centre = inside(shaped);
-    Room room = shaped;
-    if (before.talker().isPresent()) {
-      Talker talker = before.talker().get();
-      room = room.withTalker(shaped.holds(talker.at()) ? talker : talker.movedTo(centre));
+    SetUp people = before.setUp();
+    for (int i = 0; i < people.talkers().size(); i++) {
+      Talker talker = people.talkers().get(i).it();
+      if (!shaped.holds(talker.at())) {
+        Point centre = inside(shaped);
+        boolean taken =
+            people.all().anyMatch(m -> m.it().at().distanceTo(centre) < FreePlace.APART_METRES);
+        people =
+            people.withTalker(i, talker.movedTo(taken ? beside(shaped, people, centre) : centre));
+      }
     }
-    Point lips = room.talker().map(Talker::at).orElse(centre);
-    if (before.microphone().isPresent()) {
-      PlacedMicrophone microphone = before.microphone().get();
-      boolean stays = shaped.holds(microphone.at()) && microphone.at().distanceTo(lips) > 0.02;
-      room =
-          room.withMicrophone(stays ? microphone : microphone.movedTo(beside(shaped, lips), lips));
+    Point lips = people.talker().map(Talker::at).orElseGet(() -> inside(shaped));
+    for (int i = 0; i < people.cameras().size(); i++) {
+      Camera c = people.cameras().get(i).it();
+      if (!shaped.holds(c.at())) {
+        people = people.withCamera(i, c.movedTo(beside(shaped, people, lips), lips));
+      }
     }
-    return room.withCamera(
-        before.camera().map(c -> shaped.holds(c.at()) ? c : c.movedTo(beside(shaped, lips), lips)));
+    for (int i = 0; i < people.loudspeakers().size(); i++) {
+      PlacedLoudspeaker l = people.loudspeakers().get(i).it();
+      if (!shaped.holds(l.at())) {
+        people = people.withLoudspeaker(i, l.placed(beside(shaped, people, lips), l.aim()));
+      }
+    }
+    for (int i = 0; i < people.microphones().size(); i++) {
+      PlacedMicrophone m = people.microphones().get(i).it();
+      if (!shaped.holds(m.at()) || m.at().distanceTo(lips) <= 0.02) {
+        people = people.withMicrophone(i, m.movedTo(beside(shaped, people, lips), lips));
+      }
+    }
+    return shaped.with(people);
   }
 
   /** A place with room around it: the point of a grid nearest to the middle of the floor. */
@@ -107,14 +124,9 @@ final class Reshaping {
     return best;
   }
 
-  private static Point beside(Room room, Point lips) {
-    for (int degrees = 0; degrees < 360; degrees += 15) {
-      Point p = lips.plus(new Aim(degrees, 0).direction(), BESIDE_METRES);
-      if (room.holds(p)) {
-        return p;
-      }
-    }
-    return lips.plus(new Point(0, 0, -1), BESIDE_METRES);
+  private static Point beside(Room room, SetUp people, Point lips) {
+    return FreePlace.near(room, people, lips, BESIDE_METRES)
+        .orElse(lips.plus(new Point(0, 0, -1), BESIDE_METRES));
   }
 
   static Room stretched(Room room, double x, double y, double z) {
@@ -140,10 +152,7 @@ final class Reshaping {
                 room.furniture().stream()
                     .map(f -> f.movedTo(stretched(f.corner(), x, y, z)))
                     .toList()),
-        new SetUp(
-            room.talker().map(t -> t.movedTo(stretched(t.at(), x, y, z))),
-            room.microphone().map(m -> m.movedBy(stretched(m.at(), x, y, z).minus(m.at()))),
-            room.camera().map(c -> c.movedBy(stretched(c.at(), x, y, z).minus(c.at())))),
+        room.setUp().moved(p -> stretched(p, x, y, z)),
         new RoomNoise(
             room.noiseDbSpl(),
             room.sources().stream()

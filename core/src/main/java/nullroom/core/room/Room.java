@@ -84,6 +84,11 @@ public record Room(
     return setUp.camera();
   }
 
+  /** What plays a backing. */
+  public List<Member<PlacedLoudspeaker>> loudspeakers() {
+    return setUp.loudspeakers();
+  }
+
   /** Diffuse room noise in octaves, where known. */
   public Optional<Bands> noiseDbSpl() {
     return noise.diffuseDbSpl();

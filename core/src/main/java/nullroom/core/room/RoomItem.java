@@ -22,19 +22,26 @@ public record RoomItem(Kind kind, int index) {
     TALKER,
     MICROPHONE,
     CAMERA,
+    LOUDSPEAKER,
     SOURCE,
     FURNITURE,
     PATCH
   }
 
-  /** Who speaks. */
+  /** The first who speaks. */
   public static final RoomItem TALKER = new RoomItem(Kind.TALKER, 0);
 
-  /** What listens. */
+  /** The first that listens. */
   public static final RoomItem MICROPHONE = new RoomItem(Kind.MICROPHONE, 0);
 
-  /** What films. */
+  /** The first that films. */
   public static final RoomItem CAMERA = new RoomItem(Kind.CAMERA, 0);
+
+  /** Further than this from its carrier a thing was put down. */
+  private static final double CARRIED_METRES = 0.5;
+
+  /** What points nearer to the lips than this keeps pointing at them. */
+  private static final double AT_LIPS_DEGREES = 2;
 
   /** Things go to whole steps of this. */
   public static final double STEP_METRES = 0.05;
@@ -53,10 +60,38 @@ public record RoomItem(Kind kind, int index) {
     add(all, Kind.PATCH, room.patches().size());
     add(all, Kind.FURNITURE, room.furniture().size());
     add(all, Kind.SOURCE, room.sources().size());
-    add(all, Kind.CAMERA, room.camera().isPresent() ? 1 : 0);
-    add(all, Kind.TALKER, room.talker().isPresent() ? 1 : 0);
-    add(all, Kind.MICROPHONE, room.microphone().isPresent() ? 1 : 0);
+    add(all, Kind.LOUDSPEAKER, room.loudspeakers().size());
+    add(all, Kind.CAMERA, room.setUp().cameras().size());
+    add(all, Kind.TALKER, room.setUp().talkers().size());
+    add(all, Kind.MICROPHONE, room.setUp().microphones().size());
     return all;
+  }
+
+  /** The voice of a room that is judged. */
+  public static RoomItem talker(Room room) {
+    return new RoomItem(Kind.TALKER, room.setUp().judged().voice());
+  }
+
+  /** The microphone of a room that is judged. */
+  public static RoomItem microphone(Room room) {
+    return new RoomItem(Kind.MICROPHONE, room.setUp().judged().microphone());
+  }
+
+  /** The camera of a room that is chosen. */
+  public static RoomItem camera(Room room) {
+    return new RoomItem(Kind.CAMERA, room.setUp().judged().camera());
+  }
+
+  /** What of the set-up it is; empty where it belongs to the room. */
+  public Optional<Member<?>> member(Room room) {
+    SetUp s = room.setUp();
+    return switch (kind) {
+      case TALKER -> Optional.of(s.talkers().get(index));
+      case MICROPHONE -> Optional.of(s.microphones().get(index));
+      case CAMERA -> Optional.of(s.cameras().get(index));
+      case LOUDSPEAKER -> Optional.of(s.loudspeakers().get(index));
+      case SOURCE, FURNITURE, PATCH -> Optional.empty();
+    };
   }
 
   private static void add(List<RoomItem> all, Kind kind, int count) {
@@ -66,9 +101,7 @@ public record RoomItem(Kind kind, int index) {
   /** Its name in a room, for people. */
   public String name(Room room) {
     return switch (kind) {
-      case TALKER -> "talker";
-      case MICROPHONE -> "microphone";
-      case CAMERA -> "camera";
+      case TALKER, MICROPHONE, CAMERA, LOUDSPEAKER -> member(room).orElseThrow().name();
       case SOURCE -> room.sources().get(index).name();
       case FURNITURE -> room.furniture().get(index).label();
       case PATCH -> room.patches().get(index).label();
@@ -78,9 +111,7 @@ public record RoomItem(Kind kind, int index) {
   /** Where it is. */
   public Point at(Room room) {
     return switch (kind) {
-      case TALKER -> room.requireTalker().at();
-      case MICROPHONE -> room.requireMicrophone().at();
-      case CAMERA -> room.camera().orElseThrow().at();
+      case TALKER, MICROPHONE, CAMERA, LOUDSPEAKER -> member(room).orElseThrow().it().at();
       case SOURCE -> room.sources().get(index).at();
       case FURNITURE -> room.furniture().get(index).corner();
       case PATCH -> lowest(room.patches().get(index).corners());
@@ -98,29 +129,15 @@ public record RoomItem(Kind kind, int index) {
   }
 
   /**
-   * The room with it elsewhere. Microphone and camera point at the lips afterwards, also where
-   * those moved.
+   * The room with it elsewhere. What rides on it follows, and microphones and cameras that point at
+   * the lips do so afterwards, also where those moved; what rides on something and is taken further
+   * off is put down.
    *
    * @throws Trouble.BadField where it does not fit there
    */
   public Room moved(Room room, Point to) {
     return switch (kind) {
-      case TALKER -> {
-        Room there = room.withTalker(room.requireTalker().movedTo(to));
-        Optional<PlacedMicrophone> microphone = room.microphone().map(m -> m.movedTo(m.at(), to));
-        Optional<Camera> camera = room.camera().map(c -> c.movedTo(c.at(), to));
-        yield microphone.map(there::withMicrophone).orElse(there).withCamera(camera);
-      }
-      case MICROPHONE ->
-          room.withMicrophone(room.requireMicrophone().movedTo(to, room.requireTalker().at()));
-      case CAMERA -> {
-        Camera camera = room.camera().orElseThrow();
-        yield room.withCamera(
-            Optional.of(
-                room.talker()
-                    .map(t -> camera.movedTo(to, t.at()))
-                    .orElse(camera.movedBy(to.minus(camera.at())))));
-      }
+      case TALKER, MICROPHONE, CAMERA, LOUDSPEAKER -> room.with(moved(room.setUp(), to));
       case SOURCE -> sources(room, s -> new NoiseSource(s.name(), to, s.dbSplAtMetre()));
       case FURNITURE -> furniture(room, f -> f.movedTo(to));
       case PATCH -> {
@@ -137,6 +154,76 @@ public record RoomItem(Kind kind, int index) {
         }
       }
     };
+  }
+
+  private SetUp moved(SetUp s, Point to) {
+    return switch (kind) {
+      case TALKER -> talkerMoved(s, to);
+      case MICROPHONE -> {
+        PlacedMicrophone m = s.microphones().get(index).it();
+        boolean carried = s.microphones().get(index).ride().isPresent();
+        PlacedMicrophone there =
+            s.talker()
+                .filter(t -> !carried)
+                .map(t -> m.movedTo(to, t.at()))
+                .orElse(m.placed(to, m.aim()));
+        SetUp moved = s.withMicrophone(index, there);
+        yield moved.withMicrophones(putDown(s, moved.microphones()));
+      }
+      case CAMERA -> {
+        Camera c = s.cameras().get(index).it();
+        Camera there = s.talker().map(t -> c.movedTo(to, t.at())).orElse(c.placed(to, c.aim()));
+        SetUp moved = s.withCamera(index, there);
+        yield moved.withCameras(putDown(s, moved.cameras()));
+      }
+      case LOUDSPEAKER -> {
+        PlacedLoudspeaker l = s.loudspeakers().get(index).it();
+        SetUp moved = s.withLoudspeaker(index, l.placed(to, l.aim()));
+        yield moved.withLoudspeakers(putDown(s, moved.loudspeakers()));
+      }
+      default -> throw new IllegalStateException("no member of a set-up: " + this);
+    };
+  }
+
+  /** The members with this one standing by itself, if it was taken too far off its carrier. */
+  private <T extends Placed<T>> List<Member<T>> putDown(SetUp before, List<Member<T>> all) {
+    Member<T> it = all.get(index);
+    boolean off =
+        it.ride()
+            .flatMap(r -> before.all().filter(m -> m.name().equals(r.what())).findFirst())
+            .filter(c -> c.it().at().distanceTo(it.it().at()) > CARRIED_METRES)
+            .isPresent();
+    List<Member<T>> others = new ArrayList<>(all);
+    others.set(index, off ? it.riding(Optional.empty()) : it);
+    return others;
+  }
+
+  private SetUp talkerMoved(SetUp s, Point to) {
+    Talker talker = s.talkers().get(index).it();
+    SetUp there = s.withTalker(index, talker.movedTo(to));
+    boolean judged = index == s.judged().voice();
+    for (int i = 0; i < s.microphones().size(); i++) {
+      Member<PlacedMicrophone> m = s.microphones().get(i);
+      if (follows(m, talker, judged && i == s.judged().microphone())) {
+        PlacedMicrophone now = there.microphones().get(i).it();
+        there = there.withMicrophone(i, now.movedTo(now.at(), to));
+      }
+    }
+    for (int i = 0; i < s.cameras().size(); i++) {
+      Member<Camera> c = s.cameras().get(i);
+      if (follows(c, talker, judged && i == s.judged().camera())) {
+        Camera now = there.cameras().get(i).it();
+        there = there.withCamera(i, now.movedTo(now.at(), to));
+      }
+    }
+    return there;
+  }
+
+  /** Whether it keeps pointing at the lips of a talker. */
+  private static boolean follows(Member<?> m, Talker talker, boolean judged) {
+    Point toLips = talker.at().minus(m.it().at());
+    boolean pointsAt = m.it().aim().angleTo(toLips) < AT_LIPS_DEGREES;
+    return m.ride().isEmpty() && (judged || pointsAt);
   }
 
   private Surface surface(Room room) {
@@ -238,30 +325,20 @@ public record RoomItem(Kind kind, int index) {
 
   /** Where it points, for what points somewhere and can be turned by hand. */
   public Optional<Aim> aim(Room room) {
-    return switch (kind) {
-      case TALKER -> room.talker().map(Talker::aim);
-      case MICROPHONE -> room.microphone().map(PlacedMicrophone::aim);
-      case CAMERA -> room.camera().map(Camera::aim);
-      default -> Optional.empty();
-    };
+    return member(room).map(m -> m.it().aim());
   }
 
   /** The room with it turned to a direction in the plan, in whole steps of five degrees. */
   public Room turned(Room room, double azimuthDegrees) {
     double azimuth = Math.round(azimuthDegrees / TURN_STEP_DEGREES) * TURN_STEP_DEGREES;
+    SetUp s = room.setUp();
     return switch (kind) {
-      case TALKER -> room.withTalker(room.requireTalker().turnedTo(azimuth));
-      case MICROPHONE -> {
-        PlacedMicrophone m = room.requireMicrophone();
-        Aim aim = new Aim(azimuth, m.aim().elevationDegrees());
-        yield room.withMicrophone(new PlacedMicrophone(m.at(), aim, m.capture()));
-      }
-      case CAMERA -> {
-        Camera c = room.camera().orElseThrow();
-        Aim aim = new Aim(azimuth, c.aim().elevationDegrees());
-        yield room.withCamera(
-            Optional.of(new Camera(c.at(), aim, c.focalMillimetres(), c.aspectRatio())));
-      }
+      case TALKER -> room.with(s.withTalker(index, turned(s.talkers().get(index).it(), azimuth)));
+      case MICROPHONE ->
+          room.with(s.withMicrophone(index, turned(s.microphones().get(index).it(), azimuth)));
+      case CAMERA -> room.with(s.withCamera(index, turned(s.cameras().get(index).it(), azimuth)));
+      case LOUDSPEAKER ->
+          room.with(s.withLoudspeaker(index, turned(s.loudspeakers().get(index).it(), azimuth)));
       case FURNITURE ->
           furniture(
               room,
@@ -270,6 +347,10 @@ public record RoomItem(Kind kind, int index) {
                       f.corner(), f.lengthMetres(), f.widthMetres(), f.heightMetres(), azimuth));
       default -> room;
     };
+  }
+
+  private static <T extends Placed<T>> T turned(T it, double azimuthDegrees) {
+    return it.placed(it.at(), new Aim(azimuthDegrees, it.aim().elevationDegrees()));
   }
 
   /** Whether it has another state, such as open. */
@@ -290,11 +371,15 @@ public record RoomItem(Kind kind, int index) {
     };
   }
 
-  /** The room without it; talker and microphone stay. */
+  /** The room without it; the last talker and the last microphone stay. */
   public Room without(Room room) {
+    SetUp s = room.setUp();
     return switch (kind) {
-      case TALKER, MICROPHONE -> room;
-      case CAMERA -> room.withCamera(Optional.empty());
+      case TALKER -> s.talkers().size() == 1 ? room : room.with(s.withTalkers(fewer(s.talkers())));
+      case MICROPHONE ->
+          s.microphones().size() == 1 ? room : room.with(s.withMicrophones(fewer(s.microphones())));
+      case CAMERA -> room.with(s.withCameras(fewer(s.cameras())));
+      case LOUDSPEAKER -> room.with(s.withLoudspeakers(fewer(s.loudspeakers())));
       case SOURCE -> room.withNoise(room.noiseDbSpl().orElseThrow(), fewer(room.sources()));
       case FURNITURE -> room.withFurniture(fewer(room.furniture()));
       case PATCH -> room.withPatches(fewer(room.patches()));

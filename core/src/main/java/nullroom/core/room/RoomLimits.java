@@ -1,7 +1,6 @@
 package nullroom.core.room;
 
 import java.util.List;
-import java.util.Optional;
 import nullroom.core.Trouble;
 
 /** What a room cannot be, each with the field to blame. */
@@ -22,7 +21,7 @@ final class RoomLimits {
     count("objects", contents.objects(), MOST_PATCHES, "objects");
     count("furniture", contents.furniture(), MOST_FURNITURE, "pieces of furniture");
     patches(enclosure, contents.patches());
-    setUp.check(enclosure);
+    SetUpLimits.check(enclosure, setUp);
     noise.check(enclosure);
     for (int i = 0; i < contents.furniture().size(); i++) {
       furniture("furniture[" + i + "]", contents.furniture().get(i), enclosure, setUp);
@@ -63,9 +62,6 @@ final class RoomLimits {
 
   private static void furniture(String field, Furniture piece, Enclosure enclosure, SetUp setUp) {
     piece.check(field, enclosure.outline(), enclosure::heightAt);
-    Optional<Point> lips = setUp.talker().map(Talker::at);
-    piece.checkFree(field, "talker", lips);
-    piece.checkFree(field, "microphone", setUp.microphone().map(PlacedMicrophone::at));
-    piece.checkFree(field, "camera", setUp.camera().map(Camera::at));
+    SetUpLimits.each(setUp, (who, m) -> piece.checkFree(field, m.name(), m.it().at()));
   }
 }

@@ -26,7 +26,7 @@ public record RoomNoise(Optional<Bands> diffuseDbSpl, List<NoiseSource> sources)
   /** Refuses sources outside an enclosure. */
   void check(Enclosure enclosure) {
     for (int i = 0; i < sources.size(); i++) {
-      SetUp.inside(enclosure, "noise.sources[" + i + "].at", sources.get(i).at());
+      enclosure.requireInside("noise.sources[" + i + "].at", sources.get(i).at());
     }
   }
 }

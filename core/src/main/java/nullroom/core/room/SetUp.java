@@ -1,59 +1,419 @@
 package nullroom.core.room;
 
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import nullroom.core.Trouble;
 
 /**
- * Who speaks, what listens and what films.
+ * Who speaks, what listens, what films and what plays, and which voice, microphone and camera are
+ * judged. What rides on something follows it.
  *
- * @param talker who speaks, where known
- * @param microphone what listens, where known
- * @param camera that films the talker, where there is one
+ * @param talkers who speaks
+ * @param microphones what listens
+ * @param cameras that film
+ * @param loudspeakers that play a backing
+ * @param judged which of them are judged
  */
 public record SetUp(
-    Optional<Talker> talker, Optional<PlacedMicrophone> microphone, Optional<Camera> camera) {
-  /** Nobody. */
-  public static final SetUp NONE = new SetUp(Optional.empty(), Optional.empty(), Optional.empty());
+    List<Member<Talker>> talkers,
+    List<Member<PlacedMicrophone>> microphones,
+    List<Member<Camera>> cameras,
+    List<Member<PlacedLoudspeaker>> loudspeakers,
+    Judged judged) {
+  /** Name of the only talker where nobody gave one. */
+  public static final String TALKER = "talker";
 
-  /** Lips and capsule nearer than this are in one place. */
-  private static final double SAME_PLACE_METRES = 0.005;
+  /** Name of the only microphone where nobody gave one. */
+  public static final String MICROPHONE = "microphone";
+
+  /** Name of the only camera where nobody gave one. */
+  public static final String CAMERA = "camera";
+
+  /**
+   * Which of a set-up are judged, by their index.
+   *
+   * @param voice of the talkers
+   * @param microphone of the microphones
+   * @param camera of the cameras
+   */
+  public record Judged(int voice, int microphone, int camera) {
+    /** The first of each. */
+    public static final Judged FIRST = new Judged(0, 0, 0);
+  }
+
+  /** Nobody. */
+  public static final SetUp NONE =
+      new SetUp(List.of(), List.of(), List.of(), List.of(), Judged.FIRST);
+
+  public SetUp {
+    talkers = List.copyOf(talkers);
+    microphones = List.copyOf(microphones);
+    cameras = List.copyOf(cameras);
+    loudspeakers = List.copyOf(loudspeakers);
+  }
+
+  /** One of each at most, without names. */
+  public static SetUp of(
+      Optional<Talker> talker, Optional<PlacedMicrophone> microphone, Optional<Camera> camera) {
+    return new SetUp(
+        alone(TALKER, talker),
+        alone(MICROPHONE, microphone),
+        alone(CAMERA, camera),
+        List.of(),
+        Judged.FIRST);
+  }
+
+  private static <T extends Placed<T>> List<Member<T>> alone(String name, Optional<T> it) {
+    return it.stream().map(i -> new Member<>(name, i)).toList();
+  }
 
   /** A talker before a microphone, with no camera. */
   public static SetUp of(Talker talker, PlacedMicrophone microphone) {
-    return new SetUp(Optional.of(talker), Optional.of(microphone), Optional.empty());
+    return of(Optional.of(talker), Optional.of(microphone), Optional.empty());
   }
 
-  /** With another talker. */
+  private static <T> Optional<T> at(List<T> all, int index) {
+    return index >= 0 && index < all.size() ? Optional.of(all.get(index)) : Optional.empty();
+  }
+
+  /** The voice that is judged. */
+  public Optional<Member<Talker>> voice() {
+    return at(talkers, judged.voice);
+  }
+
+  /** The microphone that is judged. */
+  public Optional<Member<PlacedMicrophone>> listener() {
+    return at(microphones, judged.microphone);
+  }
+
+  /** Who speaks, of the voices the one that is judged. */
+  public Optional<Talker> talker() {
+    return voice().map(Member::it);
+  }
+
+  /** What listens, of the microphones the one that is judged. */
+  public Optional<PlacedMicrophone> microphone() {
+    return listener().map(Member::it);
+  }
+
+  /** What films, of the cameras the chosen one. */
+  public Optional<Camera> camera() {
+    return at(cameras, judged.camera).map(Member::it);
+  }
+
+  /** With other ones judged. */
+  public SetUp with(Judged others) {
+    return new SetUp(talkers, microphones, cameras, loudspeakers, others);
+  }
+
+  /**
+   * With a voice and a microphone judged by their names.
+   *
+   * @throws Trouble.BadField where there is none of that name
+   */
+  public SetUp judging(Optional<String> voice, Optional<String> microphone) {
+    return with(
+        new Judged(
+            voice.map(v -> index("talkers", talkers, v)).orElse(judged.voice),
+            microphone.map(m -> index("microphones", microphones, m)).orElse(judged.microphone),
+            judged.camera));
+  }
+
+  /** Index of a member by its name. */
+  public static <T extends Placed<T>> int index(String field, List<Member<T>> all, String name) {
+    for (int i = 0; i < all.size(); i++) {
+      if (all.get(i).name().equals(name)) {
+        return i;
+      }
+    }
+    throw new Trouble.BadField(
+        field, "holds none named '" + name + "', but " + all.stream().map(Member::name).toList());
+  }
+
+  /** With another talker in place of the one that is judged; what rides on them follows. */
   public SetUp with(Talker other) {
-    return new SetUp(Optional.of(other), microphone, camera);
+    return talkers.isEmpty()
+        ? new SetUp(
+            List.of(new Member<>(TALKER, other)), microphones, cameras, loudspeakers, judged)
+        : withTalker(judged.voice, other);
   }
 
-  /** With another microphone. */
+  /** With another microphone in place of the one that is judged; what rides on it follows. */
   public SetUp with(PlacedMicrophone other) {
-    return new SetUp(talker, Optional.of(other), camera);
+    return microphones.isEmpty()
+        ? new SetUp(
+            talkers, List.of(new Member<>(MICROPHONE, other)), cameras, loudspeakers, judged)
+        : withMicrophone(judged.microphone, other);
   }
 
-  /** With another camera, or none. */
+  /** With another camera in place of the chosen one, or without that. */
   public SetUp withCamera(Optional<Camera> other) {
-    return new SetUp(talker, microphone, other);
+    if (other.isEmpty()) {
+      return cameras.isEmpty() ? this : withoutCamera(judged.camera);
+    }
+    return cameras.isEmpty()
+        ? new SetUp(
+            talkers, microphones, List.of(new Member<>(CAMERA, other.get())), loudspeakers, judged)
+        : withCamera(judged.camera, other.get());
   }
 
-  /** Refuses what lies outside an enclosure, and a microphone in the mouth. */
-  void check(Enclosure enclosure) {
-    talker.ifPresent(t -> inside(enclosure, "talker.at", t.at()));
-    microphone.ifPresent(m -> inside(enclosure, "microphone.at", m.at()));
-    camera.ifPresent(c -> inside(enclosure, "camera.at", c.at()));
-    if (talker.isPresent()
-        && microphone.isPresent()
-        && talker.get().at().distanceTo(microphone.get().at()) < SAME_PLACE_METRES) {
-      throw new Trouble.BadField(
-          "microphone.at", "the microphone is where the lips are; move it at least 1 cm away");
-    }
+  /** With another talker in place of one; what rides on them follows. */
+  public SetUp withTalker(int index, Talker other) {
+    return new SetUp(set(talkers, index, other), microphones, cameras, loudspeakers, judged)
+        .carried(talkers.get(index), other);
   }
 
-  static void inside(Enclosure enclosure, String field, Point at) {
-    if (!enclosure.holds(at)) {
-      throw new Trouble.BadField(field, "lies outside the room");
+  /** With another microphone in place of one; what rides on it follows. */
+  public SetUp withMicrophone(int index, PlacedMicrophone other) {
+    return new SetUp(talkers, set(microphones, index, other), cameras, loudspeakers, judged)
+        .carried(microphones.get(index), other);
+  }
+
+  /** With another camera in place of one; what rides on it follows. */
+  public SetUp withCamera(int index, Camera other) {
+    return new SetUp(talkers, microphones, set(cameras, index, other), loudspeakers, judged)
+        .carried(cameras.get(index), other);
+  }
+
+  /** With another loudspeaker in place of one; what rides on it follows. */
+  public SetUp withLoudspeaker(int index, PlacedLoudspeaker other) {
+    return new SetUp(talkers, microphones, cameras, set(loudspeakers, index, other), judged)
+        .carried(loudspeakers.get(index), other);
+  }
+
+  private static <T extends Placed<T>> List<Member<T>> set(
+      List<Member<T>> all, int index, T other) {
+    List<Member<T>> changed = new ArrayList<>(all);
+    changed.set(index, changed.get(index).with(other));
+    return changed;
+  }
+
+  /** With other microphones; the one judged stays that of its name, where it is there still. */
+  public SetUp withMicrophones(List<Member<PlacedMicrophone>> others) {
+    int same = same(microphones, judged.microphone, others);
+    return new SetUp(talkers, others, cameras, loudspeakers, judged)
+        .putDown()
+        .with(new Judged(judged.voice, same, judged.camera));
+  }
+
+  /** With other talkers; the one judged stays that of its name, where it is there still. */
+  public SetUp withTalkers(List<Member<Talker>> others) {
+    int same = same(talkers, judged.voice, others);
+    return new SetUp(others, microphones, cameras, loudspeakers, judged)
+        .putDown()
+        .with(new Judged(same, judged.microphone, judged.camera));
+  }
+
+  /** With other cameras; the chosen one stays that of its name, where it is there still. */
+  public SetUp withCameras(List<Member<Camera>> others) {
+    int same = same(cameras, judged.camera, others);
+    return new SetUp(talkers, microphones, others, loudspeakers, judged)
+        .putDown()
+        .with(new Judged(judged.voice, judged.microphone, same));
+  }
+
+  /** With other loudspeakers. */
+  public SetUp withLoudspeakers(List<Member<PlacedLoudspeaker>> others) {
+    return new SetUp(talkers, microphones, cameras, others, judged).putDown();
+  }
+
+  /** With a member called otherwise; what rides on it still does. */
+  public SetUp renamed(String before, String now) {
+    return mapped(
+        new Change() {
+          @Override
+          public <T extends Placed<T>> Member<T> of(Member<T> m) {
+            Optional<Ride> ride =
+                m.ride().map(r -> r.what().equals(before) ? new Ride(now, r.part()) : r);
+            return new Member<>(m.name().equals(before) ? now : m.name(), m.it(), ride);
+          }
+        });
+  }
+
+  /**
+   * With a member put onto another, where such a thing usually sits, or standing by itself.
+   *
+   * @throws Trouble.BadField where there is none of those names
+   */
+  public SetUp riding(String name, Optional<Ride> ride) {
+    Optional<Ride.Seat> seat = ride.map(r -> r.seat(find(r.what()).it()));
+    Member<?> before = find(name);
+    SetUp put =
+        mapped(
+            new Change() {
+              @Override
+              public <T extends Placed<T>> Member<T> of(Member<T> m) {
+                Member<T> free = m.riding(ride);
+                return !m.name().equals(name)
+                    ? m
+                    : seat.map(s -> free.with(m.it().placed(s.at(), s.aim()))).orElse(free);
+              }
+            });
+    return put.carried(before, put.find(name).it());
+  }
+
+  /**
+   * The member of a name.
+   *
+   * @throws Trouble.BadField where there is none
+   */
+  public Member<?> find(String name) {
+    return all()
+        .filter(m -> m.name().equals(name))
+        .findFirst()
+        .orElseThrow(() -> new Trouble.BadField("set-up", "holds none named '" + name + "'"));
+  }
+
+  private SetUp withoutCamera(int index) {
+    List<Member<Camera>> fewer = new ArrayList<>(cameras);
+    fewer.remove(index);
+    return withCameras(fewer);
+  }
+
+  private static <T extends Placed<T>> int same(
+      List<Member<T>> before, int index, List<Member<T>> now) {
+    if (index < before.size()) {
+      for (int i = 0; i < now.size(); i++) {
+        if (now.get(i).name().equals(before.get(index).name())) {
+          return i;
+        }
+      }
     }
+    return 0;
+  }
+
+  /** All of them, of whatever kind. */
+  public Stream<Member<?>> all() {
+    return Stream.of(talkers, microphones, cameras, loudspeakers).flatMap(List::stream);
+  }
+
+  /** What rode on something that is gone stands by itself. */
+  private SetUp putDown() {
+    Set<String> names = new HashSet<>(all().map(Member::name).toList());
+    return mapped(
+        new Change() {
+          @Override
+          public <T extends Placed<T>> Member<T> of(Member<T> m) {
+            return m.ride().filter(r -> !names.contains(r.what())).isPresent()
+                ? m.riding(Optional.empty())
+                : m;
+          }
+        });
+  }
+
+  /** What is done to every member. */
+  private interface Change {
+    <T extends Placed<T>> Member<T> of(Member<T> member);
+  }
+
+  private SetUp mapped(Change change) {
+    return new SetUp(
+        talkers.stream().map(change::of).toList(),
+        microphones.stream().map(change::of).toList(),
+        cameras.stream().map(change::of).toList(),
+        loudspeakers.stream().map(change::of).toList(),
+        judged);
+  }
+
+  /** With every place changed alike; all keep where they point. */
+  SetUp moved(UnaryOperator<Point> place) {
+    return mapped(
+        new Change() {
+          @Override
+          public <T extends Placed<T>> Member<T> of(Member<T> m) {
+            return m.with(m.it().placed(place.apply(m.it().at()), m.it().aim()));
+          }
+        });
+  }
+
+  /** With what rides on a member where it comes to by that member's moving. */
+  private SetUp carried(Member<?> from, Placed<?> to) {
+    boolean still =
+        from.it().at().equals(to.at())
+            && from.it().aim().azimuthDegrees() == to.aim().azimuthDegrees();
+    return still ? this : carried(from.name(), from.it(), to);
+  }
+
+  private SetUp carried(String carrier, Placed<?> from, Placed<?> to) {
+    List<Member<?>> moved = all().filter(m -> m.rides(carrier)).toList();
+    SetUp there =
+        mapped(
+            new Change() {
+              @Override
+              public <T extends Placed<T>> Member<T> of(Member<T> m) {
+                return m.rides(carrier) ? m.carried(from, to) : m;
+              }
+            });
+    for (Member<?> rider : moved) {
+      there = there.carried(rider.name(), rider.it(), rider.carried(from, to).it());
+    }
+    return there;
+  }
+
+  /**
+   * At a moment of its talker's moving: what is worn goes with the head, what is clipped on not.
+   */
+  public SetUp at(Movement.Moment moment) {
+    Member<Talker> voice = voice().orElseThrow();
+    Talker still = voice.it();
+    Point ahead = new Aim(still.aim().azimuthDegrees(), 0).direction();
+    Point left = new Point(-ahead.y(), ahead.x(), 0);
+    Talker leant = still.movedTo(still.at().plus(ahead, moment.ahead()).plus(left, moment.left()));
+    SetUp there = with(leant);
+    Talker turned = leant.turnedTo(still.aim().azimuthDegrees() + moment.turnDegrees());
+    UnaryOperator<SetUp> head =
+        s ->
+            s.mapped(
+                new Change() {
+                  @Override
+                  public <T extends Placed<T>> Member<T> of(Member<T> m) {
+                    boolean worn = m.ride().filter(r -> r.part() == Ride.Part.HEAD).isPresent();
+                    return worn && m.rides(voice.name()) ? m.carried(leant, turned) : m;
+                  }
+                });
+    SetUp worn = head.apply(there);
+    return new SetUp(
+        set(worn.talkers, judged.voice, turned),
+        worn.microphones,
+        worn.cameras,
+        worn.loudspeakers,
+        judged);
+  }
+
+  /** Whether the microphone judged is clipped to the breast of the voice judged. */
+  public boolean clipped() {
+    return listener()
+        .flatMap(Member::ride)
+        .filter(r -> r.part() == Ride.Part.CHEST)
+        .filter(r -> voice().map(Member::name).filter(r.what()::equals).isPresent())
+        .isPresent();
+  }
+
+  /** A name like one that no member has yet. */
+  public String free(String like) {
+    Set<String> names = new HashSet<>(all().map(Member::name).toList());
+    String name = like;
+    for (int i = 2; names.contains(name); i++) {
+      name = like + " " + i;
+    }
+    return name;
+  }
+
+  /** The members of a kind that a function picks, with the path of their field. */
+  static <T extends Placed<T>> List<String> fields(
+      String single, Function<SetUp, List<Member<T>>> pick, SetUp setUp) {
+    List<Member<T>> all = pick.apply(setUp);
+    List<String> fields = new ArrayList<>();
+    for (int i = 0; i < all.size(); i++) {
+      boolean alone = all.size() == 1 && all.getFirst().name().equals(single);
+      fields.add(alone ? single : single + "s[" + i + "]");
+    }
+    return fields;
   }
 }

@@ -2,6 +2,7 @@ package nullroom.io.book;
 
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.function.Supplier;
@@ -40,7 +41,7 @@ final class LevelsJson {
     return new Levels.Locked(
         f.object().required("taken").text(),
         RoomJson.point(f.required("talkerAt")),
-        PlacedJson.microphone(f.required("microphone")),
+        PlacedJson.microphone(f.required("microphone"), Optional.empty()),
         f.required("peakDbfs").number());
   }
 

@@ -1,6 +1,7 @@
 package nullroom.io.book;
 
 import java.util.List;
+import java.util.Optional;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Directivity;
@@ -8,9 +9,12 @@ import nullroom.core.acoustics.Pattern;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.room.Aim;
 import nullroom.core.room.Camera;
+import nullroom.core.room.Movement;
 import nullroom.core.room.NoiseSource;
+import nullroom.core.room.PlacedLoudspeaker;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
+import nullroom.core.room.Ride;
 import nullroom.core.room.Talker;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -54,11 +58,21 @@ final class PlacedJson {
         f.optional("effort").map(e -> e.oneOf(VocalEffort.class)).orElse(VocalEffort.NORMAL);
     Directivity directivity =
         f.optional("directivity").map(d -> d.oneOf(Directivity.class)).orElse(Directivity.VOICE);
-    return new Talker(RoomJson.point(f.required("at")), aim(f), effort, directivity);
+    Movement movement =
+        f.checked(() -> new Movement(f.number("leanMetres", 0), f.number("turnDegrees", 0)));
+    return new Talker(RoomJson.point(f.required("at")), aim(f), effort, directivity, movement);
   }
 
-  static PlacedMicrophone microphone(Field f) {
+  /**
+   * A microphone.
+   *
+   * @param seat where it is and points to if it does not say so
+   */
+  static PlacedMicrophone microphone(Field f, Optional<Ride.Seat> seat) {
     f.object();
+    if (seat.isPresent() && f.optional("at").isEmpty()) {
+      return new PlacedMicrophone(seat.get().at(), seat.get().aim(), capture(f));
+    }
     return new PlacedMicrophone(RoomJson.point(f.required("at")), aim(f), capture(f));
   }
 
@@ -88,6 +102,23 @@ final class PlacedJson {
             f.number("aspectRatio", Camera.WIDE)));
   }
 
+  static PlacedLoudspeaker loudspeaker(Field f) {
+    f.object();
+    Directivity directivity =
+        f.optional("directivity").map(d -> d.oneOf(Directivity.class)).orElse(Directivity.OMNI);
+    return new PlacedLoudspeaker(
+        RoomJson.point(f.required("at")),
+        aim(f),
+        f.required("octaveDbSplAtMetre").bands(),
+        directivity);
+  }
+
+  static void write(PlacedLoudspeaker loudspeaker, ObjectNode out) {
+    write(loudspeaker.at(), loudspeaker.aim(), out);
+    out.set("octaveDbSplAtMetre", RoomJson.numbers(loudspeaker.dbSplAtMetre().toArray()));
+    out.put("directivity", loudspeaker.directivity().id());
+  }
+
   static void write(Camera camera, ObjectNode out) {
     write(camera.at(), camera.aim(), out);
     out.put("focalMillimetres", camera.focalMillimetres()).put("aspectRatio", camera.aspectRatio());
@@ -101,6 +132,10 @@ final class PlacedJson {
   static void write(Talker talker, ObjectNode out) {
     write(talker.at(), talker.aim(), out);
     out.put("effort", talker.effort().id()).put("directivity", talker.directivity().id());
+    if (!talker.movement().equals(Movement.NONE)) {
+      out.put("leanMetres", talker.movement().leanMetres())
+          .put("turnDegrees", talker.movement().turnDegrees());
+    }
   }
 
   static void write(PlacedMicrophone microphone, ObjectNode out) {

@@ -19,7 +19,6 @@ import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.RoomNoise;
-import nullroom.core.room.SetUp;
 import nullroom.core.room.Surface;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -71,10 +70,7 @@ public final class RoomJson {
             f.elements("patches").stream().map(RoomJson::patch).toList(),
             f.elements("objects").stream().map(RoomJson::object).toList(),
             f.elements("furniture").stream().map(RoomJson::furniture).toList()),
-        new SetUp(
-            f.optional("talker").map(PlacedJson::talker),
-            f.optional("microphone").map(PlacedJson::microphone),
-            f.optional("camera").map(PlacedJson::camera)),
+        SetUpJson.read(f),
         new RoomNoise(
             f.optional("noise").map(n -> n.object().required("octaveDbSpl").bands()),
             f.optional("noise").map(PlacedJson::sources).orElse(List.of())));
@@ -234,11 +230,9 @@ public final class RoomJson {
       ArrayNode furniture = out.putArray("furniture");
       room.furniture().forEach(piece -> write(piece, furniture.addObject()));
     }
-    room.talker().ifPresent(t -> PlacedJson.write(t, out.putObject("talker")));
-    room.microphone().ifPresent(m -> PlacedJson.write(m, out.putObject("microphone")));
+    SetUpJson.write(room.setUp(), out);
     room.noiseDbSpl()
         .ifPresent(n -> PlacedJson.writeNoise(n, room.sources(), out.putObject("noise")));
-    room.camera().ifPresent(c -> PlacedJson.write(c, out.putObject("camera")));
     return out;
   }
 

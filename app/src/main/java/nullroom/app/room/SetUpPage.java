@@ -1,0 +1,213 @@
+package nullroom.app.room;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.RadioButton;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import nullroom.app.control.Choice;
+import nullroom.app.control.FigureTable;
+import nullroom.app.control.FoldOut;
+import nullroom.app.control.NumberField;
+import nullroom.app.control.Row;
+import nullroom.app.control.WhileShown;
+import nullroom.app.control.Wrapped;
+import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
+import nullroom.core.acoustics.MicrophoneType;
+import nullroom.core.acoustics.VocalEffort;
+import nullroom.core.room.Movement;
+import nullroom.core.room.Ride;
+import nullroom.core.room.RoomItem;
+import nullroom.core.room.Talker;
+
+/** Who speaks, what listens, films and plays, one to a row. */
+final class SetUpPage {
+  private static final double PICTURE_HEIGHT = 250;
+  private static final double NAME_WIDTH = 130;
+  private static final double CHOICE_WIDTH = 150;
+
+  /** Most that a talker leans, as far as they sit. */
+  private static final double MOST_LEAN = 1;
+
+  private static final double MOST_TURN = 120;
+
+  private final SetUpModel model;
+  private final StationContext context;
+  private final FoldOut foldOut = new FoldOut();
+  private final FigureTable table = new FigureTable("set-up");
+  private final VBox node;
+
+  SetUpPage(RoomModel room, StationContext context) {
+    model = room.setUp();
+    this.context = context;
+    foldOut.setItemHandler(room.itemHandler());
+    foldOut.setPrefHeight(PICTURE_HEIGHT);
+    Row add = new Row(new Label("One more:"));
+    for (RoomItem.Kind kind :
+        List.of(
+            RoomItem.Kind.TALKER,
+            RoomItem.Kind.MICROPHONE,
+            RoomItem.Kind.CAMERA,
+            RoomItem.Kind.LOUDSPEAKER)) {
+      String word = Figures.word(kind);
+      Button button = new Button(word);
+      button.setId("one-more-" + word);
+      button.setOnAction(e -> attempt(() -> model.add(kind)));
+      add.getChildren().add(button);
+    }
+    ScrollPane rows = new ScrollPane(table);
+    rows.setFitToWidth(true);
+    Label key =
+        new Wrapped(
+            "The voice and the microphone ticked are judged, on the ladder and everywhere. What rides on something follows it;"
+                + " drag it off and it is put down. Weigh stands down, tape cables to the floor.",
+            "caution");
+    node = new VBox(8, foldOut, add, rows, key);
+    VBox.setVgrow(foldOut, Priority.ALWAYS);
+    VBox.setVgrow(rows, Priority.SOMETIMES);
+    WhileShown.follow(node, this::refresh, context.session().bookProperty(), context.units());
+    refresh();
+  }
+
+  VBox node() {
+    return node;
+  }
+
+  private void attempt(Runnable edit) {
+    context.work().attempt(edit, this::refresh);
+  }
+
+  private void refresh() {
+    foldOut.show(context.session().book().room());
+    table.show(
+        List.of("judged", "name", "", "", "", ""), model.items().stream().map(this::row).toList());
+  }
+
+  private List<Node> row(RoomItem item) {
+    List<Node> cells = new ArrayList<>(List.of(judged(item), name(item)));
+    switch (item.kind()) {
+      case TALKER -> talker(item, cells);
+      case MICROPHONE -> cells.addAll(List.of(rides(item), type(item)));
+      case LOUDSPEAKER -> cells.addAll(List.of(new Label(), level(item)));
+      default -> cells.addAll(List.of(rides(item), new Label()));
+    }
+    Button out = new Button("Take out");
+    out.getStyleClass().add("plain");
+    out.setAccessibleText("take " + model.member(item).name() + " out");
+    boolean last =
+        item.without(context.session().book().room()).equals(context.session().book().room());
+    out.setDisable(last);
+    out.setOnAction(e -> attempt(() -> model.remove(item)));
+    cells.add(out);
+    return cells;
+  }
+
+  private Node judged(RoomItem item) {
+    if (item.kind() == RoomItem.Kind.LOUDSPEAKER) {
+      return new Label("plays");
+    }
+    RadioButton judged = new RadioButton(Figures.word(item.kind()));
+    judged.setId("judge-" + id(item));
+    judged.setAccessibleText("judge " + model.member(item).name());
+    judged.setSelected(model.judged(item));
+    judged.setOnAction(e -> attempt(() -> model.judge(item)));
+    return judged;
+  }
+
+  private static String id(RoomItem item) {
+    return item.kind().name().toLowerCase(Locale.ROOT) + "-" + (item.index() + 1);
+  }
+
+  private Node name(RoomItem item) {
+    TextField name = new TextField(model.member(item).name());
+    name.setId("name-" + id(item));
+    name.setAccessibleText("name of " + model.member(item).name());
+    name.setPrefWidth(NAME_WIDTH);
+    name.setOnAction(e -> attempt(() -> model.rename(item, name.getText())));
+    name.focusedProperty()
+        .subscribe((was, is) -> {
+          if (was && !is && !name.getText().equals(model.member(item).name())) {
+            attempt(() -> model.rename(item, name.getText()));
+          }
+        });
+    return name;
+  }
+
+  private Node rides(RoomItem item) {
+    Choice<Optional<Ride>> rides =
+        new Choice<>(
+            "rides-" + id(item),
+            "what " + model.member(item).name() + " rides on",
+            model.rides(item),
+            SetUpModel::words,
+            ride -> attempt(() -> model.ride(item, ride)));
+    rides.show(model.member(item).ride());
+    rides.setPrefWidth(CHOICE_WIDTH);
+    return rides;
+  }
+
+  private Node type(RoomItem item) {
+    Choice<MicrophoneType> type =
+        new Choice<>(
+            "type-" + id(item),
+            "type of " + model.member(item).name(),
+            MicrophoneType.ALL,
+            MicrophoneType::label,
+            chosen -> attempt(() -> model.type(item, chosen)));
+    type.setNothing("a chain of your own");
+    type.show(
+        MicrophoneType.in(model.setUp().microphones().get(item.index()).it().capture())
+            .orElse(null));
+    type.setPrefWidth(CHOICE_WIDTH);
+    return type;
+  }
+
+  private Node level(RoomItem item) {
+    NumberField level = new NumberField("at 1 m", "dBA", 20, 110, dba -> model.level(item, dba));
+    level.show(model.level(item));
+    return level;
+  }
+
+  private void talker(RoomItem item, List<Node> cells) {
+    Talker talker = model.setUp().talkers().get(item.index()).it();
+    Choice<VocalEffort> effort =
+        new Choice<>(
+            "effort-" + id(item),
+            "how loud " + model.member(item).name() + " is",
+            List.of(VocalEffort.values()),
+            e -> Figures.word(e),
+            e -> attempt(() -> model.effort(item, e)));
+    effort.show(talker.effort());
+    effort.setPrefWidth(CHOICE_WIDTH);
+    NumberField lean =
+        new NumberField(
+            "leans",
+            "m",
+            0,
+            MOST_LEAN,
+            m -> model.movement(item, new Movement(m, moves(item).turnDegrees())));
+    lean.show(talker.movement().leanMetres());
+    NumberField turn =
+        new NumberField(
+            "turns",
+            "°",
+            0,
+            MOST_TURN,
+            d -> model.movement(item, new Movement(moves(item).leanMetres(), d)));
+    turn.show(talker.movement().turnDegrees());
+    cells.addAll(List.of(effort, new HBox(8, lean, turn)));
+  }
+
+  private Movement moves(RoomItem item) {
+    return model.setUp().talkers().get(item.index()).it().movement();
+  }
+}
