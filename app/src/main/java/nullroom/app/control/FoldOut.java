@@ -241,12 +241,14 @@ public final class FoldOut extends PlotPane {
       double metres = u.room().enclosure().length(wall);
       captions.surface(
           surface.label() + lengths.map(said -> ", " + said.apply(metres)).orElse(""),
+          surface.label(),
           u.sx(at.x()),
-          u.sy(at.y()));
+          u.sy(at.y()),
+          u.screen(corners));
     } else {
       double left = corners.stream().mapToDouble(Point::x).min().orElse(0);
       double top = corners.stream().mapToDouble(Point::y).max().orElse(0);
-      captions.surface(surface.label(), u.sx(left) + 24, u.sy(top) + 10);
+      captions.surface(surface.label(), "", u.sx(left) + 24, u.sy(top) + 10, u.screen(corners));
     }
   }
 

@@ -3,6 +3,7 @@ package nullroom.app.control;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiPredicate;
 
 /**
  * Finds places for labels beside what they name, so that none lies over another or over what is to
@@ -16,6 +17,9 @@ final class LabelPlacer {
   private static final int RINGS = 3;
 
   private static final double RING_STEP = 13;
+
+  /** So many places are tried along either side of an area. */
+  private static final int PLACES = 9;
 
   /** Directions that are tried, the first that is free being taken. */
   private static final double[][] SIDES = {
@@ -85,6 +89,46 @@ final class LabelPlacer {
     return cost(middle) == 0
         ? taken(middle, 0, false)
         : beside(atX, atY, -height / 2, width, height, false);
+  }
+
+  /**
+   * A free place within an area, the nearest to a point of it; empty where it fits nowhere.
+   *
+   * @param within tells whether a point lies in the area
+   * @param area the box around it
+   */
+  Optional<Box> within(
+      BiPredicate<Double, Double> within,
+      Box area,
+      double atX,
+      double atY,
+      double width,
+      double height) {
+    Optional<Box> best = Optional.empty();
+    double least = Double.POSITIVE_INFINITY;
+    for (int i = 0; i <= PLACES; i++) {
+      for (int j = 0; j <= PLACES; j++) {
+        double x =
+            i == PLACES ? atX - width / 2 : area.x() + i * (area.width() - width) / (PLACES - 1);
+        double y =
+            j == PLACES ? atY - height / 2 : area.y() + j * (area.height() - height) / (PLACES - 1);
+        Box box = new Box(x, y, width, height);
+        double far = Math.hypot(x + width / 2 - atX, y + height / 2 - atY);
+        if (far < least && corners(box, within) && cost(box) == 0) {
+          least = far;
+          best = Optional.of(box);
+        }
+      }
+    }
+    best.ifPresent(taken::add);
+    return best;
+  }
+
+  private static boolean corners(Box b, BiPredicate<Double, Double> within) {
+    return within.test(b.x() - GAP, b.y())
+        && within.test(b.x() + b.width() + GAP, b.y())
+        && within.test(b.x() - GAP, b.y() + b.height())
+        && within.test(b.x() + b.width() + GAP, b.y() + b.height());
   }
 
   private Optional<Box> taken(Box box, double cost, boolean needed) {

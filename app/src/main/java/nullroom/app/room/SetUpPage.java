@@ -32,8 +32,8 @@ import nullroom.core.room.Talker;
 /** Who speaks, what listens, films and plays, one to a row. */
 final class SetUpPage {
   private static final double PICTURE_HEIGHT = 250;
-  private static final double NAME_WIDTH = 130;
-  private static final double CHOICE_WIDTH = 150;
+  private static final double NAME_WIDTH = 112;
+  private static final double CHOICE_WIDTH = 196;
 
   /** Most that a talker leans, as far as they sit. */
   private static final double MOST_LEAN = 1;
@@ -174,6 +174,7 @@ final class SetUpPage {
   private Node level(RoomItem item) {
     NumberField level = new NumberField("at 1 m", "dBA", 20, 110, dba -> model.level(item, dba));
     level.show(model.level(item));
+    level.getStyleClass().add("tight");
     return level;
   }
 
@@ -204,7 +205,9 @@ final class SetUpPage {
             MOST_TURN,
             d -> model.movement(item, new Movement(moves(item).leanMetres(), d)));
     turn.show(talker.movement().turnDegrees());
-    cells.addAll(List.of(effort, new HBox(8, lean, turn)));
+    HBox moves = new HBox(8, lean, turn);
+    moves.getStyleClass().add("tight");
+    cells.addAll(List.of(effort, moves));
   }
 
   private Movement moves(RoomItem item) {

@@ -4,6 +4,7 @@ import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.core.Figures;
 import nullroom.core.book.Hearing;
@@ -29,6 +30,7 @@ final class NextMove {
     what.getStyleClass().add("move-name");
     what.setWrapText(true);
     buys.setWrapText(true);
+    buys.setMinHeight(Region.USE_PREF_SIZE);
     buys.getStyleClass().add("soft");
     tryIt.setId("try-move");
     Runnable ask =

@@ -1,6 +1,7 @@
 package nullroom.app.control;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.offset;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -51,7 +52,7 @@ class LabelPlacerTest {
       }
       for (int i = 0; i < labels.size(); i++) {
         Box one = labels.get(i);
-        assertThat(one.over(PICTURE)).isEqualTo(60 * 14);
+        assertThat(one.over(PICTURE)).isCloseTo(60 * 14, offset(1e-6));
         assertThat(labels.subList(0, i)).allMatch(other -> one.over(other) == 0);
         assertThat(things).allMatch(at -> one.over(new Box(at[0] - 8, at[1] - 8, 16, 16)) == 0);
       }
@@ -68,5 +69,21 @@ class LabelPlacerTest {
       Box last = labels.getLast();
       assertThat(labels.subList(0, i)).allMatch(other -> last.over(other) == 0);
     }
+  }
+
+  @Test
+  @DisplayName("within a slanted area all four corners of a label lie in it, or it fits nowhere")
+  void within() {
+    LabelPlacer placer = new LabelPlacer(600, 400);
+    Box area = new Box(100, 100, 100, 100); // a triangle, its right angle at the lower left
+    Box found =
+        placer
+            .within((x, y) -> y - 100 > x - 100 && y < 200 && x > 100, area, 150, 150, 40, 14)
+            .orElseThrow();
+    assertThat(found.y() - 100).isGreaterThan(found.x() + found.width() - 100);
+    assertThat(
+            placer.within(
+                (x, y) -> y - 100 > x - 100 && y < 200 && x > 100, area, 150, 150, 95, 14))
+        .isEmpty();
   }
 }
