@@ -87,7 +87,8 @@ public final class DemoBook {
                     1.3,
                     0.03,
                     0,
-                    Finish.of("door_solid"))));
+                    Finish.of("door_solid"))),
+            List.of());
     SetUp setUp =
         SetUp.of(
                 new Talker(lips, new Aim(0, 0), VocalEffort.NORMAL, Directivity.VOICE),

@@ -87,7 +87,7 @@ public record Framing(
   }
 
   private static boolean sees(RayGeometry geometry, Camera camera, Point p) {
-    return camera.frames(p) && geometry.sees(camera.at(), p);
+    return camera.frames(p) && geometry.clear(camera.at().x(), camera.at().y(), camera.at().z(), p);
   }
 
   /** Share of a surface's cells that is seen, 0 to 1. */

@@ -184,13 +184,12 @@ public record Heard(
     double offMouth = talker.aim().angleTo(toMicrophone);
     double offCapsule = microphone.aim().angleTo(talker.at().minus(microphone.at()));
     double c = room.air().speedOfSound();
+    Bands screens = Screens.gainDb(room, talker.at(), microphone.at());
     return Bands.from(i ->
         (clipped ? Chest.gainDb(i) : talker.directivity().gainDb(i, offMouth))
             - Decibels.ofAmplitude(distance)
-            + microphone
-                .capture()
-                .pattern()
-                .nearGainDb(offCapsule, Octave.exactHz(i), distance, c));
+            + microphone.capture().pattern().nearGainDb(offCapsule, Octave.exactHz(i), distance, c)
+            + screens.get(i));
   }
 
   /**
@@ -214,9 +213,10 @@ public record Heard(
         pattern.gainDb(microphone.aim().angleTo(toSource))
             - Decibels.ofAmplitude(Math.max(NEAREST_METRES, toSource.length()));
     double pickup = pattern.diffuseGainDb();
+    Bands screens = Screens.gainDb(room, at, microphone.at());
     return Bands.from(b ->
         Decibels.sum(
-            straight + towardsDb.get(b),
+            straight + towardsDb.get(b) + screens.get(b),
             ReflectedSound.diffuseGainDb(room, decaySeconds.get(b)) + pickup + allDb.get(b)));
   }
 

@@ -66,7 +66,7 @@ final class ImageSources {
   }
 
   static boolean plainBox(Room room) {
-    return room.isBox() && room.furniture().isEmpty();
+    return room.isBox() && room.furniture().isEmpty() && room.contents().screens().isEmpty();
   }
 
   /**

@@ -32,6 +32,7 @@ final class RayBatch {
   private final RayGeometry.Hit hit = new RayGeometry.Hit();
   private final double[] ray = new double[Octave.COUNT];
   private final double[] left = new double[Octave.COUNT];
+  private final double[] passed = new double[Octave.COUNT];
   private final double[] direction = new double[3];
   private final RayTracer.Collector collector;
   private final RayTracer.Told told;
@@ -98,11 +99,16 @@ final class RayBatch {
         told.step(trials);
         trials = 0;
       }
-      if (!absorb()) {
+      boolean cloth = hit.transmission.length > 0;
+      if (!absorb(cloth)) {
         return;
       }
       Point normal = geometry.normal(hit.facet);
       boolean near = rain(x, y, z, normal, way);
+      if (cloth && passes()) {
+        order--;
+        continue;
+      }
       double share = share();
       boolean diffuse = random.nextDouble() < share;
       for (int b = 0; b < ray.length; b++) {
@@ -132,15 +138,37 @@ final class RayBatch {
     return mean == 0 ? 0 : Math.clamp(mean, LEAST_SHARE, 1 - LEAST_SHARE);
   }
 
-  /** What the way to the facet and the facet leave; false where that is nothing. */
-  private boolean absorb() {
+  /**
+   * What the way to the facet and the facet leave; false where that is nothing.
+   *
+   * @param cloth whether some goes through it
+   */
+  private boolean absorb(boolean cloth) {
     loss.over(hit.distance, left);
     double most = 0;
     for (int b = 0; b < ray.length; b++) {
-      ray[b] *= left[b] * (1 - hit.absorption[b]);
-      most = Math.max(most, ray[b]);
+      ray[b] *= left[b];
+      passed[b] = cloth ? ray[b] * hit.transmission[b] : 0;
+      ray[b] *= 1 - hit.absorption[b];
+      most = Math.max(most, ray[b] + passed[b]);
     }
     return most > GIVE_UP * perRay;
+  }
+
+  /** Draws whether the ray goes on through cloth; each octave's energy holds in the mean. */
+  private boolean passes() {
+    double through = 0;
+    double all = 0;
+    for (int b = 0; b < ray.length; b++) {
+      through += passed[b];
+      all += passed[b] + ray[b];
+    }
+    double share = Math.clamp(through / all, LEAST_SHARE, 1 - LEAST_SHARE);
+    boolean goes = random.nextDouble() < share;
+    for (int b = 0; b < ray.length; b++) {
+      ray[b] = goes ? passed[b] / share : ray[b] / (1 - share);
+    }
+    return goes;
   }
 
   /**
@@ -163,6 +191,7 @@ final class RayBatch {
     double shape = cosine / (Math.PI * apart * apart);
     shape *= set.receiverGain().of(tx / distance, ty / distance, tz / distance);
     loss.over(distance, left);
+    geometry.pass(x, y, z, set.receiver(), left);
     for (int b = 0; b < ray.length; b++) {
       sent[b] = ray[b] * shape * left[b];
       if (!near) {

@@ -7,6 +7,7 @@ import nullroom.core.room.Facet;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Screen;
 import nullroom.core.room.Surface;
 
 /**
@@ -34,7 +35,11 @@ final class RayGeometry {
   private final Laid[][] laid;
   private final double[][] absorption;
   private final double[][] scattering;
+  private final double[][] transmission;
   private final boolean open;
+
+  /** Facets of what stands solid; both faces of free cloth come after them. */
+  private final int solid;
 
   /** Facets of the room itself, which come first. */
   private final int own;
@@ -64,6 +69,9 @@ final class RayGeometry {
     double distance;
     double[] absorption = new double[0];
     double[] scattering = new double[0];
+
+    /** What goes through, of free cloth; empty for all else. */
+    double[] transmission = new double[0];
   }
 
   RayGeometry(Room room) {
@@ -79,6 +87,9 @@ final class RayGeometry {
     laid = new Laid[n][];
     absorption = new double[n][];
     scattering = new double[n][];
+    transmission = new double[n][];
+    List<Screen> screens = room.contents().screens();
+    solid = n - 2 * screens.size();
     for (int f = 0; f < n; f++) {
       Facet facet = facets.get(f);
       Point normal = facet.normal();
@@ -101,15 +112,17 @@ final class RayGeometry {
                 patch.finish().scattering().toArray()));
       }
       laid[f] = pieces.toArray(Laid[]::new);
+      transmission[f] =
+          f < solid ? new double[0] : screens.get((f - solid) / 2).cloth().transmission().toArray();
     }
     open = room.furniture().isEmpty() && convex();
     groups = groups(room);
-    own = groups.length == 0 ? n : groups[0].from();
+    own = groups.length == 0 ? solid : groups[0].from();
   }
 
   private Group[] groups(Room room) {
     Group[] made = new Group[room.furniture().size()];
-    int to = facets.size();
+    int to = solid;
     for (int k = made.length - 1; k >= 0; k--) {
       int from = to - room.furniture().get(k).sides().size();
       Point low = new Point(Double.MAX_VALUE, Double.MAX_VALUE, Double.MAX_VALUE);
@@ -153,8 +166,8 @@ final class RayGeometry {
 
   /** Whether no facet can hide another: all corners lie before or on every facet. */
   private boolean convex() {
-    for (int f = 0; f < facets.size(); f++) {
-      for (Facet other : facets) {
+    for (int f = 0; f < solid; f++) {
+      for (Facet other : facets.subList(0, solid)) {
         for (Point corner : other.corners()) {
           if (before(f, corner) < -1e-6) {
             return false;
@@ -195,7 +208,7 @@ final class RayGeometry {
     return facets.get(facet).surface();
   }
 
-  /** Name of the surface or the piece of furniture that a facet is part of. */
+  /** Name of the surface or of the thing that a facet is part of. */
   String name(int facet) {
     return facets.get(facet).name();
   }
@@ -232,6 +245,7 @@ final class RayGeometry {
 
   /** What a facet is made of at one of its points; the arrays are not to be changed. */
   void finish(int facet, double x, double y, double z, Hit hit) {
+    hit.transmission = transmission[facet];
     hit.absorption = absorption[facet];
     hit.scattering = scattering[facet];
     double u = dropped[facet] == 0 ? y : x;
@@ -260,6 +274,7 @@ final class RayGeometry {
         meet(group.from(), group.to(), x, y, z, dx, dy, dz, hit);
       }
     }
+    meet(solid, offset.length, x, y, z, dx, dy, dz, hit);
     if (hit.facet < 0) {
       return false;
     }
@@ -319,6 +334,41 @@ final class RayGeometry {
     return true;
   }
 
+  /** Whether not even free cloth stands between two points. */
+  boolean clear(double x, double y, double z, Point b) {
+    return sees(x, y, z, b) && !covered(x, y, z, b, new double[0]);
+  }
+
+  /**
+   * Takes from a sound's energies what free cloth between two points keeps back.
+   *
+   * @param energy per octave, changed
+   */
+  void pass(double x, double y, double z, Point b, double[] energy) {
+    if (solid < offset.length) {
+      covered(x, y, z, b, energy);
+    }
+  }
+
+  private boolean covered(double x, double y, double z, Point to, double[] energy) {
+    boolean any = false;
+    for (int f = solid; f < offset.length; f += 2) {
+      double here = nx[f] * x + ny[f] * y + nz[f] * z - offset[f];
+      double there = before(f, to);
+      double t = here / (here - there);
+      if (Math.abs(here) < END_METRES || Math.abs(there) < END_METRES || here * there > 0) {
+        continue;
+      }
+      if (holds(f, x + t * (to.x() - x), y + t * (to.y() - y), z + t * (to.z() - z))) {
+        any = true;
+        for (int b = 0; b < energy.length; b++) {
+          energy[b] *= transmission[f][b];
+        }
+      }
+    }
+    return any;
+  }
+
   private boolean between(
       int from,
       int to,
@@ -349,14 +399,14 @@ final class RayGeometry {
    */
   boolean hides(double x, double y, double z, Point from) {
     if (!open) {
-      return !sees(x, y, z, from);
+      return !clear(x, y, z, from);
     }
-    for (int f = 0; f < offset.length; f++) {
+    for (int f = 0; f < solid; f++) {
       if (nx[f] * x + ny[f] * y + nz[f] * z < offset[f]) {
         return true;
       }
     }
-    return false;
+    return covered(x, y, z, from, new double[0]);
   }
 
   /** Distance from a point to the nearest facet's plane, as far as its foot lies on the facet. */

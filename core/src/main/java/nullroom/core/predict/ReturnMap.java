@@ -26,6 +26,7 @@ import nullroom.core.room.Surface;
  */
 public record ReturnMap(
     Map<Surface, SurfaceGrid> grids, Map<Surface, Returns> surfaces, List<Returns> pieces) {
+  private static final int CLOTH = -2;
   private static final int RAYS = 6000;
   private static final double SECONDS = 0.35;
 
@@ -84,6 +85,9 @@ public record ReturnMap(
             sum += weight[b] * energy[b];
           }
           int piece = pieceOf[facet];
+          if (piece == CLOTH) {
+            return;
+          }
           if (piece >= 0) {
             pieces.get(piece).of(seconds < early)[0] += sum / area(room.furniture().get(piece));
             return;
@@ -116,11 +120,13 @@ public record ReturnMap(
     return piece.sides().stream().mapToDouble(Furniture.Side::area).sum();
   }
 
-  /** The piece of furniture that each facet belongs to, -1 for the room's own; they come last. */
+  /** The piece of furniture that each facet belongs to, -1 for the room's own, else cloth. */
   private static int[] pieceOf(Room room, int facets) {
     int[] pieceOf = new int[facets];
     java.util.Arrays.fill(pieceOf, -1);
-    int next = facets - room.furniture().stream().mapToInt(f -> f.sides().size()).sum();
+    int cloth = 2 * room.contents().screens().size();
+    java.util.Arrays.fill(pieceOf, facets - cloth, facets, CLOTH);
+    int next = facets - cloth - room.furniture().stream().mapToInt(f -> f.sides().size()).sum();
     for (int k = 0; k < room.furniture().size(); k++) {
       for (int side = 0; side < room.furniture().get(k).sides().size(); side++) {
         pieceOf[next++] = k;

@@ -122,13 +122,17 @@ final class Tracing {
     for (int b = 0; b < energy.length; b++) {
       energy[b] *= gain / (d * d) * Math.exp(-loss[b] * d);
     }
+    Point before = talker.at();
     for (int k = 0; k < path.order(); k++) {
       Point at = path.points().get(k);
+      geometry.pass(before.x(), before.y(), before.z(), at, energy);
+      before = at;
       geometry.finish(path.facets().get(k), at.x(), at.y(), at.z(), hit);
       for (int b = 0; b < energy.length; b++) {
         energy[b] *= (1 - hit.absorption[b]) * (1 - hit.scattering[b]);
       }
     }
+    geometry.pass(before.x(), before.y(), before.z(), microphone.at(), energy);
     return new RoomResponse.Arrival(
         d / speed,
         d,

@@ -41,7 +41,7 @@ public record Facet(
     patches = List.copyOf(patches);
   }
 
-  /** All facets of a room, its furniture last. */
+  /** All facets of a room, its furniture after its own, both faces of free cloth last. */
   public static List<Facet> of(Room room) {
     List<Facet> all = new ArrayList<>();
     List<Point> plan = room.outline().corners();
@@ -66,6 +66,15 @@ public record Facet(
         List<Point> c = side.corners();
         Point out = unit(c.get(1).minus(c.get(0)).cross(c.get(3).minus(c.get(0))));
         all.add(new Facet(piece.name(), Optional.empty(), c, out, piece.finish(), List.of()));
+      }
+    }
+    for (Screen screen : room.contents().screens()) {
+      Bands gone = screen.cloth().reflection().map(back -> 1 - back);
+      Finish finish = new Finish.Stated(gone, Bands.all(Screen.SCATTERING));
+      Point face = screen.normal();
+      List<Point> c = screen.corners();
+      for (Point normal : List.of(face, new Point(0, 0, 0).plus(face, -1))) {
+        all.add(new Facet(screen.name(), Optional.empty(), c, normal, finish, List.of()));
       }
     }
     return all;

@@ -69,6 +69,11 @@ public record Room(
     return contents.furniture();
   }
 
+  /** Cloth that stands free. */
+  public List<Screen> screens() {
+    return contents.screens();
+  }
+
   /** Who speaks, where known. */
   public Optional<Talker> talker() {
     return setUp.talker();

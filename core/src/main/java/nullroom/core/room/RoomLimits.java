@@ -10,6 +10,7 @@ final class RoomLimits {
 
   private static final int MOST_FURNITURE = 60;
   private static final int MOST_PATCHES = 200;
+  private static final int MOST_SCREENS = 20;
 
   private RoomLimits() {}
 
@@ -20,7 +21,11 @@ final class RoomLimits {
     count("patches", contents.patches(), MOST_PATCHES, "pieces on surfaces");
     count("objects", contents.objects(), MOST_PATCHES, "objects");
     count("furniture", contents.furniture(), MOST_FURNITURE, "pieces of furniture");
+    count("screens", contents.screens(), MOST_SCREENS, "screens");
     patches(enclosure, contents.patches());
+    for (int i = 0; i < contents.screens().size(); i++) {
+      contents.screens().get(i).check("screens[" + i + "]", enclosure);
+    }
     SetUpLimits.check(enclosure, setUp);
     noise.check(enclosure);
     for (int i = 0; i < contents.furniture().size(); i++) {

@@ -69,7 +69,8 @@ public final class RoomJson {
         new Contents(
             f.elements("patches").stream().map(RoomJson::patch).toList(),
             f.elements("objects").stream().map(RoomJson::object).toList(),
-            f.elements("furniture").stream().map(RoomJson::furniture).toList()),
+            f.elements("furniture").stream().map(RoomJson::furniture).toList(),
+            f.elements("screens").stream().map(ScreenJson::read).toList()),
         SetUpJson.read(f),
         new RoomNoise(
             f.optional("noise").map(n -> n.object().required("octaveDbSpl").bands()),
@@ -93,7 +94,7 @@ public final class RoomJson {
     return Outline.box(length.number(), width.number());
   }
 
-  private static Point planPoint(Field f) {
+  static Point planPoint(Field f) {
     double[] xy = f.numbers(2);
     return new Point(xy[0], xy[1], 0);
   }
@@ -230,6 +231,10 @@ public final class RoomJson {
       ArrayNode furniture = out.putArray("furniture");
       room.furniture().forEach(piece -> write(piece, furniture.addObject()));
     }
+    if (!room.screens().isEmpty()) {
+      ArrayNode screens = out.putArray("screens");
+      room.screens().forEach(s -> ScreenJson.write(s, screens.addObject()));
+    }
     SetUpJson.write(room.setUp(), out);
     room.noiseDbSpl()
         .ifPresent(n -> PlacedJson.writeNoise(n, room.sources(), out.putObject("noise")));
@@ -248,7 +253,7 @@ public final class RoomJson {
     return numbers(p.x(), p.y(), p.z());
   }
 
-  private static ArrayNode pair(Point p) {
+  static ArrayNode pair(Point p) {
     return numbers(p.x(), p.y());
   }
 
