@@ -21,6 +21,7 @@ import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.RoomItem;
+import nullroom.core.room.Screen;
 import nullroom.core.room.Surface;
 
 /**
@@ -31,6 +32,9 @@ import nullroom.core.room.Surface;
  */
 public final class FoldOut extends PlotPane {
   /** How far along a wall, and up it, its name may stand; the first free place is taken. */
+  /** Half of how thick cloth is drawn. */
+  private static final double SCREEN_METRES = 0.04;
+
   private static final double[][] LABEL_PLACES = {
     {0.5, 0.5}, {0.5, 0.88}, {0.16, 0.5}, {0.84, 0.5}, {0.5, 0.12}, {0.16, 0.88}, {0.84, 0.88}
   };
@@ -156,12 +160,15 @@ public final class FoldOut extends PlotPane {
       ItemHandle.take(
           handle, furniture(u, r.furniture().get(k), k), new RoomItem(RoomItem.Kind.FURNITURE, k));
     }
+    for (int k = 0; k < r.screens().size(); k++) {
+      ItemHandle.take(handle, screen(u, r.screens().get(k)), new RoomItem(RoomItem.Kind.SCREEN, k));
+    }
     lines.forEach((surface, pieces) -> line(u, surface, pieces));
     marks.forEach(mark -> mark(u, mark));
     proposal.ifPresent(patch -> piece(u, patch, "proposal").setMouseTransparent(true));
     r.camera().ifPresent(c -> wedge(u, c));
     for (RoomItem item : RoomItem.of(r)) {
-      if (item.kind() != RoomItem.Kind.PATCH && item.kind() != RoomItem.Kind.FURNITURE) {
+      if (item.isPoint()) {
         handle(u, handle, item);
       }
     }
@@ -189,6 +196,25 @@ public final class FoldOut extends PlotPane {
     tint.draw(this, u, piece, index);
     Point middle = Outline.centre(piece.plan());
     captions.piece(piece.label(), u.sx(middle.x()), u.sy(middle.y()));
+    return body;
+  }
+
+  /** Free cloth from above: a band as wide as it is seen best. */
+  private Polygon screen(Unfolding u, Screen screen) {
+    Point thick = new Point(0, 0, 0).plus(screen.normal(), SCREEN_METRES);
+    Point from = screen.from();
+    Point to = screen.to();
+    Polygon body =
+        polygon(
+            u.screen(
+                List.of(
+                    from.plus(thick, 1),
+                    to.plus(thick, 1),
+                    to.plus(thick, -1),
+                    from.plus(thick, -1))),
+            "furniture",
+            "cloth");
+    captions.piece(screen.name(), u.sx(screen.middle().x()), u.sy(screen.middle().y()));
     return body;
   }
 

@@ -73,7 +73,7 @@ final class ItemHandle {
   private String words(RoomItem item) {
     StringBuilder words = new StringBuilder(item.name(room));
     words.append("; arrow keys move it by 5 cm");
-    if (item.aim(room).isPresent() || item.kind() == RoomItem.Kind.FURNITURE) {
+    if (turned(item).isPresent()) {
       words.append(", R turns it");
     }
     if (item.switches(room)) {
@@ -128,9 +128,11 @@ final class ItemHandle {
   }
 
   private Optional<Double> turned(RoomItem item) {
-    return item.kind() == RoomItem.Kind.FURNITURE
-        ? Optional.of(room.furniture().get(item.index()).azimuthDegrees())
-        : item.aim(room).map(aim -> aim.azimuthDegrees());
+    return switch (item.kind()) {
+      case FURNITURE -> Optional.of(room.furniture().get(item.index()).azimuthDegrees());
+      case SCREEN -> Optional.of(room.screens().get(item.index()).azimuthDegrees());
+      default -> item.aim(room).map(aim -> aim.azimuthDegrees());
+    };
   }
 
   /** By one step as the picture shows it, right and up. */

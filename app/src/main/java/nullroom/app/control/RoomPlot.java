@@ -15,6 +15,7 @@ import nullroom.core.room.Outline;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.RoomItem;
+import nullroom.core.room.Screen;
 import nullroom.core.room.Surface;
 
 /**
@@ -58,6 +59,9 @@ public final class RoomPlot extends PlotPane {
       };
     }
   }
+
+  /** Half of how thick cloth is drawn. */
+  private static final double SCREEN_METRES = 0.04;
 
   private static final double MARGIN = 22;
 
@@ -144,6 +148,14 @@ public final class RoomPlot extends PlotPane {
           Outline.centre(piece.plan())
               .plus(new Point(0, 0, 1), (piece.corner().z() + piece.top()) / 2));
     }
+    for (int k = 0; k < r.screens().size(); k++) {
+      Screen screen = r.screens().get(k);
+      ItemHandle.take(
+          handle,
+          outline(silhouette(screen), "furniture", "cloth"),
+          new RoomItem(RoomItem.Kind.SCREEN, k));
+      caption(screen.name(), screen.middle());
+    }
     if (view == View.ABOVE) {
       wallNumbers(r);
       segments(
@@ -155,7 +167,7 @@ public final class RoomPlot extends PlotPane {
     }
     r.camera().ifPresent(c -> wedge(r, c));
     for (RoomItem item : RoomItem.of(r)) {
-      if (item.kind() != RoomItem.Kind.PATCH && item.kind() != RoomItem.Kind.FURNITURE) {
+      if (item.isPoint()) {
         handle(r, handle, item);
       }
     }
@@ -206,6 +218,23 @@ public final class RoomPlot extends PlotPane {
         view.moved(at, high, at.z()),
         view.moved(at, high, piece.top()),
         view.moved(at, low, piece.top()));
+  }
+
+  /** As seen from here, no thinner than it is grasped by. */
+  private List<Point> silhouette(Screen screen) {
+    Point thick = new Point(0, 0, 0).plus(screen.normal(), SCREEN_METRES);
+    List<Point> c = screen.corners();
+    return view == View.ABOVE
+        ? List.of(
+            c.get(0).plus(thick, 1),
+            c.get(1).plus(thick, 1),
+            c.get(1).plus(thick, -1),
+            c.get(0).plus(thick, -1))
+        : List.of(
+            c.get(0).plus(thick, -1),
+            c.get(1).plus(thick, 1),
+            c.get(2).plus(thick, 1),
+            c.get(3).plus(thick, -1));
   }
 
   private void wallNumbers(Room r) {

@@ -12,6 +12,7 @@ import nullroom.core.room.LooseObject;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.RoomItem;
+import nullroom.core.room.Screen;
 
 /** What stands in the room. */
 public final class FurnitureModel {
@@ -54,6 +55,39 @@ public final class FurnitureModel {
       }
     }
     throw new Trouble.BadField("furniture", "there is no room left for a " + kind.label());
+  }
+
+  /**
+   * Hangs cloth up behind the talker, or as near as it finds room; it may be dragged.
+   *
+   * @throws Trouble.BadField where there is none
+   */
+  public void add(FreeCloth kind) {
+    double[] xs = room().outline().span(0);
+    double[] ys = room().outline().span(1);
+    for (double azimuth : new double[] {90, 0}) {
+      for (double x = xs[0] + STEP_METRES; x < xs[1]; x += STEP_METRES) {
+        for (double y = ys[0] + STEP_METRES; y < ys[1]; y += STEP_METRES) {
+          Optional<Room> with = with(kind.at(x, y, azimuth));
+          if (with.isPresent()) {
+            Room hung = with.get();
+            context.session().describe("Put up a " + kind.label(), now -> hung);
+            return;
+          }
+        }
+      }
+    }
+    throw new Trouble.BadField("screens", "there is no room left for a " + kind.label());
+  }
+
+  private Optional<Room> with(Screen screen) {
+    List<Screen> more = new ArrayList<>(room().screens());
+    more.add(screen);
+    try {
+      return Optional.of(room().with(room().contents().withScreens(more)));
+    } catch (Trouble.BadField doesNotFit) {
+      return Optional.empty();
+    }
   }
 
   /** The room with one more piece, where that fits and stands in nobody's way. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.IntStream;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -66,7 +67,7 @@ final class FurniturePage {
     VBox.setVgrow(rows, Priority.ALWAYS);
     Label key =
         new Label(
-            "Places are from the first corner of the floor; offset is the height of the underside. Drag pieces or use the arrow keys; R turns them, enter opens a wardrobe. Fix tall furniture to a wall so that it cannot fall.");
+            "Places are from the first corner of the floor; offset is the height of the underside. Drag pieces or use the arrow keys; R turns them, enter opens a wardrobe. Delete takes them out. Fix tall furniture to a wall and weigh stands down, so that nothing can fall; keep cloth off lamps and heaters.");
     key.setWrapText(true);
     key.setMinHeight(Region.USE_PREF_SIZE);
     key.getStyleClass().add("caution");
@@ -100,7 +101,24 @@ final class FurniturePage {
                 () -> model.addLoose(what.getValue().name(), what.getValue().squareMetres()),
                 () -> {}));
     row.getChildren().addAll(new Label("Without a place:"), what, put, loose);
+    row.getChildren().addAll(cloth());
     return row;
+  }
+
+  /** What hangs free, as the second of two ways to bring softness in. */
+  private List<Node> cloth() {
+    Choice<FreeCloth> cloth =
+        new Choice<>(
+            "free-cloth",
+            "cloth or a board that stands free",
+            List.of(FreeCloth.values()),
+            FreeCloth::label,
+            chosen -> {});
+    cloth.show(FreeCloth.BLANKET);
+    Button up = new Button("Put up");
+    up.setId("put-cloth");
+    up.setOnAction(e -> context.work().attempt(() -> model.add(cloth.getValue()), () -> {}));
+    return List.of(new Label("Standing free:"), cloth, up);
   }
 
   private void refresh() {

@@ -282,4 +282,52 @@ class PredictTest {
     Run run = Run.of("predict", RoomFile.in(folder));
     assertThat(run.out()).contains("35.7 m3", "Quiet", "Clear", "Safe", "1000");
   }
+
+  private static final String TWO =
+      """
+      "talkers": [{"name": "host", "at": [1.2, 1.5, 1.5], "effort": "raised", "turnDegrees": 60, "leanMetres": 0.1},
+                  {"name": "guest", "at": [3.2, 1.5, 1.5], "azimuthDegrees": 180, "effort": "relaxed"}],\
+      """;
+
+  @Test
+  @DisplayName("of several talkers the first is judged, or the one named; who is worse off is said")
+  void severalTalkers() {
+    String single =
+        "\"talker\": {\"at\": [1.2, 1.5, 1.5], \"azimuthDegrees\": 0, \"effort\": \"normal\", \"directivity\": \"omni\"},";
+    Path room = RoomFile.in(folder, single, TWO);
+    JsonNode host = Run.json("predict", "--quick", room);
+    JsonNode guest = Run.json("predict", "--quick", "--voice", "guest", room);
+    assertThat(host.get("pair").get("voice").asString()).isEqualTo("host");
+    assertThat(guest.get("pair").get("voice").asString()).isEqualTo("guest");
+    double apart =
+        host.get("margins").get("quietDb").asDouble()
+            - guest.get("margins").get("quietDb").asDouble();
+    assertThat(apart).isGreaterThan(10);
+    assertThat(host.get("worse").get("voice").asString()).isEqualTo("guest");
+    assertThat(guest.get("worse").isNull()).isTrue();
+    JsonNode worst = host.get("worstOfMovement");
+    assertThat(worst.get("quietDb").asDouble())
+        .isLessThan(host.get("margins").get("quietDb").asDouble());
+    assertThat(guest.has("worstOfMovement")).isFalse();
+    Run refused = Run.of("predict", "--voice", "nobody", room);
+    assertThat(refused.code()).isEqualTo(1);
+    assertThat(refused.err()).contains("[host, guest]");
+  }
+
+  @Test
+  @DisplayName("a screen between takes direct sound away and absorbs with both faces")
+  void screen() {
+    JsonNode open = predict("", "");
+    JsonNode shut =
+        predict(
+            "\"noise\":",
+            "\"screens\": [{\"name\": \"duvet\", \"from\": [1.35, 0.5], \"to\": [1.35, 2.5], \"topMetres\": 2.4,"
+                + " \"massKgPerSquareMetre\": 1.5, \"flowResistancePascalSecondsPerMetre\": 800}], \"noise\":");
+    JsonNode before = Run.band(open.get("bands"), 4000);
+    JsonNode after = Run.band(shut.get("bands"), 4000);
+    assertThat(before.get("directDbSpl").asDouble() - after.get("directDbSpl").asDouble())
+        .isBetween(3.0, 9.0);
+    assertThat(after.get("absorptionAreaSquareMetres").asDouble())
+        .isGreaterThan(before.get("absorptionAreaSquareMetres").asDouble() + 2);
+  }
 }

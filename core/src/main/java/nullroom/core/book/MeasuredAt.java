@@ -8,6 +8,7 @@ import nullroom.core.room.LooseObject;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Screen;
 
 /**
  * Where and in what a decay was measured.
@@ -46,7 +47,8 @@ public record MeasuredAt(
         Stream.of(
                 room.furniture().stream().map(Furniture::name),
                 room.objects().stream().map(LooseObject::name),
-                room.patches().stream().map(Patch::name))
+                room.patches().stream().map(Patch::name),
+                room.screens().stream().map(Screen::name))
             .flatMap(names -> names)
             .collect(Collectors.joining(", "));
     return all.isEmpty() ? "nothing" : all;

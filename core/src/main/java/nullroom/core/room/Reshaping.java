@@ -52,12 +52,26 @@ final class Reshaping {
         kept.removeLast();
       }
     }
-    Room furnished = shaped.withFurniture(kept);
+    Room furnished = hung(shaped.withFurniture(kept), before);
     return before.noiseDbSpl().isEmpty()
         ? furnished
         : furnished.withNoise(
             before.noiseDbSpl().get(),
             before.sources().stream().filter(s -> shaped.holds(s.at())).toList());
+  }
+
+  /** With the free cloth that still stands within. */
+  private static Room hung(Room shaped, Room before) {
+    List<Screen> kept = new ArrayList<>();
+    for (Screen screen : before.screens()) {
+      try {
+        screen.check("screens", shaped.enclosure());
+        kept.add(screen);
+      } catch (Trouble.BadField reachesOut) {
+        continue;
+      }
+    }
+    return shaped.with(shaped.contents().withScreens(kept));
   }
 
   private static boolean fits(Room room, List<Furniture> furniture) {
@@ -151,6 +165,10 @@ final class Reshaping {
             .withFurniture(
                 room.furniture().stream()
                     .map(f -> f.movedTo(stretched(f.corner(), x, y, z)))
+                    .toList())
+            .withScreens(
+                room.screens().stream()
+                    .map(s -> s.movedBy(stretched(s.middle(), x, y, 1).minus(s.middle())))
                     .toList()),
         room.setUp().moved(p -> stretched(p, x, y, z)),
         new RoomNoise(

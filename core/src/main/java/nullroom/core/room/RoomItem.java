@@ -25,6 +25,7 @@ public record RoomItem(Kind kind, int index) {
     LOUDSPEAKER,
     SOURCE,
     FURNITURE,
+    SCREEN,
     PATCH
   }
 
@@ -59,6 +60,7 @@ public record RoomItem(Kind kind, int index) {
     List<RoomItem> all = new ArrayList<>();
     add(all, Kind.PATCH, room.patches().size());
     add(all, Kind.FURNITURE, room.furniture().size());
+    add(all, Kind.SCREEN, room.screens().size());
     add(all, Kind.SOURCE, room.sources().size());
     add(all, Kind.LOUDSPEAKER, room.loudspeakers().size());
     add(all, Kind.CAMERA, room.setUp().cameras().size());
@@ -82,6 +84,11 @@ public record RoomItem(Kind kind, int index) {
     return new RoomItem(Kind.CAMERA, room.setUp().judged().camera());
   }
 
+  /** Whether it is drawn as a point, and not by its own outline. */
+  public boolean isPoint() {
+    return kind != Kind.PATCH && kind != Kind.FURNITURE && kind != Kind.SCREEN;
+  }
+
   /** What of the set-up it is; empty where it belongs to the room. */
   public Optional<Member<?>> member(Room room) {
     SetUp s = room.setUp();
@@ -90,7 +97,7 @@ public record RoomItem(Kind kind, int index) {
       case MICROPHONE -> Optional.of(s.microphones().get(index));
       case CAMERA -> Optional.of(s.cameras().get(index));
       case LOUDSPEAKER -> Optional.of(s.loudspeakers().get(index));
-      case SOURCE, FURNITURE, PATCH -> Optional.empty();
+      case SOURCE, FURNITURE, SCREEN, PATCH -> Optional.empty();
     };
   }
 
@@ -104,6 +111,7 @@ public record RoomItem(Kind kind, int index) {
       case TALKER, MICROPHONE, CAMERA, LOUDSPEAKER -> member(room).orElseThrow().name();
       case SOURCE -> room.sources().get(index).name();
       case FURNITURE -> room.furniture().get(index).label();
+      case SCREEN -> room.screens().get(index).name();
       case PATCH -> room.patches().get(index).label();
     };
   }
@@ -114,6 +122,7 @@ public record RoomItem(Kind kind, int index) {
       case TALKER, MICROPHONE, CAMERA, LOUDSPEAKER -> member(room).orElseThrow().it().at();
       case SOURCE -> room.sources().get(index).at();
       case FURNITURE -> room.furniture().get(index).corner();
+      case SCREEN -> room.screens().get(index).middle();
       case PATCH -> lowest(room.patches().get(index).corners());
     };
   }
@@ -140,6 +149,7 @@ public record RoomItem(Kind kind, int index) {
       case TALKER, MICROPHONE, CAMERA, LOUDSPEAKER -> room.with(moved(room.setUp(), to));
       case SOURCE -> sources(room, s -> new NoiseSource(s.name(), to, s.dbSplAtMetre()));
       case FURNITURE -> furniture(room, f -> f.movedTo(to));
+      case SCREEN -> screens(room, s -> s.movedBy(to.minus(s.middle())));
       case PATCH -> {
         Point shift = to.minus(at(room));
         Patch moved = room.patches().get(index).movedBy(shift.x(), shift.y());
@@ -236,6 +246,10 @@ public record RoomItem(Kind kind, int index) {
 
   private Room furniture(Room room, UnaryOperator<Furniture> change) {
     return room.withFurniture(changed(room.furniture(), change));
+  }
+
+  private Room screens(Room room, UnaryOperator<Screen> change) {
+    return room.with(room.contents().withScreens(changed(room.screens(), change)));
   }
 
   private Room sources(Room room, UnaryOperator<NoiseSource> change) {
@@ -339,6 +353,7 @@ public record RoomItem(Kind kind, int index) {
       case CAMERA -> room.with(s.withCamera(index, turned(s.cameras().get(index).it(), azimuth)));
       case LOUDSPEAKER ->
           room.with(s.withLoudspeaker(index, turned(s.loudspeakers().get(index).it(), azimuth)));
+      case SCREEN -> screens(room, screen -> screen.turnedTo(azimuth));
       case FURNITURE ->
           furniture(
               room,
@@ -382,6 +397,7 @@ public record RoomItem(Kind kind, int index) {
       case LOUDSPEAKER -> room.with(s.withLoudspeakers(fewer(s.loudspeakers())));
       case SOURCE -> room.withNoise(room.noiseDbSpl().orElseThrow(), fewer(room.sources()));
       case FURNITURE -> room.withFurniture(fewer(room.furniture()));
+      case SCREEN -> room.with(room.contents().withScreens(fewer(room.screens())));
       case PATCH -> room.withPatches(fewer(room.patches()));
     };
   }
