@@ -9,6 +9,7 @@ import nullroom.core.Progress;
 import nullroom.core.book.Staging;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
+import nullroom.core.room.Member;
 import nullroom.core.room.Patch;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
@@ -107,6 +108,9 @@ public final class Adviser {
 
   private static void nearer(
       Room room, Talker talker, PlacedMicrophone microphone, List<Candidate> all) {
+    if (room.setUp().listener().flatMap(Member::ride).isPresent()) {
+      return; // where it sits is given by what it rides on
+    }
     Point away = microphone.at().minus(talker.at());
     double distance = away.length();
     for (double nearer = Math.max(NEAREST_METRES, distance / 2);

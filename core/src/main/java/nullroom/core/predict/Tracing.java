@@ -97,7 +97,10 @@ final class Tracing {
         direct / speed,
         directEnergy(),
         !geometry.sees(talker.at(), microphone.at()),
-        paths.stream().map(path -> arrival(path, hit)).toList(),
+        paths.stream()
+            .map(path -> arrival(path, hit))
+            .filter(a -> Arrays.stream(a.energy().toArray()).anyMatch(e -> e > 0))
+            .toList(),
         rays,
         error);
   }

@@ -38,9 +38,6 @@ public record RoomItem(Kind kind, int index) {
   /** The first that films. */
   public static final RoomItem CAMERA = new RoomItem(Kind.CAMERA, 0);
 
-  /** Further than this from its carrier a thing was put down. */
-  private static final double CARRIED_METRES = 0.5;
-
   /** What points nearer to the lips than this keeps pointing at them. */
   private static final double AT_LIPS_DEGREES = 2;
 
@@ -170,42 +167,25 @@ public record RoomItem(Kind kind, int index) {
     return switch (kind) {
       case TALKER -> talkerMoved(s, to);
       case MICROPHONE -> {
-        PlacedMicrophone m = s.microphones().get(index).it();
-        boolean carried = s.microphones().get(index).ride().isPresent();
-        PlacedMicrophone there =
+        Member<PlacedMicrophone> m = s.microphones().get(index);
+        yield s.withMicrophone(
+            index,
             s.talker()
-                .filter(t -> !carried)
-                .map(t -> m.movedTo(to, t.at()))
-                .orElse(m.placed(to, m.aim()));
-        SetUp moved = s.withMicrophone(index, there);
-        yield moved.withMicrophones(putDown(s, moved.microphones()));
+                .filter(t -> m.ride().isEmpty())
+                .map(t -> m.it().movedTo(to, t.at()))
+                .orElse(m.it().placed(to, m.it().aim())));
       }
       case CAMERA -> {
         Camera c = s.cameras().get(index).it();
-        Camera there = s.talker().map(t -> c.movedTo(to, t.at())).orElse(c.placed(to, c.aim()));
-        SetUp moved = s.withCamera(index, there);
-        yield moved.withCameras(putDown(s, moved.cameras()));
+        yield s.withCamera(
+            index, s.talker().map(t -> c.movedTo(to, t.at())).orElse(c.placed(to, c.aim())));
       }
       case LOUDSPEAKER -> {
         PlacedLoudspeaker l = s.loudspeakers().get(index).it();
-        SetUp moved = s.withLoudspeaker(index, l.placed(to, l.aim()));
-        yield moved.withLoudspeakers(putDown(s, moved.loudspeakers()));
+        yield s.withLoudspeaker(index, l.placed(to, l.aim()));
       }
       default -> throw new IllegalStateException("no member of a set-up: " + this);
     };
-  }
-
-  /** The members with this one standing by itself, if it was taken too far off its carrier. */
-  private <T extends Placed<T>> List<Member<T>> putDown(SetUp before, List<Member<T>> all) {
-    Member<T> it = all.get(index);
-    boolean off =
-        it.ride()
-            .flatMap(r -> before.all().filter(m -> m.name().equals(r.what())).findFirst())
-            .filter(c -> c.it().at().distanceTo(it.it().at()) > CARRIED_METRES)
-            .isPresent();
-    List<Member<T>> others = new ArrayList<>(all);
-    others.set(index, off ? it.riding(Optional.empty()) : it);
-    return others;
   }
 
   private SetUp talkerMoved(SetUp s, Point to) {

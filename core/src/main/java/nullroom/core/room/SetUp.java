@@ -32,6 +32,9 @@ public record SetUp(
   /** Name of the only microphone where nobody gave one. */
   public static final String MICROPHONE = "microphone";
 
+  /** Further than this from its carrier a thing was put down. */
+  private static final double CARRIED_METRES = 0.5;
+
   /** Name of the only camera where nobody gave one. */
   public static final String CAMERA = "camera";
 
@@ -187,10 +190,16 @@ public record SetUp(
         .carried(loudspeakers.get(index), other);
   }
 
-  private static <T extends Placed<T>> List<Member<T>> set(
-      List<Member<T>> all, int index, T other) {
+  /** With one replaced; where that lies far off what it rode on, it was put down. */
+  private <T extends Placed<T>> List<Member<T>> set(List<Member<T>> all, int index, T other) {
     List<Member<T>> changed = new ArrayList<>(all);
-    changed.set(index, changed.get(index).with(other));
+    Member<T> now = changed.get(index).with(other);
+    boolean off =
+        now.ride()
+            .flatMap(r -> all().filter(m -> m.name().equals(r.what())).findFirst())
+            .filter(c -> c.it().at().distanceTo(other.at()) > CARRIED_METRES)
+            .isPresent();
+    changed.set(index, off ? now.riding(Optional.empty()) : now);
     return changed;
   }
 

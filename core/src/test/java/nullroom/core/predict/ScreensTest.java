@@ -89,6 +89,9 @@ class ScreensTest {
       assertThat(early).isCloseTo(0, within(0.3));
     }
     assertThat(Heard.of(with).directDbSpl()).isEqualTo(Heard.of(box).directDbSpl());
+    assertThat(b.arrivals())
+        .as("what sends nothing back is no mirror")
+        .noneMatch(arrival -> arrival.surfaces().contains("air"));
   }
 
   @Test
