@@ -70,7 +70,8 @@ final class GainPage {
             db -> model.setStaging(model.staging().withHighestGainDb(db)));
     NumberField hiss = new NumberField("and hisses at", "dBu A", -140, -40, model::setPreampEin);
     FlowPane row = new FlowPane(10, 6, effort, material, microphone, school);
-    FlowPane fields = new FlowPane(14, 6, distance, allowance, highest, hiss, set(model));
+    Button right = set(model);
+    FlowPane fields = new FlowPane(14, 6, distance, allowance, highest, hiss, right);
     fields.getStyleClass().add("fields");
     Label caution =
         new Label("Turn headphones down before you turn gain up: sudden peaks harm hearing.");
@@ -82,6 +83,10 @@ final class GainPage {
         () -> {
           bars.redraw();
           gain.show(model.gainDb());
+          gain.setDisable(!model.turns());
+          right.setDisable(!model.turns());
+          hiss.setDisable(!model.turns());
+          highest.setDisable(!model.turns());
           effort.show(model.effort());
           school.show(model.staging().school());
           material.show(model.staging().material());

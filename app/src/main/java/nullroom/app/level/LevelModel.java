@@ -139,6 +139,11 @@ public final class LevelModel {
     return book().room().requireTalker().effort();
   }
 
+  /** Whether there is a preamp to turn. */
+  public boolean turns() {
+    return microphone().capture().preamp();
+  }
+
   /** Gain of the preamp. */
   public double gainDb() {
     return microphone().capture().gainDb();
@@ -201,6 +206,12 @@ public final class LevelModel {
                 ? "Your loudest line comes to %.0f dBFS, as heard"
                 : "The loudest peak should come to %.0f dBFS",
             peak);
+    if (!turns()) {
+      return where
+          + (peak > 0
+              ? ", beyond full scale, and there is no gain to turn down: step back."
+              : ". It gives digits by itself: there is no gain to turn, only the distance.");
+    }
     if (peak > 0) {
       return where
           + ", beyond full scale: that is beyond repair. Turn the gain down to "

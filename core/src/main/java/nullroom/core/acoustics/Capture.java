@@ -14,6 +14,8 @@ import nullroom.core.signal.Weighting;
  * @param gainDb preamp gain
  * @param fullScaleDbu level of a sine at the converter that reaches full scale
  * @param bits word length, 16 to 32
+ * @param preamp whether there is one that can be turned; what is digital from the capsule on, such
+ *     as a phone or a USB microphone, has none
  */
 public record Capture(
     Pattern pattern,
@@ -23,7 +25,8 @@ public record Capture(
     double preampEinDbu,
     double gainDb,
     double fullScaleDbu,
-    int bits) {
+    int bits,
+    boolean preamp) {
 
   /** Gains that there are. */
   public static final double LEAST_GAIN_DB = -20;
@@ -38,6 +41,55 @@ public record Capture(
 
   /** Under a difference of 3 dB energy subtraction gives a bound only (common practice). */
   static final double MOST_TAKEN_OFF_DB = 3;
+
+  /**
+   * Of what is digital: its output at 94 dB SPL as if in volts. Any will do, since all that counts
+   * is what reaches full scale.
+   */
+  private static final double DIGITAL_DBV = -10;
+
+  /** Nothing that could be heard. */
+  private static final double NO_HISS_DBU = -140;
+
+  /** A microphone before a preamp that can be turned. */
+  public Capture(
+      Pattern pattern,
+      double selfNoiseDbA,
+      double maxDbSpl,
+      double sensitivityDbvPerPascal,
+      double preampEinDbu,
+      double gainDb,
+      double fullScaleDbu,
+      int bits) {
+    this(
+        pattern,
+        selfNoiseDbA,
+        maxDbSpl,
+        sensitivityDbvPerPascal,
+        preampEinDbu,
+        gainDb,
+        fullScaleDbu,
+        bits,
+        true);
+  }
+
+  /**
+   * A microphone that gives digits by itself: phone, USB, wireless set.
+   *
+   * @param dbfsAt94DbSpl level of its digits at 94 dB SPL, -45 to 0 dBFS
+   */
+  public static Capture digital(
+      Pattern pattern, double selfNoiseDbA, double maxDbSpl, double dbfsAt94DbSpl, int bits) {
+    within("dbfsAt94DbSpl", dbfsAt94DbSpl, -45, 0);
+    double fullScaleDbu = DIGITAL_DBV + Decibels.DBV_IN_DBU - dbfsAt94DbSpl;
+    return new Capture(
+        pattern, selfNoiseDbA, maxDbSpl, DIGITAL_DBV, NO_HISS_DBU, 0, fullScaleDbu, bits, false);
+  }
+
+  /** Level of its digits at 94 dB SPL, dBFS. */
+  public double dbfsAt94DbSpl() {
+    return 94 - fullScaleDbSpl();
+  }
 
   public Capture {
     within("selfNoiseDbA", selfNoiseDbA, -10, 60);
@@ -136,22 +188,26 @@ public record Capture(
         });
   }
 
-  /** The same chain at another gain. */
+  /** The same chain at another gain; the same where none can be turned. */
   public Capture withGainDb(double gain) {
+    return preamp ? with(preampEinDbu, gain) : this;
+  }
+
+  /** The same chain behind another preamp; the same where there is none. */
+  public Capture withPreampEinDbu(double ein) {
+    return preamp ? with(ein, gainDb) : this;
+  }
+
+  private Capture with(double ein, double gain) {
     return new Capture(
         pattern,
         selfNoiseDbA,
         maxDbSpl,
         sensitivityDbvPerPascal,
-        preampEinDbu,
+        ein,
         gain,
         fullScaleDbu,
-        bits);
-  }
-
-  /** The same chain behind another preamp. */
-  public Capture withPreampEinDbu(double ein) {
-    return new Capture(
-        pattern, selfNoiseDbA, maxDbSpl, sensitivityDbvPerPascal, ein, gainDb, fullScaleDbu, bits);
+        bits,
+        preamp);
   }
 }

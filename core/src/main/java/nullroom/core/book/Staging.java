@@ -75,13 +75,16 @@ public record Staging(School school, Material material, double allowanceDb, doub
   }
 
   /**
-   * The right gain: what the school asks for, in whole decibels, within what the preamp has.
+   * The right gain: what the school asks for, in whole decibels, within what the preamp has; that
+   * of now where there is none to turn.
    *
    * @param heard with the gain of now
    * @param targets of the goal
    */
   public double rightGainDb(Heard heard, Margins targets) {
-    return Math.clamp(school.gainDb(heard, targets, allowanceDb), 0, highestGainDb);
+    return heard.capture().preamp()
+        ? Math.clamp(school.gainDb(heard, targets, allowanceDb), 0, highestGainDb)
+        : heard.capture().gainDb();
   }
 
   /** Another allowance. */

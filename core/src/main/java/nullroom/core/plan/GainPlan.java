@@ -126,6 +126,12 @@ public record GainPlan(
     List<String> all = new ArrayList<>();
     Capture capture = heard.capture();
     double overCapsule = heard.peakDbSpl() + staging.allowanceDb() - capture.maxDbSpl();
+    if (!capture.preamp()) {
+      all.add(
+          "It gives digits by itself: there is no gain to plan, its level follows from the distance"
+              + " and the voice. If it sets its own level, switch that off: it cannot be planned.");
+      return all;
+    }
     if (overCapsule > 0) {
       all.add(
           Figures.say(

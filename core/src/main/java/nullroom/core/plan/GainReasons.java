@@ -34,9 +34,11 @@ public record GainReasons(GainPlan plan, Ladder ladder) {
     return new Why(
         "gain",
         Figures.say("%.0f dB (%+.0f)", plan.gainDb(), change),
-        "Whole decibels that bring the level to where the school wants it ("
-            + plan.school().label()
-            + "), within what the preamp has.",
+        ladder.heard().capture().preamp()
+            ? "Whole decibels that bring the level to where the school wants it ("
+                + plan.school().label()
+                + "), within what the preamp has."
+            : "None can be turned: the microphone gives digits by itself.",
         "common practice",
         List.of(
             new Input("loudest peak", dbfs(plan.peakDbfs() - change), now),

@@ -87,7 +87,10 @@ final class Reasons {
             + " converter’s full scale.",
         "AES17",
         List.of(
-            chain("sensitivity", Figures.say("%.1f dBV/Pa", capture.sensitivityDbvPerPascal())),
+            capture.preamp()
+                ? chain(
+                    "sensitivity", Figures.say("%.1f dBV/Pa", capture.sensitivityDbvPerPascal()))
+                : chain("digits at 94 dB SPL", Figures.say("%.1f dBFS", capture.dbfsAt94DbSpl())),
             new Input("gain", Figures.say("%.0f dB", capture.gainDb()), SETTING)),
         OptionalDouble.of(basis.chain().uncertaintyDb()),
         "the gain");

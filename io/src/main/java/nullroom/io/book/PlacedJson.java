@@ -80,6 +80,16 @@ final class PlacedJson {
     f.object();
     Pattern pattern =
         f.optional("pattern").map(p -> p.oneOf(Pattern.class)).orElse(Pattern.CARDIOID);
+    Optional<Field> digits = f.optional("dbfsAt94DbSpl");
+    if (digits.isPresent()) {
+      return f.checked(() ->
+          Capture.digital(
+              pattern,
+              f.number("selfNoiseDbA", 28),
+              f.number("maxDbSpl", 94 - digits.get().number()),
+              digits.get().number(),
+              (int) f.number("bits", 24)));
+    }
     return f.checked(() ->
         new Capture(
             pattern,
@@ -146,8 +156,12 @@ final class PlacedJson {
   static void write(Capture c, ObjectNode out) {
     out.put("pattern", c.pattern().id())
         .put("selfNoiseDbA", c.selfNoiseDbA())
-        .put("maxDbSpl", c.maxDbSpl())
-        .put("sensitivityDbvPerPascal", c.sensitivityDbvPerPascal())
+        .put("maxDbSpl", c.maxDbSpl());
+    if (!c.preamp()) {
+      out.put("dbfsAt94DbSpl", c.dbfsAt94DbSpl()).put("bits", c.bits());
+      return;
+    }
+    out.put("sensitivityDbvPerPascal", c.sensitivityDbvPerPascal())
         .put("preampEinDbu", c.preampEinDbu())
         .put("gainDb", c.gainDb())
         .put("fullScaleDbu", c.fullScaleDbu())
