@@ -117,6 +117,25 @@ public final class SetUpModel {
     return more;
   }
 
+  /**
+   * Puts one higher or lower; what rides on it follows.
+   *
+   * @throws Trouble.BadField where it does not fit there
+   */
+  public void height(RoomItem item, double metres) {
+    Point at = member(item).it().at();
+    context
+        .session()
+        .edit(
+            "Put " + item.name(room()) + " at another height",
+            b -> b.with(item.moved(b.room(), new Point(at.x(), at.y(), metres))));
+  }
+
+  /** Whether it is the last of its kind, without which nothing can be judged. */
+  public boolean needed(RoomItem item) {
+    return item.without(room()).equals(room());
+  }
+
   /** Takes one out. */
   public void remove(RoomItem item) {
     String name = item.name(room());

@@ -1,20 +1,18 @@
 package nullroom.app.room;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.DoubleConsumer;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.RadioButton;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
-import nullroom.app.control.FigureTable;
 import nullroom.app.control.FoldOut;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.Row;
@@ -32,6 +30,10 @@ import nullroom.core.room.Talker;
 /** Who speaks, what listens, films and plays, one to a row. */
 final class SetUpPage {
   private static final double PICTURE_HEIGHT = 250;
+  private static final double LEAST_PICTURE_HEIGHT = 190;
+  private static final double ROWS_HEIGHT = 190;
+  private static final double JUDGED_WIDTH = 104;
+  private static final double HIGHEST = 10;
   private static final double NAME_WIDTH = 112;
   private static final double CHOICE_WIDTH = 196;
 
@@ -43,7 +45,7 @@ final class SetUpPage {
   private final SetUpModel model;
   private final StationContext context;
   private final FoldOut foldOut = new FoldOut();
-  private final FigureTable table = new FigureTable("set-up");
+  private final VBox list = new VBox(6);
   private final VBox node;
 
   SetUpPage(RoomModel room, StationContext context) {
@@ -51,6 +53,7 @@ final class SetUpPage {
     this.context = context;
     foldOut.setItemHandler(room.itemHandler());
     foldOut.setPrefHeight(PICTURE_HEIGHT);
+    foldOut.setMinHeight(LEAST_PICTURE_HEIGHT);
     Row add = new Row(new Label("One more:"));
     for (RoomItem.Kind kind :
         List.of(
@@ -64,12 +67,14 @@ final class SetUpPage {
       button.setOnAction(e -> attempt(() -> model.add(kind)));
       add.getChildren().add(button);
     }
-    ScrollPane rows = new ScrollPane(table);
+    ScrollPane rows = new ScrollPane(list);
     rows.setFitToWidth(true);
+    rows.setPrefHeight(ROWS_HEIGHT);
+    rows.setMinHeight(ROWS_HEIGHT / 2);
     Label key =
         new Wrapped(
-            "The voice and the microphone ticked are judged, on the ladder and everywhere. What rides on something follows it;"
-                + " drag it off and it is put down. Weigh stands down, tape cables to the floor.",
+            "What is ticked is judged. What rides on something follows it; drag it off and it is put down. Weigh stands down, tape"
+                + " cables to the floor.",
             "caution");
     node = new VBox(8, foldOut, add, rows, key);
     VBox.setVgrow(foldOut, Priority.ALWAYS);
@@ -88,34 +93,46 @@ final class SetUpPage {
 
   private void refresh() {
     foldOut.show(context.session().book().room());
-    table.show(
-        List.of("judged", "name", "", "", "", ""), model.items().stream().map(this::row).toList());
+    list.getChildren().setAll(model.items().stream().map(this::row).toList());
   }
 
-  private List<Node> row(RoomItem item) {
-    List<Node> cells = new ArrayList<>(List.of(judged(item), name(item)));
-    switch (item.kind()) {
-      case TALKER -> talker(item, cells);
-      case MICROPHONE -> cells.addAll(List.of(rides(item), type(item)));
-      case LOUDSPEAKER -> cells.addAll(List.of(new Label(), level(item)));
-      default -> cells.addAll(List.of(rides(item), new Label()));
-    }
+  private Row row(RoomItem item) {
+    Row row = new Row(judged(item), name(item));
+    row.getStyleClass().add("tight");
+    row.getChildren()
+        .addAll(
+            switch (item.kind()) {
+              case TALKER -> talker(item);
+              case MICROPHONE -> List.of(rides(item), type(item));
+              case LOUDSPEAKER -> List.of(level(item));
+              default -> List.of(rides(item));
+            });
+    double height = model.member(item).it().at().z();
+    row.getChildren().add(length("high", height, HIGHEST, z -> model.height(item, z)));
     Button out = new Button("Take out");
     out.getStyleClass().add("plain");
     out.setAccessibleText("take " + model.member(item).name() + " out");
-    boolean last =
-        item.without(context.session().book().room()).equals(context.session().book().room());
-    out.setDisable(last);
+    out.setDisable(model.needed(item));
     out.setOnAction(e -> attempt(() -> model.remove(item)));
-    cells.add(out);
-    return cells;
+    row.getChildren().add(out);
+    return row;
+  }
+
+  private NumberField length(String name, double metres, double most, DoubleConsumer change) {
+    NumberField field = new NumberField(name, "m", 0, most, change);
+    field.setEntry(context.units().get().field());
+    field.show(metres);
+    return field;
   }
 
   private Node judged(RoomItem item) {
     if (item.kind() == RoomItem.Kind.LOUDSPEAKER) {
-      return new Label("plays");
+      Label plays = new Label("loudspeaker");
+      plays.setMinWidth(JUDGED_WIDTH);
+      return plays;
     }
     RadioButton judged = new RadioButton(Figures.word(item.kind()));
+    judged.setMinWidth(JUDGED_WIDTH);
     judged.setId("judge-" + id(item));
     judged.setAccessibleText("judge " + model.member(item).name());
     judged.setSelected(model.judged(item));
@@ -174,11 +191,10 @@ final class SetUpPage {
   private Node level(RoomItem item) {
     NumberField level = new NumberField("at 1 m", "dBA", 20, 110, dba -> model.level(item, dba));
     level.show(model.level(item));
-    level.getStyleClass().add("tight");
     return level;
   }
 
-  private void talker(RoomItem item, List<Node> cells) {
+  private List<Node> talker(RoomItem item) {
     Talker talker = model.setUp().talkers().get(item.index()).it();
     Choice<VocalEffort> effort =
         new Choice<>(
@@ -190,13 +206,11 @@ final class SetUpPage {
     effort.show(talker.effort());
     effort.setPrefWidth(CHOICE_WIDTH);
     NumberField lean =
-        new NumberField(
+        length(
             "leans",
-            "m",
-            0,
+            talker.movement().leanMetres(),
             MOST_LEAN,
             m -> model.movement(item, new Movement(m, moves(item).turnDegrees())));
-    lean.show(talker.movement().leanMetres());
     NumberField turn =
         new NumberField(
             "turns",
@@ -205,9 +219,7 @@ final class SetUpPage {
             MOST_TURN,
             d -> model.movement(item, new Movement(moves(item).leanMetres(), d)));
     turn.show(talker.movement().turnDegrees());
-    HBox moves = new HBox(8, lean, turn);
-    moves.getStyleClass().add("tight");
-    cells.addAll(List.of(effort, moves));
+    return List.of(effort, lean, turn);
   }
 
   private Movement moves(RoomItem item) {
