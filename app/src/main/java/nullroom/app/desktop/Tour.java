@@ -97,7 +97,7 @@ public final class Tour {
       Composition window, Stage stage, Path folder, String name, List<Path> pictures) {
     Toolkit.onFx(() -> window.listen().toggleLive());
     for (Page page : Page.values()) {
-      if (page != Page.REPORT) {
+      if (page != Page.REPORT && page != Page.CALIBRATION) {
         Toolkit.onFx(() -> window.listen().pageProperty().set(page));
         if (page == Page.LIVE) {
           LockSupport.parkNanos(LIVE_NANOS);
@@ -116,7 +116,7 @@ public final class Tour {
     Toolkit.waitUntil(
         window.room().trace().tracedProperty().map(t -> window.room().trace().now().isPresent()),
         LONGEST_WAIT_SECONDS);
-    for (RoomPage page : List.of(RoomPage.SHAPE, RoomPage.MODEL)) {
+    for (RoomPage page : List.of(RoomPage.SHAPE, RoomPage.SET_UP, RoomPage.MODEL)) {
       Toolkit.onFx(() -> window.room().pageProperty().set(page));
       settle();
       String label = page.label().toLowerCase(Locale.ROOT);

@@ -94,7 +94,7 @@ final class PairChoice {
 
   private static void show(Choice<String> choice, List<String> names, Optional<String> now) {
     if (!choice.getItems().equals(names)) {
-      choice.getItems().setAll(names);
+      choice.offer(names);
     }
     choice.show(now.orElse(null));
     choice.setVisible(names.size() > 1);
