@@ -8,8 +8,11 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
 import javafx.beans.value.ObservableValue;
+import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.StackPane;
 import javafx.stage.Stage;
 
@@ -81,5 +84,29 @@ public final class Fx {
       scene.getRoot().layout();
       return scene;
     });
+  }
+
+  /** A click of the first button on a node. */
+  public static void click(Node node) {
+    node.fireEvent(
+        new MouseEvent(
+            MouseEvent.MOUSE_CLICKED,
+            0,
+            0,
+            0,
+            0,
+            MouseButton.PRIMARY,
+            1,
+            false,
+            false,
+            false,
+            false,
+            true,
+            false,
+            false,
+            true,
+            false,
+            true,
+            null));
   }
 }

@@ -16,8 +16,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.input.MouseButton;
-import javafx.scene.input.MouseEvent;
 import javafx.scene.shape.Rectangle;
 import nullroom.app.Fx;
 import nullroom.app.control.BandPlot;
@@ -87,29 +85,6 @@ class FiguresAnswerTest {
         : List.of();
   }
 
-  private static void click(Node node) {
-    node.fireEvent(
-        new MouseEvent(
-            MouseEvent.MOUSE_CLICKED,
-            0,
-            0,
-            0,
-            0,
-            MouseButton.PRIMARY,
-            1,
-            false,
-            false,
-            false,
-            false,
-            true,
-            false,
-            false,
-            true,
-            false,
-            true,
-            null));
-  }
-
   private static void press(Node node, KeyCode code) {
     node.fireEvent(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", code, false, false, false, false));
   }
@@ -145,7 +120,7 @@ class FiguresAnswerTest {
           String text = ((Label) cell).getText();
           Matcher number = NUMBER.matcher(text);
           if (number.find() && !text.startsWith("–")) {
-            click(cell);
+            Fx.click(cell);
             List<String> lines = card();
             assertThat(lines).as(table.getId() + ": " + text).hasSizeGreaterThan(3);
             assertThat(lines.getLast()).startsWith("source: ");
@@ -189,7 +164,7 @@ class FiguresAnswerTest {
                 .toList();
         for (Rectangle bar : bars) {
           press(scene.lookup("#why"), KeyCode.ESCAPE);
-          click(bar);
+          Fx.click(bar);
           assertThat(card()).as(bar.toString()).hasSizeGreaterThan(3);
           answered.add(window.shell().stationProperty().get());
         }

@@ -200,7 +200,8 @@ final class RayGeometry {
     for (Laid[] on : laid) {
       pieces += on.length;
     }
-    return (open ? 1 : 2) * (own + TRIALS_PER_GROUP * groups.length) + pieces / own;
+    int cloth = offset.length - solid;
+    return (open ? 1 : 2) * (own + TRIALS_PER_GROUP * groups.length) + 2 * cloth + pieces / own;
   }
 
   /** Surface of the enclosure that a facet is part of; empty for furniture. */
