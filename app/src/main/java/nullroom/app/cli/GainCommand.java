@@ -87,15 +87,21 @@ final class GainCommand implements Callable<Integer> {
     Heard heard = Hearing.traced(spoken).heard();
     Margins targets = book.goal().targets();
     GainPlan plan = GainPlan.of(heard, targets, staging(book.levels().staging()));
+    Optional<String> dial =
+        book.levels()
+            .knob()
+            .map(k -> k.turn(heard.capture().gainDb(), heard.capture().gainDb() + plan.changeDb()));
     List<Why> whys = why ? new GainReasons(plan, Ladder.of(heard, targets)).all() : List.of();
     if (json) {
       JsonOut out = json(voice, plan);
       if (why) {
         out.put("why", whys);
       }
+      dial.ifPresent(words -> out.put("dial", words));
       out.put("warnings", List.of()).print();
     } else {
       print(voice, plan);
+      dial.ifPresent(words -> System.out.println("dial: " + words));
       whys.forEach(PredictCommand::print);
     }
     return 0;

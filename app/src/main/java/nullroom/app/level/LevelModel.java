@@ -24,6 +24,7 @@ import org.jspecify.annotations.Nullable;
 /** What the level station knows and can do. */
 public final class LevelModel {
   private final ObjectProperty<LevelPage> page = new SimpleObjectProperty<>(LevelPage.GAIN);
+  private final KnobModel knob;
   private final StationContext context;
   private final StationText say;
   private final Map<VocalEffort, Heard> byEffort = new EnumMap<>(VocalEffort.class);
@@ -34,6 +35,7 @@ public final class LevelModel {
   /** A model that works with a context. */
   public LevelModel(StationContext context) {
     this.context = context;
+    knob = new KnobModel(context, this::gainDb);
     loudLine = new LoudLine(context, this::plan);
     take = new TakeModel(context);
     say =
@@ -58,6 +60,11 @@ public final class LevelModel {
   /** The take that is checked. */
   public TakeModel take() {
     return take;
+  }
+
+  /** The dial of the preamp. */
+  public KnobModel knob() {
+    return knob;
   }
 
   /** The gain staging of the school chosen. */
@@ -222,8 +229,12 @@ public final class LevelModel {
       return where + ", where it belongs.";
     }
     return Figures.say(
-        "%s. Set the gain to %.0f dB (%+.0f): %s.",
-        where, rightGainDb(), change, staging().school().label());
+        "%s. Set the gain to %.0f dB (%+.0f)%s: %s.",
+        where,
+        rightGainDb(),
+        change,
+        knob.turn(rightGainDb()).map(t -> ", " + t).orElse(""),
+        staging().school().label());
   }
 
   private String sayMeaning() {

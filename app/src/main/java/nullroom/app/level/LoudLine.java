@@ -229,9 +229,18 @@ public final class LoudLine {
               : "Good: the loudest line peaks at %.1f dBFS. Lock it.",
           peakDbfs());
     }
+    double gain = context.session().book().room().requireMicrophone().capture().gainDb();
+    String dial =
+        context
+            .session()
+            .book()
+            .levels()
+            .knob()
+            .map(k -> ", " + k.turn(gain, gain + changeDb()))
+            .orElse("");
     return Figures.say(
-        "The loudest line peaks at %.1f dBFS: turn the gain %s %.0f dB.",
-        peakDbfs(), changeDb() < 0 ? "down by" : "up by", Math.abs(changeDb()));
+        "The loudest line peaks at %.1f dBFS: turn the gain %s %.0f dB%s.",
+        peakDbfs(), changeDb() < 0 ? "down by" : "up by", Math.abs(changeDb()), dial);
   }
 
   /** Warnings beside the level: channels, hum, offset. */

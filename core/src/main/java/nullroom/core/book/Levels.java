@@ -17,6 +17,7 @@ import nullroom.core.room.Room;
  * @param staging what gain is planned for
  * @param loudest the loudest line as it was heard last
  * @param take name under sound/ of the take checked last, empty where there is none
+ * @param knob the preamp's dial in its own marks, where they were learnt
  */
 public record Levels(
     Optional<Locked> locked,
@@ -24,10 +25,18 @@ public record Levels(
     Optional<Brief> own,
     Staging staging,
     Optional<LoudestLine> loudest,
-    String take) {
+    String take,
+    Optional<Knob> knob) {
   /** Nothing yet. */
   public static final Levels NOTHING =
-      new Levels(Optional.empty(), "", Optional.empty(), Staging.USUAL, Optional.empty(), "");
+      new Levels(
+          Optional.empty(),
+          "",
+          Optional.empty(),
+          Staging.USUAL,
+          Optional.empty(),
+          "",
+          Optional.empty());
 
   /**
    * The loudest line as it was heard: what a prediction of its peak gives way to.
@@ -85,34 +94,39 @@ public record Levels(
 
   /** With a setting found good. */
   public Levels with(Locked setting) {
-    return new Levels(Optional.of(setting), brief, own, staging, loudest, take);
+    return new Levels(Optional.of(setting), brief, own, staging, loudest, take, knob);
   }
 
   /** With another brief. */
   public Levels withBrief(String id) {
-    return new Levels(locked, id, own, staging, loudest, take);
+    return new Levels(locked, id, own, staging, loudest, take, knob);
   }
 
   /** With another own brief, which becomes the one it is handed over as. */
   public Levels withOwn(Brief other) {
-    return new Levels(locked, Brief.OWN, Optional.of(other), staging, loudest, take);
+    return new Levels(locked, Brief.OWN, Optional.of(other), staging, loudest, take, knob);
   }
 
   /** Planned for something else. */
   public Levels with(Staging other) {
-    return new Levels(locked, brief, own, other, loudest, take);
+    return new Levels(locked, brief, own, other, loudest, take, knob);
   }
 
   /** With the loudest line heard; an acted one never takes the place of a real one. */
   public Levels with(LoudestLine line) {
     return line.simulated() && loudest.filter(l -> !l.simulated()).isPresent()
         ? this
-        : new Levels(locked, brief, own, staging, Optional.of(line), take);
+        : new Levels(locked, brief, own, staging, Optional.of(line), take, knob);
+  }
+
+  /** With the preamp's dial learnt, or forgotten. */
+  public Levels withKnob(Optional<Knob> learnt) {
+    return new Levels(locked, brief, own, staging, loudest, take, learnt);
   }
 
   /** With another take checked last. */
   public Levels withTake(String sound) {
-    return new Levels(locked, brief, own, staging, loudest, sound);
+    return new Levels(locked, brief, own, staging, loudest, sound, knob);
   }
 
   /** What the recording is handed over as; empty where nobody said. */

@@ -10,6 +10,7 @@ import nullroom.core.Trouble;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.book.Brief;
 import nullroom.core.book.Handover;
+import nullroom.core.book.Knob;
 import nullroom.core.book.Levels;
 import nullroom.core.book.School;
 import nullroom.core.book.Staging;
@@ -28,7 +29,8 @@ final class LevelsJson {
                 l.optional("ownBrief").map(LevelsJson::brief),
                 l.optional("staging").map(LevelsJson::staging).orElse(Staging.USUAL),
                 l.optional("loudest").map(LevelsJson::loudest),
-                l.optional("take").map(Field::soundName).orElse("")))
+                l.optional("take").map(Field::soundName).orElse(""),
+                l.optional("dial").map(LevelsJson::knob)))
         .orElse(Levels.NOTHING);
   }
 
@@ -56,6 +58,17 @@ final class LevelsJson {
     l.put("taken", locked.taken()).put("peakDbfs", locked.peakDbfs());
     l.set("talkerAt", RoomJson.numbers(locked.talkerAt()));
     PlacedJson.write(locked.microphone(), l.putObject("microphone"));
+  }
+
+  private static Knob knob(Field f) {
+    return named(
+        f,
+        () ->
+            new Knob(
+                f.object().required("marks").oneOf(Knob.Marks.class),
+                f.required("mark").number(),
+                f.required("gainDb").number(),
+                f.required("dbPerMark").number()));
   }
 
   private static Staging staging(Field f) {
@@ -143,6 +156,14 @@ final class LevelsJson {
           l.put("simulated", line.simulated()).put("effort", line.effort().id());
           write(line.heard(), l);
         });
+    levels
+        .knob()
+        .ifPresent(k ->
+            node.putObject("dial")
+                .put("marks", k.marks().id())
+                .put("mark", k.mark())
+                .put("gainDb", k.gainDb())
+                .put("dbPerMark", k.dbPerMark()));
     if (!levels.take().isEmpty()) {
       node.put("take", levels.take());
     }
