@@ -14,14 +14,12 @@ import nullroom.app.control.Choice;
 import nullroom.app.control.Dial;
 import nullroom.app.control.FigureTable;
 import nullroom.app.control.NumberField;
-import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
 import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.acoustics.VocalEffort;
-import nullroom.core.book.Knob;
 import nullroom.core.book.School;
 import nullroom.core.book.Staging;
 import nullroom.core.plan.GainPlan;
@@ -32,8 +30,6 @@ import nullroom.core.plan.Why;
 /** Where each effort lands, and the gain staging by school. */
 final class GainPage {
   private static final double SIDE_WIDTH = 300;
-
-  private static final double DIAL_WORDS_WIDTH = 290;
 
   private final LevelModel model;
   private final FigureTable table;
@@ -75,7 +71,6 @@ final class GainPage {
     NumberField hiss = new NumberField("and hisses at", "dBu A", -140, -40, model::setPreampEin);
     FlowPane row = new FlowPane(10, 6, effort, material, microphone, school);
     Button right = set(model);
-    Row dial = dial(model, context);
     FlowPane fields = new FlowPane(14, 6, distance, allowance, highest, hiss, right);
     fields.getStyleClass().add("fields");
     Label caution =
@@ -83,15 +78,13 @@ final class GainPage {
     caution.getStyleClass().add("caution");
     picture = new HBox(16, bars, side());
     HBox.setHgrow(bars, Priority.ALWAYS);
-    controls = new VBox(6, gain, row, fields, dial, caution);
+    controls = new VBox(6, gain, row, fields, caution);
     Runnable refresh =
         () -> {
           bars.redraw();
           gain.show(model.gainDb());
           gain.setDisable(!model.turns());
           right.setDisable(!model.turns());
-          dial.setDisable(!model.turns());
-          model.knob().say();
           hiss.setDisable(!model.turns());
           highest.setDisable(!model.turns());
           effort.show(model.effort());
@@ -106,44 +99,6 @@ final class GainPage {
         };
     WhileShown.follow(picture, refresh, context.session().revisionProperty());
     refresh.run();
-  }
-
-  /** The dial in the user's own marks, and how it is learnt. */
-  private static Row dial(LevelModel model, StationContext context) {
-    Choice<Knob.Marks> marks =
-        new Choice<>(
-            "dial-marks",
-            "what stands on your dial",
-            List.of(Knob.Marks.values()),
-            GainPage::words,
-            m -> {});
-    marks.show(model.knob().knob().map(Knob::marks).orElse(Knob.Marks.NUMBERS));
-    double[] mark = {model.knob().knob().map(Knob::mark).orElse(5.0)};
-    NumberField at = new NumberField("at", "", -1000, 1000, m -> mark[0] = m);
-    at.show(mark[0]);
-    Button hear = new Button("Hear it here");
-    hear.setId("dial-hear");
-    hear.disableProperty().bind(context.work().runningProperty());
-    hear.setOnAction(e -> model.knob().hear(marks.getValue(), mark[0]));
-    Button forget = new Button("Forget");
-    forget.setId("dial-forget");
-    forget.getStyleClass().add("plain");
-    forget.setOnAction(e -> model.knob().forget());
-    Label words = new Wrapped("", "soft");
-    words.setId("dial-words");
-    words.setPrefWidth(DIAL_WORDS_WIDTH);
-    words.textProperty().bind(model.knob().nextProperty());
-    Row row = new Row(new Label("Your dial:"), marks, at, hear, forget, words);
-    row.getStyleClass().add("tight");
-    return row;
-  }
-
-  private static String words(Knob.Marks marks) {
-    return switch (marks) {
-      case NUMBERS -> "numbers";
-      case CLOCK -> "as on a clock, 7 to 17";
-      case STEPS -> "steps of a menu";
-    };
   }
 
   private static Button set(LevelModel model) {

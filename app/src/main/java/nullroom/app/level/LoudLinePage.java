@@ -4,10 +4,10 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.FigureTable;
+import nullroom.app.control.Row;
 import nullroom.app.control.TakePlot;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
@@ -29,9 +29,12 @@ final class LoudLinePage {
   private final Button lock = new Button("Lock it");
   private final TakePlot course = new TakePlot();
   private final VBox node;
-  private final FlowPane controls;
+  private final VBox controls;
+  private final Row dial;
+  private final LevelModel level;
 
   LoudLinePage(LevelModel level, StationContext context) {
+    this.level = level;
     model = level.loudLine();
     figures = new FigureTable("loud-line-figures", context.asked()::set);
     meter = new MeterBar(level);
@@ -52,7 +55,8 @@ final class LoudLinePage {
     node = new VBox(12, how, now, meter, figures, more, course);
     VBox.setVgrow(course, Priority.ALWAYS);
     node.getStyleClass().add("pictures");
-    controls = new FlowPane(8, 6, start, turn, lock);
+    dial = new KnobRow(level, context).node();
+    controls = new VBox(6, new Row(start, turn, lock), dial);
     WhileShown.follow(
         node,
         this::refresh,
@@ -68,6 +72,8 @@ final class LoudLinePage {
     more.setText(model.more());
     meter.show(model.readingProperty().get());
     turn.setDisable(!model.toTurn());
+    dial.setDisable(!level.turns());
+    level.knob().say();
     lock.setDisable(!model.good());
     model
         .resultProperty()
@@ -108,7 +114,7 @@ final class LoudLinePage {
     return node;
   }
 
-  FlowPane controls() {
+  VBox controls() {
     return controls;
   }
 }
