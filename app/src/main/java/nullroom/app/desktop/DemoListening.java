@@ -13,7 +13,7 @@ import nullroom.core.book.RoomBook;
 import nullroom.core.book.SurveyNote;
 import nullroom.core.book.Suspect;
 import nullroom.core.measure.noise.EnergySubtraction;
-import nullroom.core.predict.Heard;
+import nullroom.core.predict.PlaceNoise;
 import nullroom.core.room.NoiseSource;
 import nullroom.core.room.Point;
 import nullroom.core.signal.SampleSource;
@@ -78,7 +78,7 @@ final class DemoListening {
   /** The lamp stands 1.2 m from the microphone; its level at 1 m follows from what was heard. */
   private static NoiseSource lamp(RoomBook book, Suspect lamp) {
     double full = book.scale().orElseThrow().fullScaleDbSpl();
-    return Heard.sourceBehind(
+    return PlaceNoise.behind(
         book.room(),
         Hearing.quick(book).decaySeconds(book.room()),
         lamp.name(),

@@ -45,29 +45,11 @@ final class GainPage {
     Choice<VocalEffort> effort = effort(model);
     Choice<School> school = school(model);
     Choice<Staging.Material> material = material(model);
-    Choice<MicrophoneType> microphone =
-        new Choice<>(
-            "level-microphone",
-            "microphone",
-            MicrophoneType.ALL,
-            MicrophoneType::label,
-            model::setType);
+    Choice<MicrophoneType> microphone = microphone(model);
     NumberField distance = new NumberField("Distance", "m", 0.02, 3, model::setDistance);
     context.units().subscribe(units -> distance.setEntry(units.field()));
-    NumberField allowance =
-        new NumberField(
-            "Allow for shouts",
-            "dB",
-            0,
-            40,
-            db -> model.setStaging(model.staging().withAllowanceDb(db)));
-    NumberField highest =
-        new NumberField(
-            "Preamp has",
-            "dB",
-            0,
-            120,
-            db -> model.setStaging(model.staging().withHighestGainDb(db)));
+    NumberField allowance = allowance(model);
+    NumberField highest = highest(model);
     NumberField hiss = new NumberField("and hisses at", "dBu A", -140, -40, model::setPreampEin);
     FlowPane row = new FlowPane(10, 6, effort, material, microphone, school);
     Button right = set(model);
@@ -83,10 +65,7 @@ final class GainPage {
         () -> {
           bars.redraw();
           gain.show(model.gainDb());
-          gain.setDisable(!model.turns());
-          right.setDisable(!model.turns());
-          hiss.setDisable(!model.turns());
-          highest.setDisable(!model.turns());
+          List.of(gain, right, hiss, highest).forEach(n -> n.setDisable(!model.turns()));
           effort.show(model.effort());
           school.show(model.staging().school());
           material.show(model.staging().material());
@@ -99,6 +78,29 @@ final class GainPage {
         };
     WhileShown.follow(picture, refresh, context.session().revisionProperty());
     refresh.run();
+  }
+
+  private static Choice<MicrophoneType> microphone(LevelModel model) {
+    return new Choice<>(
+        "level-microphone",
+        "microphone",
+        MicrophoneType.ALL,
+        MicrophoneType::label,
+        model::setType);
+  }
+
+  private static NumberField allowance(LevelModel model) {
+    return new NumberField(
+        "Allow for shouts",
+        "dB",
+        0,
+        40,
+        db -> model.setStaging(model.staging().withAllowanceDb(db)));
+  }
+
+  private static NumberField highest(LevelModel model) {
+    return new NumberField(
+        "Preamp has", "dB", 0, 120, db -> model.setStaging(model.staging().withHighestGainDb(db)));
   }
 
   private static Button set(LevelModel model) {

@@ -23,12 +23,9 @@ import nullroom.core.measure.take.TakeChannel;
 import nullroom.core.measure.take.TakeMeter;
 import nullroom.core.measure.take.TakeReport;
 import nullroom.core.plan.Delivery;
-import nullroom.core.plan.FigureReasons;
-import nullroom.core.plan.Quantity;
 import nullroom.core.plan.TakeCheck;
 import nullroom.core.plan.TakeChecks;
 import nullroom.core.plan.WholeTakeChecks;
-import nullroom.core.plan.Why;
 import nullroom.core.plan.WrittenTake;
 import nullroom.core.predict.Margins;
 import nullroom.core.signal.Mixed;
@@ -90,13 +87,6 @@ public final class TakeModel {
   /** The take checked last. */
   public ReadOnlyObjectProperty<Optional<Checked>> takeProperty() {
     return take.getReadOnlyProperty();
-  }
-
-  /** Why a figure of the take is what it is; empty where there is none. */
-  public Optional<Why> why(Quantity quantity) {
-    return take.get()
-        .flatMap(t ->
-            FigureReasons.take(t.report(), t.report().channels().getFirst(), t.sound(), quantity));
   }
 
   /** Checks a sound file; a copy of it stays in the book. */

@@ -4,6 +4,7 @@ import java.io.File;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -29,8 +30,10 @@ import nullroom.core.book.Brief;
 import nullroom.core.book.Handover;
 import nullroom.core.measure.take.TakeChannel;
 import nullroom.core.measure.take.TakeReport;
+import nullroom.core.plan.FigureReasons;
 import nullroom.core.plan.Quantity;
 import nullroom.core.plan.TakeCheck;
+import nullroom.core.plan.Why;
 
 /** A take's level over time with what was found, the checks, and the file to hand over. */
 final class TakePage {
@@ -237,7 +240,15 @@ final class TakePage {
         figure.isPresent() && Double.isFinite(figure.getAsDouble())
             ? Figures.say("%.1f", figure.getAsDouble())
             : "–";
-    return List.of(name, new FigureTable.Figure(text, () -> model.why(quantity)));
+    return List.of(name, new FigureTable.Figure(text, () -> why(quantity)));
+  }
+
+  private Optional<Why> why(Quantity quantity) {
+    return model
+        .takeProperty()
+        .get()
+        .flatMap(t ->
+            FigureReasons.take(t.report(), t.report().channels().getFirst(), t.sound(), quantity));
   }
 
   VBox node() {

@@ -18,8 +18,8 @@ import nullroom.core.measure.noise.Scale;
 import nullroom.core.plan.Quantity;
 import nullroom.core.plan.Why;
 import nullroom.core.plan.Why.Input;
-import nullroom.core.predict.Heard;
 import nullroom.core.predict.Origin;
+import nullroom.core.predict.PlaceNoise;
 import nullroom.core.room.NearMicrophone;
 import nullroom.core.room.NoiseSource;
 import nullroom.core.room.Point;
@@ -179,7 +179,7 @@ public final class CulpritModel {
                     "place",
                     Figures.say(
                         "%.1f m %s lies outside the room", place.metres(), place.side().label())));
-    return Heard.sourceBehind(
+    return PlaceNoise.behind(
         room,
         context.session().hearing().decaySeconds(room),
         suspect.name(),

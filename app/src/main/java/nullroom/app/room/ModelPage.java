@@ -79,6 +79,12 @@ final class ModelPage {
   private void refresh() {
     words.setText(model.words());
     tracing.setVisible(model.now().isEmpty());
+    showTimes();
+    showModes();
+    showTuning();
+  }
+
+  private void showTimes() {
     List<BandPlot.Series> series = new ArrayList<>();
     double[] measured = model.measured().stream().mapToDouble(t -> t.orElse(Double.NaN)).toArray();
     Origin.Kind origin =
@@ -104,6 +110,9 @@ final class ModelPage {
         new BandPlot.Series(
             "traced", Origin.Kind.PREDICTED, model.tracedSeconds(), "noise-bar", model::whyTraced));
     times.show(series, context.session().book().goal());
+  }
+
+  private void showModes() {
     List<List<?>> modeRows = new ArrayList<>();
     for (TraceModel.ModeHere mode : model.modes()) {
       modeRows.add(
@@ -118,6 +127,9 @@ final class ModelPage {
             ? List.of()
             : List.of("lowest modes", "kind", "at talker", "at microphone"),
         modeRows);
+  }
+
+  private void showTuning() {
     Optional<Tuning> tuning = model.tuning();
     tune.setDisable(tuning.isEmpty());
     blame.setText(

@@ -14,7 +14,6 @@ import javafx.scene.control.Slider;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import nullroom.app.Fx;
@@ -245,22 +244,6 @@ class ControlTest {
     }
     assertThat(refused).containsExactly("eleven", "11", "7", "NaN");
     assertThat(taken).containsExactly(3.5, 4.25, 6.0);
-  }
-
-  @Test
-  void aChoiceTellsTheUserFromTheProgram() {
-    List<Goal> chosen = new ArrayList<>();
-    Choice<Goal> choice =
-        Fx.on(() -> new Choice<>("goal", "goal", List.of(Goal.values()), Goal::label, chosen::add));
-    Fx.show(new StackPane(choice), 300, 100);
-    Fx.run(() -> choice.show(Goal.SUNG_DRY));
-    assertThat(chosen).isEmpty();
-    Fx.run(() -> choice.setValue(Goal.SPOKEN_CLOSE));
-    assertThat(chosen).containsExactly(Goal.SPOKEN_CLOSE);
-    assertThat(choice.getConverter().fromString("Sung, dry")).isEqualTo(Goal.SUNG_DRY);
-    Fx.run(() -> choice.show(null));
-    assertThat(choice.getConverter().toString(null)).isEqualTo("own figures");
-    assertThat(chosen).hasSize(1);
   }
 
   @Test

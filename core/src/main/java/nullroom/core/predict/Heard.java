@@ -5,15 +5,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import nullroom.core.Decibels;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Octave;
-import nullroom.core.acoustics.Pattern;
 import nullroom.core.measure.decay.SpeechTransmission;
-import nullroom.core.room.NoiseSource;
-import nullroom.core.room.PlacedLoudspeaker;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
@@ -70,9 +66,6 @@ public record Heard(
 
   /** Nearer than this a mouth is no point and the level stops rising (near field limit). */
   public static final double NEAREST_METRES = 0.03;
-
-  /** Far under any hearing: the level of a source in a band where nothing was heard of it. */
-  private static final double UNHEARD_DB_SPL = -60;
 
   /** Early and late part here, after the direct sound (ISO 3382-1, C50). */
   public static final double EARLY_SECONDS = 0.05;
@@ -134,7 +127,7 @@ public record Heard(
         early,
         late,
         noise,
-        noises(room, decaySeconds),
+        PlaceNoise.of(room, decaySeconds),
         capture.selfNoiseDbSpl(),
         capture.preampNoiseDbSpl(),
         capture.converterNoiseDbSpl(),
@@ -143,30 +136,6 @@ public record Heard(
         talker.at().distanceTo(microphone.at()),
         voice + talker.effort().crestDb() - SINE_CREST_DB,
         Basis.described(room.noiseDbSpl().isPresent()));
-  }
-
-  /** What makes noise from a place: sources alike in all directions, and what plays a backing. */
-  private static List<SourceNoise> noises(Room room, Bands decaySeconds) {
-    Stream<SourceNoise> sources =
-        room.sources().stream()
-            .map(s ->
-                new SourceNoise(
-                    s.name(),
-                    s.dbSplAtMetre().with(sourceGainDb(room, decaySeconds, s.at()), Double::sum)));
-    Point ears = room.requireMicrophone().at();
-    Stream<SourceNoise> backings =
-        room.loudspeakers().stream()
-            .map(m -> {
-              PlacedLoudspeaker l = m.it();
-              double off = l.aim().angleTo(ears.minus(l.at()));
-              Bands on = Bands.from(b -> l.directivity().gainDb(b, off));
-              Bands whole = l.directivity().indexDb().map(index -> -index);
-              return new SourceNoise(
-                  m.name(),
-                  l.dbSplAtMetre()
-                      .with(sourceGainDb(room, decaySeconds, l.at(), on, whole), Double::sum));
-            });
-    return Stream.concat(sources, backings).toList();
   }
 
   /**
@@ -190,49 +159,6 @@ public record Heard(
             - Decibels.ofAmplitude(distance)
             + microphone.capture().pattern().nearGainDb(offCapsule, Octave.exactHz(i), distance, c)
             + screens.get(i));
-  }
-
-  /**
-   * Level at the room's microphone, through its pattern, over that at 1 m of a steady source alike
-   * in all directions: straight by 1/r, and by the whole diffuse field.
-   *
-   * @param at where the source is
-   * @throws Trouble.BadField if the microphone is missing
-   */
-  private static Bands sourceGainDb(Room room, Bands decaySeconds, Point at) {
-    return sourceGainDb(room, decaySeconds, at, Bands.all(0), Bands.all(0));
-  }
-
-  /** The same of a source that sends otherwise towards the microphone, and over all directions. */
-  private static Bands sourceGainDb(
-      Room room, Bands decaySeconds, Point at, Bands towardsDb, Bands allDb) {
-    PlacedMicrophone microphone = room.requireMicrophone();
-    Pattern pattern = microphone.capture().pattern();
-    Point toSource = at.minus(microphone.at());
-    double straight =
-        pattern.gainDb(microphone.aim().angleTo(toSource))
-            - Decibels.ofAmplitude(Math.max(NEAREST_METRES, toSource.length()));
-    double pickup = pattern.diffuseGainDb();
-    Bands screens = Screens.gainDb(room, at, microphone.at());
-    return Bands.from(b ->
-        Decibels.sum(
-            straight + towardsDb.get(b) + screens.get(b),
-            ReflectedSound.diffuseGainDb(room, decaySeconds.get(b)) + pickup + allDb.get(b)));
-  }
-
-  /**
-   * The source that explains what was heard of it at the room's microphone, from the place where it
-   * stands.
-   *
-   * @param heardDbSpl its own level at the microphone, per octave; minus infinity where nothing was
-   *     heard of it
-   * @throws Trouble.BadField if the microphone is missing
-   */
-  public static NoiseSource sourceBehind(
-      Room room, Bands decaySeconds, String name, Point at, Bands heardDbSpl) {
-    Bands gain = sourceGainDb(room, decaySeconds, at);
-    return new NoiseSource(
-        name, at, heardDbSpl.with(gain, (level, g) -> Math.max(level - g, UNHEARD_DB_SPL)));
   }
 
   /** The same voice with another loudest peak, as it was heard. */

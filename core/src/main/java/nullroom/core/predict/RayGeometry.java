@@ -44,20 +44,7 @@ final class RayGeometry {
   /** Facets of the room itself, which come first. */
   private final int own;
 
-  private final Group[] groups;
-
-  /** A piece of furniture: its facets, and a sphere around it that most rays miss. */
-  private record Group(int from, int to, double x, double y, double z, double radiusSquared) {
-    /** Whether a ray comes by. */
-    boolean met(double px, double py, double pz, double dx, double dy, double dz) {
-      double tx = x - px;
-      double ty = y - py;
-      double tz = z - pz;
-      double along = tx * dx + ty * dy + tz * dz;
-      double apart = tx * tx + ty * ty + tz * tz;
-      return apart - along * along <= radiusSquared && (along > 0 || apart <= radiusSquared);
-    }
-  }
+  private final RayGroup[] groups;
 
   /** A piece that lies on a facet, uppermost first. */
   @SuppressWarnings("ArrayRecordComponent") // never compared
@@ -116,33 +103,8 @@ final class RayGeometry {
           f < solid ? new double[0] : screens.get((f - solid) / 2).cloth().transmission().toArray();
     }
     open = room.furniture().isEmpty() && convex();
-    groups = groups(room);
+    groups = RayGroup.of(room, facets, solid);
     own = groups.length == 0 ? solid : groups[0].from();
-  }
-
-  private Group[] groups(Room room) {
-    Group[] made = new Group[room.furniture().size()];
-    int to = solid;
-    for (int k = made.length - 1; k >= 0; k--) {
-      int from = to - room.furniture().get(k).sides().size();
-      Point low = new Point(Double.MAX_VALUE, Double.MAX_VALUE, Double.MAX_VALUE);
-      Point high = new Point(-Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE);
-      for (Facet facet : facets.subList(from, to)) {
-        for (Point c : facet.corners()) {
-          low =
-              new Point(
-                  Math.min(low.x(), c.x()), Math.min(low.y(), c.y()), Math.min(low.z(), c.z()));
-          high =
-              new Point(
-                  Math.max(high.x(), c.x()), Math.max(high.y(), c.y()), Math.max(high.z(), c.z()));
-        }
-      }
-      double radius = low.distanceTo(high) / 2 + CLEAR_METRES;
-      Point middle = low.plus(high.minus(low), 0.5);
-      made[k] = new Group(from, to, middle.x(), middle.y(), middle.z(), radius * radius);
-      to = from;
-    }
-    return made;
   }
 
   /** Coefficients of objects may pass one; a face can take up no more than all. */
@@ -270,7 +232,7 @@ final class RayGeometry {
     hit.facet = -1;
     hit.distance = Double.POSITIVE_INFINITY;
     meet(0, own, x, y, z, dx, dy, dz, hit);
-    for (Group group : groups) {
+    for (RayGroup group : groups) {
       if (group.met(x, y, z, dx, dy, dz)) {
         meet(group.from(), group.to(), x, y, z, dx, dy, dz, hit);
       }
@@ -326,7 +288,7 @@ final class RayGeometry {
     if (between(0, own, x, y, z, dx, dy, dz, length)) {
       return false;
     }
-    for (Group group : groups) {
+    for (RayGroup group : groups) {
       if (group.met(x, y, z, dx, dy, dz)
           && between(group.from(), group.to(), x, y, z, dx, dy, dz, length)) {
         return false;

@@ -235,7 +235,7 @@ public record SetUp(
   /** With a member called otherwise; what rides on it still does. */
   public SetUp renamed(String before, String now) {
     return mapped(
-        new Change() {
+        new Carried.Change() {
           @Override
           public <T extends Placed<T>> Member<T> of(Member<T> m) {
             Optional<Ride> ride =
@@ -255,7 +255,7 @@ public record SetUp(
     Member<?> before = find(name);
     SetUp put =
         mapped(
-            new Change() {
+            new Carried.Change() {
               @Override
               public <T extends Placed<T>> Member<T> of(Member<T> m) {
                 Member<T> free = m.riding(ride);
@@ -306,7 +306,7 @@ public record SetUp(
   private SetUp putDown() {
     Set<String> names = new HashSet<>(all().map(Member::name).toList());
     return mapped(
-        new Change() {
+        new Carried.Change() {
           @Override
           public <T extends Placed<T>> Member<T> of(Member<T> m) {
             return m.ride().filter(r -> !names.contains(r.what())).isPresent()
@@ -316,12 +316,7 @@ public record SetUp(
         });
   }
 
-  /** What is done to every member. */
-  private interface Change {
-    <T extends Placed<T>> Member<T> of(Member<T> member);
-  }
-
-  private SetUp mapped(Change change) {
+  SetUp mapped(Carried.Change change) {
     return new SetUp(
         talkers.stream().map(change::of).toList(),
         microphones.stream().map(change::of).toList(),
@@ -333,7 +328,7 @@ public record SetUp(
   /** With every place changed alike; all keep where they point. */
   SetUp moved(UnaryOperator<Point> place) {
     return mapped(
-        new Change() {
+        new Carried.Change() {
           @Override
           public <T extends Placed<T>> Member<T> of(Member<T> m) {
             return m.with(m.it().placed(place.apply(m.it().at()), m.it().aim()));
@@ -346,53 +341,14 @@ public record SetUp(
     boolean still =
         from.it().at().equals(to.at())
             && from.it().aim().azimuthDegrees() == to.aim().azimuthDegrees();
-    return still ? this : carried(from.name(), from.it(), to);
-  }
-
-  private SetUp carried(String carrier, Placed<?> from, Placed<?> to) {
-    List<Member<?>> moved = all().filter(m -> m.rides(carrier)).toList();
-    SetUp there =
-        mapped(
-            new Change() {
-              @Override
-              public <T extends Placed<T>> Member<T> of(Member<T> m) {
-                return m.rides(carrier) ? m.carried(from, to) : m;
-              }
-            });
-    for (Member<?> rider : moved) {
-      there = there.carried(rider.name(), rider.it(), rider.carried(from, to).it());
-    }
-    return there;
+    return still ? this : Carried.along(this, from.name(), from.it(), to);
   }
 
   /**
    * At a moment of its talker's moving: what is worn goes with the head, what is clipped on not.
    */
   public SetUp at(Movement.Moment moment) {
-    Member<Talker> voice = voice().orElseThrow();
-    Talker still = voice.it();
-    Point ahead = new Aim(still.aim().azimuthDegrees(), 0).direction();
-    Point left = new Point(-ahead.y(), ahead.x(), 0);
-    Talker leant = still.movedTo(still.at().plus(ahead, moment.ahead()).plus(left, moment.left()));
-    SetUp there = with(leant);
-    Talker turned = leant.turnedTo(still.aim().azimuthDegrees() + moment.turnDegrees());
-    UnaryOperator<SetUp> head =
-        s ->
-            s.mapped(
-                new Change() {
-                  @Override
-                  public <T extends Placed<T>> Member<T> of(Member<T> m) {
-                    boolean worn = m.ride().filter(r -> r.part() == Ride.Part.HEAD).isPresent();
-                    return worn && m.rides(voice.name()) ? m.carried(leant, turned) : m;
-                  }
-                });
-    SetUp worn = head.apply(there);
-    return new SetUp(
-        set(worn.talkers, judged.voice, turned),
-        worn.microphones,
-        worn.cameras,
-        worn.loudspeakers,
-        judged);
+    return Carried.at(this, moment);
   }
 
   /** Whether the microphone judged is clipped to the breast of the voice judged. */
