@@ -8,6 +8,7 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
 import javafx.beans.value.ObservableValue;
+import javafx.event.EventType;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
@@ -88,9 +89,14 @@ public final class Fx {
 
   /** A click of the first button on a node. */
   public static void click(Node node) {
+    mouse(node, MouseEvent.MOUSE_CLICKED);
+  }
+
+  /** An event of the first button at the corner of a node. */
+  public static void mouse(Node node, EventType<MouseEvent> type) {
     node.fireEvent(
         new MouseEvent(
-            MouseEvent.MOUSE_CLICKED,
+            type,
             0,
             0,
             0,

@@ -34,8 +34,8 @@ final class SetUpPage {
   private static final double ROWS_HEIGHT = 190;
   private static final double JUDGED_WIDTH = 104;
   private static final double HIGHEST = 10;
-  private static final double NAME_WIDTH = 112;
-  private static final double CHOICE_WIDTH = 196;
+  private static final double NAME_WIDTH = 100;
+  private static final double CHOICE_WIDTH = 156;
 
   /** Most that a talker leans, as far as they sit. */
   private static final double MOST_LEAN = 1;

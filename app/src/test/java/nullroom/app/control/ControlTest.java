@@ -174,27 +174,7 @@ class ControlTest {
       foldOut.show(TestBooks.bedroom().room());
       scene.getRoot().layout();
       Node wall = scene.lookup("#surface-wall3");
-      javafx.scene.input.MouseEvent.fireEvent(
-          wall,
-          new javafx.scene.input.MouseEvent(
-              javafx.scene.input.MouseEvent.MOUSE_PRESSED,
-              0,
-              0,
-              0,
-              0,
-              javafx.scene.input.MouseButton.PRIMARY,
-              1,
-              false,
-              false,
-              false,
-              false,
-              true,
-              false,
-              false,
-              true,
-              false,
-              true,
-              null));
+      Fx.mouse(wall, javafx.scene.input.MouseEvent.MOUSE_PRESSED);
     });
     assertThat(selected).containsExactly(Surface.wall(3));
   }

@@ -190,7 +190,7 @@ public record SetUp(
         .carried(loudspeakers.get(index), other);
   }
 
-  /** With one replaced; where that lies far off what it rode on, it was put down. */
+  /** With one replaced; where that lies far off its carrier, it was put down. */
   private <T extends Placed<T>> List<Member<T>> set(List<Member<T>> all, int index, T other) {
     List<Member<T>> changed = new ArrayList<>(all);
     Member<T> now = changed.get(index).with(other);
@@ -302,7 +302,7 @@ public record SetUp(
     return Stream.of(talkers, microphones, cameras, loudspeakers).flatMap(List::stream);
   }
 
-  /** What rode on something that is gone stands by itself. */
+  /** What was carried by something that is gone stands by itself. */
   private SetUp putDown() {
     Set<String> names = new HashSet<>(all().map(Member::name).toList());
     return mapped(
