@@ -8,16 +8,15 @@ import java.util.stream.Stream;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
 import nullroom.core.Trouble;
-import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Directivity;
 import nullroom.core.acoustics.MicrophoneType;
-import nullroom.core.acoustics.Octave;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.room.Aim;
 import nullroom.core.room.Camera;
 import nullroom.core.room.FreePlace;
 import nullroom.core.room.Member;
 import nullroom.core.room.Movement;
+import nullroom.core.room.Placed;
 import nullroom.core.room.PlacedLoudspeaker;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
@@ -100,8 +99,7 @@ public final class SetUpModel {
       case LOUDSPEAKER -> {
         Point at = FreePlace.near(room(), PERSON_METRES);
         Aim aim = Aim.along(room().requireTalker().at().minus(at));
-        double flat = BACKING_DBA - Octave.aWeightedSum(Bands.all(0));
-        PlacedLoudspeaker l = new PlacedLoudspeaker(at, aim, Bands.all(flat), Directivity.VOICE);
+        PlacedLoudspeaker l = PlacedLoudspeaker.flat(at, aim, BACKING_DBA, Directivity.VOICE);
         String name = s.free("loudspeaker");
         edit(
             "Put up a loudspeaker", now -> now.withLoudspeakers(plus(now.loudspeakers(), name, l)));
@@ -110,7 +108,7 @@ public final class SetUpModel {
     }
   }
 
-  private static <T extends nullroom.core.room.Placed<T>> List<Member<T>> plus(
+  private static <T extends Placed<T>> List<Member<T>> plus(
       List<Member<T>> all, String name, T it) {
     List<Member<T>> more = new ArrayList<>(all);
     more.add(new Member<>(name, it));
@@ -245,20 +243,15 @@ public final class SetUpModel {
 
   /** Level of a loudspeaker at 1 m on its axis, dBA. */
   public double level(RoomItem item) {
-    return Octave.aWeightedSum(setUp().loudspeakers().get(item.index()).it().dbSplAtMetre());
+    return setUp().loudspeakers().get(item.index()).it().levelDbA();
   }
 
   /** Plays louder or softer. */
   public void level(RoomItem item, double dba) {
-    double change = dba - level(item);
     edit(
         "Change the backing",
-        s -> {
-          PlacedLoudspeaker l = s.loudspeakers().get(item.index()).it();
-          return s.withLoudspeaker(
-              item.index(),
-              new PlacedLoudspeaker(
-                  l.at(), l.aim(), l.dbSplAtMetre().map(db -> db + change), l.directivity()));
-        });
+        s ->
+            s.withLoudspeaker(
+                item.index(), s.loudspeakers().get(item.index()).it().withLevelDbA(dba)));
   }
 }

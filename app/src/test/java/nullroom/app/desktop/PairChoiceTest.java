@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -68,31 +67,21 @@ class PairChoiceTest {
     return (ComboBox<String>) scene.lookup("#judged-voice");
   }
 
-  private String waitFor(String id) throws InterruptedException {
-    for (int i = 0; i < 200; i++) {
-      String text =
-          Fx.on(() -> {
-            Node label = scene.lookup(id);
-            return label.isVisible() ? ((Label) label).getText() : "";
-          });
-      if (!text.isEmpty()) {
-        return text;
-      }
-      Thread.sleep(50);
-    }
-    return "";
+  private void untilSaid(String id, String words) {
+    Label label = Fx.on(() -> (Label) scene.lookup(id));
+    Fx.until(label.textProperty().map(text -> text.startsWith(words)), true);
   }
 
   @Test
   @DisplayName("alone there is nothing to choose; with a guest the ladder is of whom one chooses")
-  void chooses() throws InterruptedException {
+  void chooses() {
     assertThat(Fx.on(() -> choice().getParent().getParent().isVisible())).isFalse();
     bringGuest();
     assertThat(Fx.on(() -> choice().getParent().getParent().isVisible())).isTrue();
     assertThat(Fx.on(() -> choice().getItems())).containsExactly("host", "guest");
     double host = Fx.on(() -> window.session().verdicts().quiet().db());
-    assertThat(waitFor("#worse")).startsWith("Worse off is guest");
-    assertThat(waitFor("#moving")).startsWith("Leaning and turning, at worst: Quiet");
+    untilSaid("#worse", "Worse off is guest");
+    untilSaid("#moving", "Leaning and turning, at worst: Quiet");
     Fx.run(() -> {
       scene.getRoot().applyCss(); // a choice tells of its own once it has its skin
       scene.getRoot().layout();

@@ -129,4 +129,19 @@ class SetUpPageTest extends DeskTest {
     assertThat(Fx.on(() -> desk.session().verdicts().quiet().db())).isLessThan(quiet - 8);
     assertThat(setUp().talker().orElseThrow().movement().turnDegrees()).isEqualTo(30);
   }
+
+  @Test
+  @DisplayName("two cannot ride on each other: refused, and nothing changes")
+  void circle() {
+    press("one-more-microphone");
+    RoomItem first = RoomItem.MICROPHONE;
+    RoomItem second = new RoomItem(Kind.MICROPHONE, 1);
+    Fx.run(() -> room.setUp().ride(second, Optional.of(new Ride("microphone", Ride.Part.TOP))));
+    SetUp before = setUp();
+    assertThatThrownBy(
+            () -> room.setUp().ride(first, Optional.of(new Ride("microphone 2", Ride.Part.TOP))))
+        .isInstanceOf(Trouble.BadField.class)
+        .hasMessageContaining("circle");
+    assertThat(setUp()).isEqualTo(before);
+  }
 }

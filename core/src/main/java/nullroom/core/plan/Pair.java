@@ -38,7 +38,7 @@ public record Pair(String voice, String microphone, SetUp.Judged judged, Verdict
   }
 
   /** Each voice with the microphone that serves it best, in the order of the talkers. */
-  public static List<Pair> served(Hearing hearing, Room room, Margins targets) {
+  private static List<Pair> served(Hearing hearing, Room room, Margins targets) {
     SetUp s = room.setUp();
     List<Pair> all = new ArrayList<>();
     for (int v = 0; v < s.talkers().size(); v++) {

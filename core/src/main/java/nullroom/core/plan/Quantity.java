@@ -325,16 +325,6 @@ public enum Quantity {
     this.mostly = mostly;
   }
 
-  /** Name for people. */
-  public String label() {
-    return label;
-  }
-
-  /** What it is, in a sentence. */
-  public String formula() {
-    return formula;
-  }
-
   /**
    * The answer for one figure of this kind.
    *

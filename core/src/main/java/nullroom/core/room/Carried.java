@@ -1,7 +1,9 @@
 package nullroom.core.room;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 
 /** How what rides on something follows it. */
 final class Carried {
@@ -14,6 +16,20 @@ final class Carried {
 
   /** A set-up whose carrier went from one place and direction to another. */
   static SetUp along(SetUp setUp, String carrier, Placed<?> from, Placed<?> to) {
+    return along(setUp, carrier, from, to, new HashSet<>());
+  }
+
+  /**
+   * The same.
+   *
+   * @param carried has carried already, and does so once only: what rides in a circle is refused by
+   *     the room, not here
+   */
+  private static SetUp along(
+      SetUp setUp, String carrier, Placed<?> from, Placed<?> to, Set<String> carried) {
+    if (!carried.add(carrier)) {
+      return setUp;
+    }
     List<Member<?>> riders = setUp.all().filter(m -> m.rides(carrier)).toList();
     SetUp there =
         setUp.mapped(
@@ -24,7 +40,7 @@ final class Carried {
               }
             });
     for (Member<?> rider : riders) {
-      there = along(there, rider.name(), rider.it(), rider.carried(from, to).it());
+      there = along(there, rider.name(), rider.it(), rider.carried(from, to).it(), carried);
     }
     return there;
   }

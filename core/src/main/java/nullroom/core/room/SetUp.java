@@ -5,7 +5,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import nullroom.core.Trouble;
@@ -190,12 +189,13 @@ public record SetUp(
         .carried(loudspeakers.get(index), other);
   }
 
-  /** With one replaced; where that lies far off its carrier, it was put down. */
+  /** With one replaced; what was taken far off its carrier was put down. */
   private <T extends Placed<T>> List<Member<T>> set(List<Member<T>> all, int index, T other) {
     List<Member<T>> changed = new ArrayList<>(all);
     Member<T> now = changed.get(index).with(other);
     boolean off =
         now.ride()
+            .filter(r -> !other.at().equals(all.get(index).it().at()))
             .flatMap(r -> all().filter(m -> m.name().equals(r.what())).findFirst())
             .filter(c -> c.it().at().distanceTo(other.at()) > CARRIED_METRES)
             .isPresent();
@@ -368,17 +368,5 @@ public record SetUp(
       name = like + " " + i;
     }
     return name;
-  }
-
-  /** The members of a kind that a function picks, with the path of their field. */
-  static <T extends Placed<T>> List<String> fields(
-      String single, Function<SetUp, List<Member<T>>> pick, SetUp setUp) {
-    List<Member<T>> all = pick.apply(setUp);
-    List<String> fields = new ArrayList<>();
-    for (int i = 0; i < all.size(); i++) {
-      boolean alone = all.size() == 1 && all.getFirst().name().equals(single);
-      fields.add(alone ? single : single + "s[" + i + "]");
-    }
-    return fields;
   }
 }

@@ -31,14 +31,17 @@ final class SetUpLimits {
 
   private SetUpLimits(SetUp setUp) {
     this.setUp = setUp;
-    add(SetUp.fields("talker", SetUp::talkers, setUp), setUp.talkers());
-    add(SetUp.fields("microphone", SetUp::microphones, setUp), setUp.microphones());
-    add(SetUp.fields("camera", SetUp::cameras, setUp), setUp.cameras());
-    add(SetUp.fields("loudspeaker", SetUp::loudspeakers, setUp), setUp.loudspeakers());
+    add(SetUp.TALKER, setUp.talkers());
+    add(SetUp.MICROPHONE, setUp.microphones());
+    add(SetUp.CAMERA, setUp.cameras());
+    add("loudspeaker", setUp.loudspeakers());
   }
 
-  private <T extends Placed<T>> void add(List<String> paths, List<Member<T>> all) {
-    fields.addAll(paths);
+  private <T extends Placed<T>> void add(String single, List<Member<T>> all) {
+    boolean alone = all.size() == 1 && all.getFirst().name().equals(single);
+    for (int i = 0; i < all.size(); i++) {
+      fields.add(alone ? single : single + "s[" + i + "]");
+    }
     members.addAll(all);
   }
 

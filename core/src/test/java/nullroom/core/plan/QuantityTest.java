@@ -19,11 +19,11 @@ class QuantityTest {
     Why why =
         quantity.why(
             "", "1 dB", new Input("recording", "of 10 s", Origin.heard(false, "2026-01-02")));
-    assertThat(quantity.formula()).endsWith(".").hasSizeGreaterThan(25);
+    assertThat(why.formula()).endsWith(".").hasSizeGreaterThan(25);
     assertThat(why.source()).isNotBlank();
     assertThat(why.mostly()).isNotBlank();
     assertThat(why.lines())
-        .contains("from recording of 10 s, measured on 2026-01-02", quantity.label() + ": 1 dB");
+        .contains("from recording of 10 s, measured on 2026-01-02", why.of() + ": 1 dB");
   }
 
   @Test

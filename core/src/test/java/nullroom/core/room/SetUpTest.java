@@ -87,6 +87,13 @@ class SetUpTest {
     RoomItem clip = new RoomItem(RoomItem.Kind.MICROPHONE, 0);
     Room nearby = clip.moved(ROOM.with(two()), new Point(1.1, 1, 1.0));
     assertThat(nearby.setUp().microphones().getFirst().ride()).isPresent();
+    SetUp wide =
+        two().withMicrophones(List.of(microphone("m", new Point(2, 3, 2.2), "film", Part.TOP)));
+    PlacedMicrophone louder = wide.microphone().orElseThrow();
+    louder = louder.with(louder.capture().withGainDb(50));
+    assertThat(wide.with(louder).microphones().getFirst().ride())
+        .as("turning the gain of what sits far from its carrier takes nothing off")
+        .isPresent();
     Room off = clip.moved(nearby, new Point(2.5, 2.5, 1.0));
     assertThat(off.setUp().microphones().getFirst().ride()).isEmpty();
     Room away = RoomItem.TALKER.moved(off, new Point(1.5, 1, 1.2));
