@@ -14,7 +14,8 @@ import nullroom.core.room.Screen;
  *
  * <p>Source: Z. Maekawa, Appl. Acoust. 1 (1968) 157: the chart for a barrier as 10 lg(3 + 20 N), N
  * twice the detour over the wavelength, down to N = -0.1 where the edge just misses the line of
- * sight; edges add as energies.
+ * sight; edges add as energies. Cloth shields of what a board would only the share that it does not
+ * let through, so that nothing jumps where the way comes over its edge.
  */
 final class Screens {
   private static final double AT_EDGE = 3;
@@ -47,7 +48,6 @@ final class Screens {
     double u = at.minus(screen.from()).dot(along) / width;
     double bottom = screen.bottomMetres();
     double top = screen.topMetres();
-    boolean covered = u > 0 && u < width && at.z() > bottom && at.z() < top;
     List<Point> c = screen.corners();
     double over = room.heightAt(at) - top > GAP_METRES ? detour(c.get(3), c.get(2), from, to) : -1;
     double under = bottom > GAP_METRES ? detour(c.get(0), c.get(1), from, to) : -1;
@@ -57,13 +57,13 @@ final class Screens {
     double cosine = Math.abs(screen.normal().dot(way)) / way.length();
     return Bands.from(b -> {
       double perMetre = 2 * Octave.exactHz(b) / room.air().speedOfSound();
-      double energy =
+      double bent =
           bent(over, at.z() < top, perMetre)
               + bent(under, at.z() > bottom, perMetre)
               + bent(first, u > 0, perMetre)
-              + bent(last, u < width, perMetre)
-              + (covered ? screen.cloth().transmission(b, cosine) : 0);
-      return Decibels.ofEnergy(Math.min(1, energy));
+              + bent(last, u < width, perMetre);
+      double through = screen.cloth().transmission(b, cosine);
+      return Decibels.ofEnergy(through + (1 - through) * Math.min(1, bent));
     });
   }
 

@@ -59,6 +59,12 @@ class ScreensTest {
     assertThat(-above).isCloseTo(4.8, within(0.3));
     assertThat(above).isCloseTo(below, within(0.05));
     assertThat(Screens.gainDb(hall(across(20, 0.3, BOARD)), from, to).get(7)).isZero();
+    assertThat(Screens.gainDb(hall(across(20, 1.4999, DUVET)), from, to).get(4))
+        .as("cloth, too")
+        .isCloseTo(Screens.gainDb(hall(across(20, 1.5001, DUVET)), from, to).get(4), within(0.05));
+    assertThat(Screens.gainDb(hall(across(20, 1.4999, AIR)), from, to).get(4))
+        .as("air shields nothing, at its edge neither")
+        .isCloseTo(0, within(1e-9));
   }
 
   @Test
