@@ -26,8 +26,7 @@ public final class NumberField extends VBox {
    */
   public record Entry(String unit, DoubleFunction<String> print, ToDoubleFunction<String> parse) {
     private static Entry plain(String unit) {
-      return new Entry(
-          unit, n -> Figures.say(Math.abs(n) < WHOLE ? "%.2f" : "%.0f", n), NumberField::parse);
+      return new Entry(unit, NumberField::print, NumberField::parse);
     }
   }
 
@@ -125,6 +124,13 @@ public final class NumberField extends VBox {
   public boolean isGood() {
     commit();
     return message.getText().isEmpty();
+  }
+
+  /** To the hundredth, without noughts at its end. */
+  private static String print(double number) {
+    return Math.abs(number) < WHOLE
+        ? Figures.say("%.2f", number).replaceFirst("\\.?0+$", "")
+        : Figures.say("%.0f", number);
   }
 
   /**

@@ -29,7 +29,7 @@ import nullroom.core.plan.Why;
 
 /** Where each effort lands, and the gain staging by school. */
 final class GainPage {
-  private static final double SIDE_WIDTH = 300;
+  private static final double SIDE_WIDTH = 236;
 
   private final LevelModel model;
   private final FigureTable table;

@@ -10,7 +10,7 @@ import nullroom.core.acoustics.VocalEffort;
  * present one marked.
  */
 final class LevelBars extends PlotPane {
-  private static final double LEFT = 120;
+  private static final double LEFT = 90;
   private static final double FIGURE_WIDTH = 30;
   private static final double LOWEST = -60;
   private static final double HIGHEST = 12;

@@ -10,6 +10,7 @@ import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationText;
 import nullroom.core.Figures;
 import nullroom.core.acoustics.MicrophoneType;
+import nullroom.core.acoustics.Stage;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.book.RoomBook;
 import nullroom.core.book.Staging;
@@ -25,6 +26,7 @@ import org.jspecify.annotations.Nullable;
 public final class LevelModel {
   private final ObjectProperty<LevelPage> page = new SimpleObjectProperty<>(LevelPage.GAIN);
   private final KnobModel knob;
+  private final StagesModel stages;
   private final StationContext context;
   private final StationText say;
   private final Map<VocalEffort, Heard> byEffort = new EnumMap<>(VocalEffort.class);
@@ -35,6 +37,7 @@ public final class LevelModel {
   /** A model that works with a context. */
   public LevelModel(StationContext context) {
     this.context = context;
+    stages = new StagesModel(context);
     knob = new KnobModel(context, this::gainDb);
     loudLine = new LoudLine(context, this::plan);
     take = new TakeModel(context);
@@ -65,6 +68,11 @@ public final class LevelModel {
   /** The dial of the preamp. */
   public KnobModel knob() {
     return knob;
+  }
+
+  /** What lies between microphone and recording. */
+  public StagesModel stages() {
+    return stages;
   }
 
   /** The gain staging of the school chosen. */
@@ -213,6 +221,13 @@ public final class LevelModel {
                 ? "Your loudest line comes to %.0f dBFS, as heard"
                 : "The loudest peak should come to %.0f dBFS",
             peak);
+    Optional<Stage> automatic = microphone().capture().automatic();
+    if (automatic.isPresent()) {
+      return where
+          + ", if “"
+          + automatic.get().name()
+          + "” did not set its own gain. It does: no level can be planned until that is switched off.";
+    }
     if (!turns()) {
       return where
           + (peak > 0

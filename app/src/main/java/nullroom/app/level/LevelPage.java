@@ -5,6 +5,7 @@ import nullroom.app.shell.Pages;
 /** What the level station shows. */
 public enum LevelPage implements Pages.Page {
   GAIN("Gain", "how far to turn it up, and what comes of it"),
+  STAGES("Stages", "what lies between microphone and recording, each with its noise and its limit"),
   LOUD_LINE("Loud line", "half a minute that finds the gain"),
   TAKE("Take check", "a take held against common practice and a brief"),
   BRIEF("Brief", "what is asked of the file that is handed over"),

@@ -25,6 +25,7 @@ public final class LevelView {
         GainPage gain = new GainPage(model, context);
         yield new PageParts(gain.picture(), gain.controls());
       }
+      case STAGES -> new PageParts(new StagesPage(model.stages(), context).node(), new HBox());
       case LOUD_LINE -> {
         LoudLinePage line = new LoudLinePage(model, context);
         yield new PageParts(line.node(), line.controls());

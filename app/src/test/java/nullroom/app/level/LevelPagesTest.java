@@ -8,8 +8,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.Random;
+import java.util.stream.IntStream;
 import javafx.event.ActionEvent;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.DatePicker;
 import javafx.scene.control.RadioButton;
@@ -20,11 +22,13 @@ import nullroom.app.Fx;
 import nullroom.app.TestSounds;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.MicrophoneType;
+import nullroom.core.acoustics.Stage;
 import nullroom.core.book.Brief;
 import nullroom.core.book.Handover;
 import nullroom.core.book.School;
 import nullroom.core.book.Staging;
 import nullroom.core.measure.take.TakeMeter;
+import nullroom.core.plan.ChainLink;
 import nullroom.core.plan.TakeCheck;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.SoundFile;
@@ -154,6 +158,32 @@ class LevelPagesTest extends DeskTest {
     type(page.controls(), "#field-and-hisses-at", "-118");
     assertThat(model.preampEinDbu()).isEqualTo(-118);
     assertThat(model.plan().advice().toString()).contains("hiss");
+    assertThat(desk.session().folder().load()).isEqualTo(desk.session().book());
+  }
+
+  @Test
+  void stagesAreTypedInARowAndSayWhatTheyAddAndTake() {
+    StagesPage page = Fx.on(() -> new StagesPage(model.stages(), desk));
+    Fx.show(page.node(), 800, 700);
+    double gain = model.rightGainDb();
+    Fx.run(() -> ((Button) page.node().lookup("#stage-inline-booster")).fire());
+    type(page.node(), "#field-adds", "12");
+    assertThat(model.stages().links()).extracting(ChainLink::gainDb).contains(12.0);
+    assertThat(model.rightGainDb()).isEqualTo(gain - 12);
+    type(page.node(), "#field-takes-up-to", "-44");
+    assertThat(model.plan().advice().getFirst()).contains("overload “inline booster”");
+    type(page.node(), "#field-takes-up-to", "");
+    type(page.node(), "#stage-name-1", "  box ");
+    assertThat(model.stages().stages())
+        .containsExactly(new Stage("box", 12, -128, Stage.NO_LIMIT_DBU, false));
+    Fx.run(() -> ((Button) page.node().lookup("#stage-automatic-gain")).fire());
+    assertThat(words(model.say().answer())).contains("no level can be planned");
+    Fx.run(() ->
+        IntStream.range(0, Stage.MOST)
+            .forEach(i -> {
+              ((Button) page.node().lookup("#stage-receiver")).fire();
+            }));
+    assertThat(model.stages().stages()).hasSize(Stage.MOST);
     assertThat(desk.session().folder().load()).isEqualTo(desk.session().book());
   }
 

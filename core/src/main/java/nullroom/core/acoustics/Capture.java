@@ -1,5 +1,7 @@
 package nullroom.core.acoustics;
 
+import java.util.List;
+import java.util.Optional;
 import nullroom.core.Decibels;
 import nullroom.core.signal.Weighting;
 
@@ -16,6 +18,7 @@ import nullroom.core.signal.Weighting;
  * @param bits word length, 16 to 32
  * @param preamp whether there is one that can be turned; what is digital from the capsule on, such
  *     as a phone or a USB microphone, has none
+ * @param stages what lies between the two, in the order that the sound runs through them
  */
 public record Capture(
     Pattern pattern,
@@ -26,7 +29,8 @@ public record Capture(
     double gainDb,
     double fullScaleDbu,
     int bits,
-    boolean preamp) {
+    boolean preamp,
+    List<Stage> stages) {
 
   /** Gains that there are. */
   public static final double LEAST_GAIN_DB = -20;
@@ -70,7 +74,8 @@ public record Capture(
         gainDb,
         fullScaleDbu,
         bits,
-        true);
+        true,
+        List.of());
   }
 
   /**
@@ -83,12 +88,21 @@ public record Capture(
     within("dbfsAt94DbSpl", dbfsAt94DbSpl, -45, 0);
     double fullScaleDbu = DIGITAL_DBV + Decibels.DBV_IN_DBU - dbfsAt94DbSpl;
     return new Capture(
-        pattern, selfNoiseDbA, maxDbSpl, DIGITAL_DBV, NO_HISS_DBU, 0, fullScaleDbu, bits, false);
+        pattern,
+        selfNoiseDbA,
+        maxDbSpl,
+        DIGITAL_DBV,
+        NO_HISS_DBU,
+        0,
+        fullScaleDbu,
+        bits,
+        false,
+        List.of());
   }
 
-  /** Level of its digits at 94 dB SPL, dBFS. */
+  /** Level of its digits at 94 dB SPL, before any stage behind it, dBFS. */
   public double dbfsAt94DbSpl() {
-    return 94 - fullScaleDbSpl();
+    return sensitivityDbuPerPascal() + gainDb - fullScaleDbu;
   }
 
   public Capture {
@@ -99,9 +113,14 @@ public record Capture(
     within("gainDb", gainDb, LEAST_GAIN_DB, MOST_GAIN_DB);
     within("fullScaleDbu", fullScaleDbu, -20, 40);
     within("bits", bits, 8, 64);
+    stages = List.copyOf(stages);
+    if (stages.size() > Stage.MOST) {
+      throw new IllegalArgumentException(
+          "stages: " + stages.size() + " in a row; " + Stage.MOST + " at most");
+    }
   }
 
-  private static void within(String name, double number, double low, double high) {
+  static void within(String name, double number, double low, double high) {
     if (!(number >= low && number <= high)) {
       throw new IllegalArgumentException(
           name + " " + number + " is outside " + low + " to " + high);
@@ -112,19 +131,42 @@ public record Capture(
     return sensitivityDbvPerPascal + Decibels.DBV_IN_DBU;
   }
 
+  /** A level behind the microphone as sound at the capsule, dB SPL. */
+  private double dbSplOf(double dbu) {
+    return dbu - sensitivityDbuPerPascal() + 94;
+  }
+
+  /** A sound at the capsule as the level behind the microphone, dBu. */
+  public double dbuOf(double dbSpl) {
+    return dbSpl - 94 + sensitivityDbuPerPascal();
+  }
+
   /** Sound level of a sine at the capsule that reaches digital full scale, dB SPL. */
   public double fullScaleDbSpl() {
-    return 94 - sensitivityDbuPerPascal() - gainDb + fullScaleDbu;
+    return 94 - sensitivityDbuPerPascal() - Stage.gainDb(stages) - gainDb + fullScaleDbu;
+  }
+
+  /**
+   * Lowest level of a sine, at the capsule, that the microphone or a stage behind it does not take,
+   * whatever the gain of the input, dB SPL.
+   */
+  public double limitDbSpl() {
+    return Math.min(maxDbSpl, dbSplOf(Stage.limitDbu(stages)));
   }
 
   /** Lowest level of a sine, at the capsule, at which anything in the chain overloads, dB SPL. */
   public double overloadDbSpl() {
-    return Math.min(maxDbSpl, fullScaleDbSpl());
+    return Math.min(limitDbSpl(), fullScaleDbSpl());
   }
 
-  /** Preamp noise as sound level at the capsule, A-weighted: EIN - S + 94. */
+  /** Noise of stages and preamp as sound level at the capsule, A-weighted: EIN - S + 94. */
   public double preampNoiseDbA() {
-    return preampEinDbu - sensitivityDbuPerPascal() + 94;
+    return dbSplOf(Stage.einDbu(stages, preampEinDbu));
+  }
+
+  /** The first stage that sets its own gain. */
+  public Optional<Stage> automatic() {
+    return stages.stream().filter(Stage::automatic).findFirst();
   }
 
   /** Noise of rounding with dither as sound level at the capsule, A-weighted. */
@@ -190,15 +232,20 @@ public record Capture(
 
   /** The same chain at another gain; the same where none can be turned. */
   public Capture withGainDb(double gain) {
-    return preamp ? with(preampEinDbu, gain) : this;
+    return preamp ? with(preampEinDbu, gain, stages) : this;
   }
 
   /** The same chain behind another preamp; the same where there is none. */
   public Capture withPreampEinDbu(double ein) {
-    return preamp ? with(ein, gainDb) : this;
+    return preamp ? with(ein, gainDb, stages) : this;
   }
 
-  private Capture with(double ein, double gain) {
+  /** The same chain with other stages in it. */
+  public Capture withStages(List<Stage> others) {
+    return with(preampEinDbu, gainDb, others);
+  }
+
+  private Capture with(double ein, double gain, List<Stage> row) {
     return new Capture(
         pattern,
         selfNoiseDbA,
@@ -208,6 +255,7 @@ public record Capture(
         gain,
         fullScaleDbu,
         bits,
-        preamp);
+        preamp,
+        row);
   }
 }

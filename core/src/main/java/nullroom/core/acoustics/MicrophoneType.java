@@ -78,7 +78,9 @@ public record MicrophoneType(
         same ? other.preampEinDbu() : USUAL_EIN_DBU,
         same ? other.gainDb() : USUAL_GAIN_DB,
         same ? other.fullScaleDbu() : USUAL_FULL_SCALE_DBU,
-        other.bits());
+        other.bits(),
+        true,
+        same ? other.stages() : List.of());
   }
 
   /** Whether a chain has this microphone in front. */

@@ -2,6 +2,7 @@ package nullroom.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import nullroom.core.Decibels;
 import nullroom.core.Figures;
 import nullroom.core.acoustics.Capture;
@@ -125,19 +126,22 @@ public record GainPlan(
     double highest = staging.highestGainDb();
     List<String> all = new ArrayList<>();
     Capture capture = heard.capture();
-    double overCapsule = heard.peakDbSpl() + staging.allowanceDb() - capture.maxDbSpl();
+    capture
+        .automatic()
+        .ifPresent(stage ->
+            all.add(
+                "“"
+                    + stage.name()
+                    + "” sets its own gain: no level behind it can be planned. Switch that off; these"
+                    + " figures are for when it is."));
+    double loudest = heard.peakDbSpl() + staging.allowanceDb();
     if (!capture.preamp()) {
       all.add(
           "It gives digits by itself: there is no gain to plan, its level follows from the distance"
               + " and the voice. If it sets its own level, switch that off: it cannot be planned.");
       return all;
     }
-    if (overCapsule > 0) {
-      all.add(
-          Figures.say(
-              "The loudest sound would overload the microphone itself by %.0f dB: step back, gain cannot help.",
-              overCapsule));
-    }
+    overload(capture, loudest).ifPresent(all::add);
     if (gain > highest) {
       all.add(
           Figures.say(
@@ -153,7 +157,9 @@ public record GainPlan(
     if (hiss > NOTABLE_HISS_DB) {
       all.add(
           Figures.say(
-              "The preamp’s hiss adds %.1f dB to the noise: a quieter one or a booster before it pays.",
+              capture.stages().isEmpty()
+                  ? "The preamp’s hiss adds %.1f dB to the noise: a quieter one or a booster before it pays."
+                  : "The hiss of what lies behind the microphone adds %.1f dB to the noise: more gain in its first stage pays.",
               hiss));
     }
     if (words.getFirst().costDb() > NOTABLE_HISS_DB) {
@@ -168,5 +174,22 @@ public record GainPlan(
               LEAST_HEADROOM_DB, track));
     }
     return all;
+  }
+
+  private static Optional<String> overload(Capture capture, double loudestDbSpl) {
+    double over = loudestDbSpl - capture.limitDbSpl();
+    if (over <= 0) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        ChainLink.firstToOverload(capture)
+            .map(link ->
+                Figures.say(
+                    "The loudest sound would overload “%s” by %.0f dB: turn down what comes before it; the preamp’s gain cannot help.",
+                    link.name(), over))
+            .orElseGet(() ->
+                Figures.say(
+                    "The loudest sound would overload the microphone itself by %.0f dB: step back, gain cannot help.",
+                    over)));
   }
 }

@@ -79,6 +79,16 @@ public record Ladder(Heard heard, List<Rung> rungs, List<Bracket> brackets, Verd
     double peak = heard.dbfs(heard.peakDbSpl());
     rungs.add(new Rung("full scale", 0, Group.LIMIT, chain, reasons::fullScale));
     rungs.add(new Rung("capsule limit", capsule, Group.LIMIT, chain, reasons::capsule));
+    reasons
+        .stageLimit()
+        .ifPresent(why ->
+            rungs.add(
+                new Rung(
+                    why.of(),
+                    heard.dbfs(heard.capture().limitDbSpl()),
+                    Group.LIMIT,
+                    chain,
+                    () -> why)));
     rungs.add(
         new Rung("loudest peak", peak, Group.VOICE, basis.peak().origin().kind(), reasons::peak));
     rungs.add(

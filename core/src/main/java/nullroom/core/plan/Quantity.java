@@ -307,6 +307,23 @@ public enum Quantity {
       "All noise and what rounding with triangular dither adds, A-weighted.",
       "S. P. Lipshitz et al., J. Audio Eng. Soc. 40 (1992) 355",
       "longer words, or more gain"),
+  LINK_HISS(
+      "hiss",
+      "Equivalent input noise of this link less the microphone’s sensitivity and the gain before it,"
+          + " as sound at the microphone, A-weighted.",
+      "AES17; H. T. Friis, Proc. IRE 32 (1944) 419",
+      "more gain before it"),
+  LINK_LIMIT(
+      "overloads",
+      "Level of a sine at the microphone that brings this link to its limit: the limit less the gain"
+          + " before it.",
+      "data sheets; AES17",
+      "less gain before it"),
+  LINK_LEFT(
+      "left over the loudest peak",
+      "From the loudest expected peak up to where this link overloads.",
+      "AES17; common practice",
+      "less gain before it, or the distance"),
   RECORDING_TIME(
       "time until full",
       "Bytes that fit over bytes a second: samples a second times channels times bytes of each.",

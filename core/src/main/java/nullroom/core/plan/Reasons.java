@@ -2,6 +2,7 @@ package nullroom.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import nullroom.core.Figures;
@@ -86,14 +87,22 @@ final class Reasons {
         "Digital full scale: a sine of this level just fits; sensitivity and gain taken from the"
             + " converter’s full scale.",
         "AES17",
-        List.of(
-            capture.preamp()
-                ? chain(
-                    "sensitivity", Figures.say("%.1f dBV/Pa", capture.sensitivityDbvPerPascal()))
-                : chain("digits at 94 dB SPL", Figures.say("%.1f dBFS", capture.dbfsAt94DbSpl())),
-            new Input("gain", Figures.say("%.0f dB", capture.gainDb()), SETTING)),
+        fullScaleInputs(),
         OptionalDouble.of(basis.chain().uncertaintyDb()),
         "the gain");
+  }
+
+  private List<Input> fullScaleInputs() {
+    List<Input> inputs = new ArrayList<>();
+    inputs.add(
+        capture.preamp()
+            ? chain("sensitivity", Figures.say("%.1f dBV/Pa", capture.sensitivityDbvPerPascal()))
+            : chain("digits at 94 dB SPL", Figures.say("%.1f dBFS", capture.dbfsAt94DbSpl())));
+    capture
+        .stages()
+        .forEach(s -> inputs.add(chain("“" + s.name() + "”", Figures.say("%+.0f dB", s.gainDb()))));
+    inputs.add(new Input("gain", Figures.say("%.0f dB", capture.gainDb()), SETTING));
+    return inputs;
   }
 
   Why capsule() {
@@ -104,6 +113,20 @@ final class Reasons {
         "the microphone’s data sheet",
         new Input("highest level", spl(capture.maxDbSpl()), basis.chain().origin()),
         "another microphone");
+  }
+
+  /** Of the stage that overloads before the microphone does; empty where none does. */
+  Optional<Why> stageLimit() {
+    return ChainLink.firstToOverload(capture)
+        .map(l ->
+            sure(
+                "limit of “" + l.name() + "”",
+                spl(l.limitDbSpl()),
+                "Level of a sine at the microphone that overloads this stage: its limit less the"
+                    + " gain before it.",
+                "the data sheet of what lies between microphone and input",
+                new Input("highest level", spl(l.limitDbSpl()), basis.chain().origin()),
+                "less gain before it"));
   }
 
   Why peak() {
@@ -216,8 +239,11 @@ final class Reasons {
         new Noise(
             "preamp hiss",
             capture.preampNoiseDbA(),
-            "Equivalent input noise less the microphone’s sensitivity, as sound at the microphone.",
-            "AES17",
+            capture.stages().isEmpty()
+                ? "Equivalent input noise less the microphone’s sensitivity, as sound at the microphone."
+                : "Equivalent input noise of each stage less the gain before it, summed, as sound at the"
+                    + " microphone.",
+            capture.stages().isEmpty() ? "AES17" : "H. T. Friis, Proc. IRE 32 (1944) 419",
             Origin.assumed("by the input’s data"),
             Basis.OWN_NOISE_DB,
             "a more sensitive microphone, or a quieter input"));

@@ -137,15 +137,25 @@ public record Verdicts(Margin quiet, Margin clear, Margin safe) {
             known(basis.peak().origin())
                 ? "say your loudest line again in Level"
                 : "say your loudest line in Level");
-    boolean byCapsule = heard.capture().overloadDbSpl() < heard.capture().fullScaleDbSpl();
-    return known(basis.peak().origin()) && !byCapsule
-        ? List.of(peak) // heard in the very digits that overload
-        : List.of(
-            peak,
-            new Doubt(
-                "microphone and input",
-                basis.chain().uncertaintyDb(),
-                "calibrate the input in Listen"));
+    List<Doubt> doubts = new ArrayList<>(List.of(peak));
+    boolean byMicrophone = heard.capture().overloadDbSpl() < heard.capture().fullScaleDbSpl();
+    if (!known(basis.peak().origin()) || byMicrophone) { // else heard in the digits that overload
+      doubts.add(
+          new Doubt(
+              "microphone and input",
+              basis.chain().uncertaintyDb(),
+              "calibrate the input in Listen"));
+    }
+    heard
+        .capture()
+        .automatic()
+        .ifPresent(stage ->
+            doubts.add(
+                new Doubt(
+                    "a gain that sets itself",
+                    Basis.AUTOMATIC_DB,
+                    "switch off the automatic gain of “" + stage.name() + "”")));
+    return doubts;
   }
 
   private static boolean known(Origin origin) {

@@ -49,6 +49,9 @@ public record Basis(
   /** Sensitivities and gains by data sheet (common practice). */
   public static final double CHAIN_DB = 3;
 
+  /** Automatic gains move over some 30 dB (common practice), evenly: 30 / sqrt(12). */
+  public static final double AUTOMATIC_DB = 9;
+
   /** Self-noise and hiss by data sheet (common practice). */
   public static final double OWN_NOISE_DB = 2;
 

@@ -10,6 +10,7 @@ import nullroom.core.ReferenceTable;
 import nullroom.core.TestRooms;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Pattern;
+import nullroom.core.acoustics.Stage;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.book.Brief;
 import nullroom.core.book.School;
@@ -99,6 +100,38 @@ class GainPlanTest {
     assertThat(hot.limiter()).isTrue();
     assertThat(hot.safetyTrackDb()).isPositive();
     assertThat(hot.shoutDbfs() - hot.safetyTrackDb()).isLessThanOrEqualTo(-6);
+  }
+
+  @Test
+  @DisplayName("stages: gain before the preamp is gain it need not have; what overloads is named")
+  void stages() {
+    Capture bare = chain(-40, -125);
+    GainPlan plan = plan(VocalEffort.NORMAL, bare, School.AVERAGE);
+    Stage booster = new Stage("booster", 20, -128, -10, false);
+    GainPlan boosted = plan(VocalEffort.NORMAL, bare.withStages(List.of(booster)), School.AVERAGE);
+    assertThat(boosted.gainDb()).isLessThan(60);
+    assertThat(boosted.gainDb() - plan.gainDb()).isEqualTo(-20);
+    Stage weak = new Stage("transmitter", 0, -120, -60, false);
+    assertThat(
+            plan(VocalEffort.LOUD, chain(-38, -125).withStages(List.of(weak)), School.PEAKS)
+                .advice()
+                .getFirst())
+        .contains("overload “transmitter” by");
+  }
+
+  @Test
+  @DisplayName("a gain that sets itself cannot be planned, and what depends on it cannot be told")
+  void automatic() {
+    Stage automatic =
+        new Stage("camera", 0, Stage.NO_NOISE_DBU, Stage.NO_LIMIT_DBU, false).automatic(true);
+    Capture chain = chain(-38, -125).withStages(List.of(automatic));
+    assertThat(plan(VocalEffort.NORMAL, chain, School.PEAKS).advice().getFirst())
+        .contains("“camera” sets its own gain");
+    Margin before = Verdicts.of(heard(VocalEffort.NORMAL, chain(-38, -125)), TARGETS).safe();
+    Margin safe = Verdicts.of(heard(VocalEffort.NORMAL, chain), TARGETS).safe();
+    assertThat(safe.db()).isEqualTo(before.db());
+    assertThat(safe.uncertaintyDb()).isGreaterThan(9);
+    assertThat(safe.largestDoubt().remedy()).contains("switch off the automatic gain of “camera”");
   }
 
   @Test

@@ -6,6 +6,7 @@ import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Directivity;
 import nullroom.core.acoustics.Pattern;
+import nullroom.core.acoustics.Stage;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.room.Aim;
 import nullroom.core.room.Camera;
@@ -77,7 +78,23 @@ final class PlacedJson {
   }
 
   static Capture capture(Field f) {
-    f.object();
+    List<Stage> stages = f.object().elements("stages").stream().map(PlacedJson::stage).toList();
+    Capture bare = bare(f);
+    return f.checked(() -> bare.withStages(stages));
+  }
+
+  private static Stage stage(Field f) {
+    String name = f.object().required("name").text();
+    return f.checked(() ->
+        new Stage(
+            name,
+            f.number("gainDb", 0),
+            f.number("einDbu", Stage.NO_NOISE_DBU),
+            f.number("limitDbu", Stage.NO_LIMIT_DBU),
+            f.optional("automatic").map(Field::flag).orElse(false)));
+  }
+
+  private static Capture bare(Field f) {
     Pattern pattern =
         f.optional("pattern").map(p -> p.oneOf(Pattern.class)).orElse(Pattern.CARDIOID);
     Optional<Field> digits = f.optional("dbfsAt94DbSpl");
@@ -157,6 +174,10 @@ final class PlacedJson {
     out.put("pattern", c.pattern().id())
         .put("selfNoiseDbA", c.selfNoiseDbA())
         .put("maxDbSpl", c.maxDbSpl());
+    if (!c.stages().isEmpty()) {
+      ArrayNode row = out.putArray("stages");
+      c.stages().forEach(s -> write(s, row.addObject()));
+    }
     if (!c.preamp()) {
       out.put("dbfsAt94DbSpl", c.dbfsAt94DbSpl()).put("bits", c.bits());
       return;
@@ -166,5 +187,10 @@ final class PlacedJson {
         .put("gainDb", c.gainDb())
         .put("fullScaleDbu", c.fullScaleDbu())
         .put("bits", c.bits());
+  }
+
+  private static void write(Stage s, ObjectNode out) {
+    out.put("name", s.name()).put("gainDb", s.gainDb()).put("einDbu", s.einDbu());
+    out.put("limitDbu", s.limitDbu()).put("automatic", s.automatic());
   }
 }

@@ -2,8 +2,10 @@ package nullroom.io.book;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import nullroom.core.Trouble;
+import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Cloth;
 import nullroom.core.room.Movement;
 import nullroom.core.room.Ride;
@@ -59,6 +61,34 @@ class SetUpJsonTest {
                 "\"absorption\": [0.1, 0.2, 0.3, 0.4, 0.5, 0.5, 0.5, 0.5],"
                     + " \"transmission\": [0.8, 0.7, 0.6, 0.5, 0.4, 0.3, 0.3, 0.3]"));
     assertThat(RoomJson.read(RoomJson.write(stated))).isEqualTo(stated);
+  }
+
+  @Test
+  @DisplayName("stages behind a microphone, of digits too, are read and written alike")
+  void stages() {
+    String row =
+        ", \"stages\": [{\"name\": \"transmitter\", \"gainDb\": 12, \"einDbu\": -118, \"limitDbu\": -20},"
+            + " {\"name\": \"camera\", \"automatic\": true}]";
+    Room room = read(SEVERAL.replace("\"pattern\": \"omni\"", "\"pattern\": \"omni\"" + row));
+    Capture clip = room.setUp().microphones().getFirst().it().capture();
+    assertThat(clip.stages()).hasSize(2);
+    assertThat(clip.automatic().orElseThrow().name()).isEqualTo("camera");
+    assertThat(RoomJson.read(RoomJson.write(room))).isEqualTo(room);
+    Room digital =
+        read(
+            SEVERAL.replace(
+                "\"pattern\": \"omni\"", "\"pattern\": \"omni\", \"dbfsAt94DbSpl\": -26" + row));
+    Capture phone = digital.setUp().microphones().getFirst().it().capture();
+    assertThat(phone.dbfsAt94DbSpl()).isCloseTo(-26, within(1e-9));
+    assertThat(phone.fullScaleDbSpl()).isCloseTo(94 + 26 - 12, within(1e-9));
+    assertThat(RoomJson.read(RoomJson.write(digital))).isEqualTo(digital);
+    assertThatThrownBy(() ->
+            read(
+                SEVERAL.replace(
+                    "\"pattern\": \"omni\"",
+                    "\"pattern\": \"omni\", \"stages\": [{\"name\": \"x\", \"gainDb\": 500}]")))
+        .isInstanceOf(Trouble.BadField.class)
+        .hasMessageContaining("gainDb 500.0 is outside");
   }
 
   @Test
