@@ -169,7 +169,9 @@ class StationModelsTest extends DeskTest {
   void allTypesAreRankedByTheirWeakestMarginAtTheirOwnGain() {
     MicModel model = Fx.on(() -> new MicModel(desk));
     var choices = model.choices();
-    assertThat(choices).hasSize(MicrophoneType.ALL.size());
+    assertThat(choices)
+        .as("the clip-on under cloth is one for itself")
+        .hasSize(MicrophoneType.ALL.size() - 1);
     double last = Double.POSITIVE_INFINITY;
     for (MicModel.Choice choice : choices) {
       double over = choice.verdicts().weakest().overDb();

@@ -8,7 +8,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Executor;
 import nullroom.app.desktop.Desktop;
-import nullroom.app.desktop.FirstRoom;
 import nullroom.app.shell.BookSession;
 import nullroom.app.shell.Inputs;
 import nullroom.app.shell.Live;
@@ -16,6 +15,7 @@ import nullroom.app.shell.StationContext;
 import nullroom.app.shell.Work;
 import nullroom.core.book.RoomBook;
 import nullroom.core.predict.Heard;
+import nullroom.core.room.FirstRoom;
 import nullroom.io.book.BookFolder;
 import nullroom.io.device.SimulatedDevice;
 

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import nullroom.core.Trouble;
 import nullroom.core.book.Listening;
+import nullroom.core.book.Place;
 import nullroom.core.book.RoomBook;
 import nullroom.core.book.SurveyNote;
 import nullroom.core.book.Suspect;
@@ -62,9 +63,7 @@ final class CheckCommand implements Callable<Integer> {
   }
 
   private void checkFiles(RoomBook book, List<String> wrong) {
-    List<String> sounds = new ArrayList<>(sounds(book.listening()));
-    book.decays().measured().forEach(d -> sounds.add(d.sound()));
-    book.decays().estimate().ifPresent(e -> sounds.add(e.sound()));
+    List<String> sounds = book.places().stream().flatMap(p -> sounds(p).stream()).toList();
     Instant end = Instant.now().plus(LONGEST);
     int left = 0;
     for (String sound : sounds.stream().distinct().toList()) {
@@ -74,7 +73,9 @@ final class CheckCommand implements Callable<Integer> {
         checkSound(sound, wrong);
       }
     }
-    for (SurveyNote survey : book.listening().surveys()) {
+    List<SurveyNote> surveys =
+        book.places().stream().flatMap(p -> p.listening().surveys().stream()).toList();
+    for (SurveyNote survey : surveys) {
       if (Instant.now().isAfter(end)) {
         left++;
       } else {
@@ -86,8 +87,11 @@ final class CheckCommand implements Callable<Integer> {
     }
   }
 
-  private static List<String> sounds(Listening listening) {
+  private static List<String> sounds(Place place) {
     List<String> sounds = new ArrayList<>();
+    place.decays().measured().forEach(d -> sounds.add(d.sound()));
+    place.decays().estimate().ifPresent(e -> sounds.add(e.sound()));
+    Listening listening = place.listening();
     listening.noise().ifPresent(n -> sounds.add(n.sound()));
     listening.spots().forEach(spot -> sounds.add(spot.sound()));
     for (Suspect suspect : listening.suspects()) {

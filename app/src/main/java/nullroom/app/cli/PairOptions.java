@@ -5,8 +5,14 @@ import nullroom.core.book.RoomBook;
 import nullroom.core.room.Room;
 import picocli.CommandLine.Option;
 
-/** Which voice and which microphone of several are judged. */
+/** Which place, which voice and which microphone of several are judged. */
 final class PairOptions {
+  @Option(
+      names = "--place",
+      paramLabel = "NAME",
+      description = "the place of a book; default: the one it was left at")
+  Optional<String> place = Optional.empty();
+
   @Option(
       names = "--voice",
       paramLabel = "NAME",
@@ -22,9 +28,10 @@ final class PairOptions {
   /**
    * The book with these judged.
    *
-   * @throws nullroom.core.Trouble.BadField where its room has none of that name
+   * @throws nullroom.core.Trouble.BadField where it has none of that name
    */
-  RoomBook judged(RoomBook book) {
+  RoomBook judged(RoomBook whole) {
+    RoomBook book = place.map(whole::goTo).orElse(whole);
     Room room = book.room();
     return voice.isEmpty() && microphone.isEmpty()
         ? book

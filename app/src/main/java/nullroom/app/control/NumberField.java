@@ -1,6 +1,7 @@
 package nullroom.app.control;
 
 import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleConsumer;
 import java.util.function.DoubleFunction;
@@ -106,6 +107,18 @@ public final class NumberField extends VBox {
   public void setOnNothing(Runnable heard) {
     mayBeEmpty = true;
     onNothing = heard;
+  }
+
+  /** What holds while the field is empty, shown in it. */
+  public void setUsual(Optional<Double> usual) {
+    field.setPromptText(usual.map(n -> entry.print().apply(n)).orElse(""));
+    field
+        .textProperty()
+        .subscribe(text -> {
+          boolean says = usual.isPresent() && text.isEmpty();
+          after.setText(
+              says ? entry.unit() + (entry.unit().isEmpty() ? "usual" : ", usual") : entry.unit());
+        });
   }
 
   /** Shows a number, or an empty field where there is none. */

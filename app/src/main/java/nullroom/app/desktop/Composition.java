@@ -116,7 +116,7 @@ public final class Composition {
                 room.say(),
                 () -> new RoomView(room, context).node(),
                 Optional.empty(),
-                () -> room.trace().leave()),
+                room::leave),
             new OpenStation(Station.DRESS, dress.say(), () -> new DressView(dress, context).node()),
             new OpenStation(Station.MIC, mic.say(), () -> new MicView(mic, context).node()),
             new OpenStation(

@@ -16,6 +16,7 @@ import nullroom.core.Trouble;
 import nullroom.core.book.Goal;
 import nullroom.core.book.Hearing;
 import nullroom.core.book.RoomBook;
+import nullroom.core.room.FirstRoom;
 import nullroom.core.room.Room;
 import nullroom.io.book.BookFolder;
 import nullroom.io.device.AudioDevice;

@@ -69,6 +69,9 @@ final class GainPage {
           effort.show(model.effort());
           school.show(model.staging().school());
           material.show(model.staging().material());
+          if (!microphone.getItems().equals(model.types())) {
+            microphone.offer(model.types());
+          }
           microphone.show(model.type().orElse(null));
           distance.show(model.distanceMetres());
           allowance.show(model.staging().allowanceDb());
@@ -82,11 +85,7 @@ final class GainPage {
 
   private static Choice<MicrophoneType> microphone(LevelModel model) {
     return new Choice<>(
-        "level-microphone",
-        "microphone",
-        MicrophoneType.ALL,
-        MicrophoneType::label,
-        model::setType);
+        "level-microphone", "microphone", model.types(), MicrophoneType::label, model::setType);
   }
 
   private static NumberField allowance(LevelModel model) {

@@ -2,6 +2,7 @@ package nullroom.app.level;
 
 import java.nio.file.Path;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javafx.beans.property.ObjectProperty;
@@ -110,9 +111,14 @@ public final class LevelModel {
         "Change the distance", microphone().atDistance(book().room().requireTalker().at(), metres));
   }
 
+  /** Microphones to choose from: those on the shelf, then the generic classes. */
+  public List<MicrophoneType> types() {
+    return book().shelf().known();
+  }
+
   /** The microphone in use, where it is one of the list. */
   public Optional<MicrophoneType> type() {
-    return MicrophoneType.in(microphone().capture());
+    return MicrophoneType.in(microphone().capture(), types());
   }
 
   /** Uses another microphone. */

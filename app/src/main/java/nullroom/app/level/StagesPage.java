@@ -15,6 +15,7 @@ import javafx.scene.layout.VBox;
 import nullroom.app.control.FigureTable;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.Row;
+import nullroom.app.control.SameFocus;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
@@ -77,8 +78,14 @@ final class StagesPage {
     plot.redraw();
     if (!shown.equals(model.stages())) {
       shown = model.stages();
-      rows.getChildren()
-          .setAll(IntStream.range(0, shown.size()).mapToObj(i -> row(shown.get(i), i)).toList());
+      SameFocus.through(
+          rows,
+          () ->
+              rows.getChildren()
+                  .setAll(
+                      IntStream.range(0, shown.size())
+                          .mapToObj(i -> row(shown.get(i), i))
+                          .toList()));
     }
     none.setVisible(shown.isEmpty());
     none.setManaged(shown.isEmpty());

@@ -31,7 +31,8 @@ public final class ChainModel {
             n.chain()
                 .map(c ->
                     Figures.say(
-                            "made with %s, %.0f dB of gain", MicrophoneType.nameOf(c), c.gainDb())
+                            "made with %s, %.0f dB of gain",
+                            MicrophoneType.nameOf(c, book().shelf().known()), c.gainDb())
                         + (n.simulated() ? " (simulated)" : ""))
                 .orElse("made with an unknown microphone or gain"))
         .orElse("");
@@ -53,7 +54,7 @@ public final class ChainModel {
   public String described(boolean shortly) {
     return Figures.say(
         shortly ? "%s, %.0f dB" : "the %s at %.0f dB of gain",
-        MicrophoneType.nameOf(described()),
+        MicrophoneType.nameOf(described(), book().shelf().known()),
         described().gainDb());
   }
 

@@ -1,11 +1,18 @@
 package nullroom.app.mic;
 
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationText;
 import nullroom.core.Figures;
+import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.book.RoomBook;
 import nullroom.core.plan.Ladder;
@@ -26,12 +33,15 @@ public final class MicModel {
 
   private final StationContext context;
   private final StationText say;
+  private final ObjectProperty<MicPage> page = new SimpleObjectProperty<>(MicPage.HERE);
+  private final ShelfModel shelf;
   private long rankedAt = -1;
   private List<Choice> ranking = List.of();
 
   /** A model that works with a context. */
   public MicModel(StationContext context) {
     this.context = context;
+    shelf = new ShelfModel(context);
     say =
         StationText.of(
             context.session(),
@@ -39,6 +49,21 @@ public final class MicModel {
             this::sayMeaning,
             () -> Figures.say("%.0f cm", 100 * distanceMetres()),
             () -> context.session().ladder().whyOf("voice"));
+  }
+
+  /** The page shown. */
+  public ObjectProperty<MicPage> pageProperty() {
+    return page;
+  }
+
+  /** What there is to record with. */
+  public ShelfModel shelf() {
+    return shelf;
+  }
+
+  /** Whether the user's own microphones are compared, in place of the generic classes. */
+  public boolean byShelf() {
+    return !book().shelf().types().isEmpty();
   }
 
   /** The station's words. */
@@ -85,23 +110,31 @@ public final class MicModel {
 
   /** The type in use, where it is one of the list. */
   public Optional<MicrophoneType> type() {
-    return MicrophoneType.in(microphone().capture());
+    return MicrophoneType.in(microphone().capture(), book().shelf().known());
   }
 
   /**
-   * All types at this place, each with the gain that suits it, the strongest weakest margin first.
+   * All that are compared at this place, each with the gain that suits it, the strongest weakest
+   * margin first. Of several that would do the same here the first stands for all.
    */
   public List<Choice> choices() {
     long now = context.session().revisionProperty().get();
     if (now != rankedAt) {
       rankedAt = now;
       ranking =
-          MicrophoneType.ALL.stream()
+          compared().stream()
               .map(t -> new Choice(t, verdictsWith(t), t.isIn(microphone().capture())))
-              .sorted(java.util.Comparator.comparingDouble(this::weakestOver).reversed())
+              .sorted(Comparator.comparingDouble(this::weakestOver).reversed())
               .toList();
     }
     return ranking;
+  }
+
+  private Collection<MicrophoneType> compared() {
+    Map<Capture, MicrophoneType> different = new LinkedHashMap<>();
+    List<MicrophoneType> all = byShelf() ? book().shelf().types() : MicrophoneType.ALL;
+    all.forEach(t -> different.putIfAbsent(t.on(microphone().capture()), t));
+    return different.values();
   }
 
   private double weakestOver(Choice choice) {

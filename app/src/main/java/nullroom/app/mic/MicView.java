@@ -1,128 +1,32 @@
 package nullroom.app.mic;
 
-import java.util.ArrayList;
-import java.util.HashMap;
-import java.util.List;
-import java.util.Map;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
-import nullroom.app.control.Dial;
-import nullroom.app.control.FigureTable;
-import nullroom.app.control.Fitted;
-import nullroom.app.control.WhileShown;
-import nullroom.app.control.Wrapped;
+import nullroom.app.shell.PageParts;
+import nullroom.app.shell.Pages;
 import nullroom.app.shell.Station;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationFrame;
-import nullroom.app.shell.Units;
-import nullroom.core.Figures;
-import nullroom.core.acoustics.MicrophoneType;
-import nullroom.core.plan.Margin;
-import nullroom.core.plan.Verdict;
 
 /** The microphone station's nodes. */
 public final class MicView {
   private final Node node;
-  private final MicModel model;
-  private final FigureTable table;
-  private final Label targets = new Wrapped("", "soft");
-  private final Map<MicrophoneType, Button> buttons = new HashMap<>();
 
   /** A view of a model. */
   public MicView(MicModel model, StationContext context) {
-    this.model = model;
-    table = new FigureTable("mic-types", context.asked()::set);
-    MicSide side = new MicSide(model);
-    Dial distance =
-        new Dial(
-            "Distance",
-            "cm",
-            3,
-            250,
-            "%.0f",
-            cm -> say(context, () -> model.setDistance(cm / 100)));
-    Dial angle =
-        new Dial(
-            "Off the mouth’s axis",
-            "°",
-            0,
-            180,
-            "%.0f",
-            degrees -> say(context, () -> model.setAngle(degrees)));
-    context
-        .units()
-        .subscribe(units ->
-            distance.setSaid(
-                cm -> units == Units.FEET ? units.length(cm / 100) : Figures.say("%.0f cm", cm)));
-    VBox right = new VBox(distance, angle, table, targets);
-    right.getStyleClass().add("pictures");
-    HBox picture = new HBox(side, right);
-    picture.getStyleClass().add("pictures");
-    HBox.setHgrow(side, Priority.ALWAYS);
-    Runnable refresh =
-        () -> {
-          side.redraw();
-          distance.show(model.distanceMetres() * 100);
-          angle.show(model.angleDegrees());
-          fill();
-        };
-    WhileShown.follow(picture, refresh, context.session().revisionProperty());
-    refresh.run();
-    node = StationFrame.of(Station.MIC, model.say(), new Fitted(picture), new HBox(), context);
+    Pages<MicPage> pages =
+        new Pages<>(MicPage.class, model.pageProperty(), page -> parts(page, model, context));
+    node = StationFrame.of(Station.MIC, model.say(), pages.picture(), pages.controls(), context);
   }
 
-  private static void say(StationContext context, Runnable edit) {
-    try {
-      edit.run();
-      context.work().say("");
-    } catch (nullroom.core.Trouble e) {
-      context.work().warn("There the microphone would stand outside the room.");
-    }
-  }
-
-  private void fill() {
-    List<List<?>> rows = new ArrayList<>();
-    for (MicModel.Choice choice : model.choices()) {
-      List<Object> cells = new ArrayList<>(List.of(button(choice)));
-      for (Margin margin : choice.verdicts().all()) {
-        Verdict verdict = margin.verdict();
-        cells.add(
-            new FigureTable.Figure(
-                Figures.say("%.0f dB %s", margin.db(), verdict.sign()),
-                () -> model.why(choice.type(), margin.name()),
-                "cell",
-                "margin-" + verdict.id()));
+  private static PageParts parts(MicPage page, MicModel model, StationContext context) {
+    return switch (page) {
+      case HERE -> new PageParts(new HerePage(model, context).node(), new HBox());
+      case SHELF -> {
+        ShelfPage shelf = new ShelfPage(model.shelf(), context);
+        yield new PageParts(shelf.node(), shelf.files());
       }
-      rows.add(cells);
-    }
-    targets.setText(
-        Figures.say(
-            "targets %.0f, %.0f, %.0f dB   ● met   ◆ close   ▲ short   ? cannot tell   each at its own right gain",
-            model.targets().quietDb(), model.targets().clearDb(), model.targets().safeDb()));
-    table.show(List.of("All types at this spot", "Quiet", "Clear", "Safe"), rows);
-  }
-
-  /** Made once for each type: buttons cost more than all figures beside them. */
-  private Button button(MicModel.Choice choice) {
-    Button name = buttons.computeIfAbsent(choice.type(), this::button);
-    name.setText(choice.type().label() + (choice.inUse() ? "  ✓" : ""));
-    String look = choice.inUse() ? "chosen" : "choice";
-    if (!name.getStyleClass().contains(look)) {
-      name.getStyleClass().setAll("button", "plain", look);
-    }
-    return name;
-  }
-
-  private Button button(MicrophoneType type) {
-    Button name = new Button();
-    name.setMinWidth(Region.USE_PREF_SIZE);
-    name.setOnAction(e -> model.setType(type));
-    return name;
+    };
   }
 
   /** The nodes. */

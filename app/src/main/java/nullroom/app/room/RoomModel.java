@@ -9,6 +9,7 @@ import java.util.function.UnaryOperator;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.control.ItemHandler;
+import nullroom.app.shell.Newest;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationText;
 import nullroom.core.Figures;
@@ -37,6 +38,7 @@ public final class RoomModel {
   private final SetUpModel setUp;
   private final MaterialsModel materials;
   private final TraceModel trace;
+  private final PlacesModel places;
 
   /**
    * A model that works with a context.
@@ -51,6 +53,7 @@ public final class RoomModel {
     setUp = new SetUpModel(context);
     materials = new MaterialsModel(context);
     trace = new TraceModel(context, background);
+    places = new PlacesModel(context, new Newest(background, context.work()::warn));
     say =
         StationText.of(
             context.session(),
@@ -103,6 +106,17 @@ public final class RoomModel {
   /** The table of materials. */
   public MaterialsModel materials() {
     return materials;
+  }
+
+  /** The places of the book. */
+  public PlacesModel places() {
+    return places;
+  }
+
+  /** Ends what goes on in the background. */
+  public void leave() {
+    trace.leave();
+    places.leave();
   }
 
   /** The room traced. */

@@ -9,6 +9,7 @@ public enum RoomPage implements Pages.Page {
   SET_UP("Set-up", "who speaks, what listens, films and plays; what rides on what"),
   FURNITURE("Furniture", "what stands in the room"),
   SPOTS("Spots", "places to record from, side by side"),
+  PLACES("Places", "bedroom, living room, wardrobe: all places of this book, side by side"),
   MODEL("Model", "the description against what was measured"),
   MATERIALS("Materials", "what surfaces take up, and layers of your own");
 

@@ -84,6 +84,7 @@ public final class RoomView {
       case SET_UP -> new PageParts(new SetUpPage(model, context).node(), new HBox());
       case FURNITURE -> new PageParts(new FurniturePage(model, context).node(), new HBox());
       case SPOTS -> new PageParts(new SpotsPage(model, context).node(), new HBox());
+      case PLACES -> new PageParts(new PlacesPage(model.places(), context).node(), new HBox());
       case MODEL -> new PageParts(new ModelPage(model.trace(), context).node(), new HBox());
       case MATERIALS -> new PageParts(new MaterialsPage(model, context).node(), new HBox());
     };

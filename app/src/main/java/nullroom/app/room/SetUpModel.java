@@ -49,6 +49,11 @@ public final class SetUpModel {
     return room().setUp();
   }
 
+  /** Microphones to choose from: those on the shelf, then the generic classes. */
+  public List<MicrophoneType> types() {
+    return context.session().book().shelf().known();
+  }
+
   /** All members, as they are listed. */
   public List<RoomItem> items() {
     return RoomItem.of(room()).stream()

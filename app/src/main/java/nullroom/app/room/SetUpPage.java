@@ -16,6 +16,7 @@ import nullroom.app.control.Choice;
 import nullroom.app.control.FoldOut;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.Row;
+import nullroom.app.control.SameFocus;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
@@ -93,7 +94,8 @@ final class SetUpPage {
 
   private void refresh() {
     foldOut.show(context.session().book().room());
-    list.getChildren().setAll(model.items().stream().map(this::row).toList());
+    SameFocus.through(
+        list, () -> list.getChildren().setAll(model.items().stream().map(this::row).toList()));
   }
 
   private Row row(RoomItem item) {
@@ -177,12 +179,13 @@ final class SetUpPage {
         new Choice<>(
             "type-" + id(item),
             "type of " + model.member(item).name(),
-            MicrophoneType.ALL,
+            model.types(),
             MicrophoneType::label,
             chosen -> attempt(() -> model.type(item, chosen)));
     type.setNothing("a chain of your own");
     type.show(
-        MicrophoneType.in(model.setUp().microphones().get(item.index()).it().capture())
+        MicrophoneType.in(
+                model.setUp().microphones().get(item.index()).it().capture(), model.types())
             .orElse(null));
     type.setPrefWidth(CHOICE_WIDTH);
     return type;

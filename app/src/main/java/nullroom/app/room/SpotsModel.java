@@ -8,6 +8,7 @@ import nullroom.app.shell.StationContext;
 import nullroom.core.Trouble;
 import nullroom.core.book.RoomBook;
 import nullroom.core.book.Spot;
+import nullroom.core.plan.Compared;
 import nullroom.core.plan.Ladder;
 import nullroom.core.plan.Verdicts;
 import nullroom.core.plan.Why;
@@ -39,12 +40,9 @@ public final class SpotsModel {
 
   /** All, that with the largest weakest margin first. */
   public List<Judged> all() {
-    Spot now = Spot.of("", book().room());
     List<Judged> all = new ArrayList<>();
     for (Spot spot : book().spots()) {
-      boolean here =
-          spot.talkerAt().equals(now.talkerAt()) && spot.microphoneAt().equals(now.microphoneAt());
-      all.add(new Judged(spot, verdicts(spot), here));
+      all.add(new Judged(spot, ladder(spot).map(Ladder::verdicts), spot.isIn(book().room())));
     }
     all.sort(
         Comparator.comparingDouble((Judged j) ->
@@ -53,12 +51,8 @@ public final class SpotsModel {
     return all;
   }
 
-  private Optional<Verdicts> verdicts(Spot spot) {
-    try {
-      return Optional.of(verdicts(spot.in(book().room())));
-    } catch (Trouble.BadField doesNotFit) {
-      return Optional.empty();
-    }
+  private Optional<Ladder> ladder(Spot spot) {
+    return Compared.ladder(book(), spot, context.session().refinement());
   }
 
   /**
@@ -72,10 +66,7 @@ public final class SpotsModel {
 
   /** Why a margin is what it is at a spot; empty where the spot no longer fits. */
   public Optional<Why> why(Spot spot, Margins.Kind kind) {
-    return verdicts(spot)
-        .flatMap(v ->
-            Ladder.of(context.session().heard(spot.in(book().room())), book().goal().targets())
-                .findWhy(v.get(kind).name()));
+    return ladder(spot).flatMap(l -> l.findWhy(l.verdicts().get(kind).name()));
   }
 
   private Verdicts verdicts(Room room) {

@@ -123,6 +123,11 @@ public final class BookSession {
     return Hearing.of(book(), refinement);
   }
 
+  /** What tracing found of the room beyond the quick answer. */
+  public Optional<Refinement> refinement() {
+    return refinement;
+  }
+
   /** The ladder of now. */
   public Ladder ladder() {
     return Ladder.of(heard(), book().goal().targets());

@@ -54,7 +54,7 @@ public final class MainWindow {
       Runnable onSpace,
       BiConsumer<Station, Path> onDrop,
       Executor executor) {
-    rail = new Rail(context.session(), stations);
+    rail = new Rail(context, stations);
     root.getStyleClass().addAll("root-pane", "paper");
     root.setLeft(rail.node());
     root.setRight(right(context, executor));

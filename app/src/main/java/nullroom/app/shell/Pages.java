@@ -9,8 +9,9 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Fitted;
@@ -42,7 +43,7 @@ public final class Pages<P extends Enum<P> & Pages.Page> {
    */
   public Pages(Class<P> kind, ObjectProperty<P> shown, Function<P, PageParts> make) {
     made = new EnumMap<>(kind);
-    HBox tabs = new HBox();
+    FlowPane tabs = new FlowPane();
     tabs.getStyleClass().add("tabs");
     for (P page : kind.getEnumConstants()) {
       tabs.getChildren().add(tab(page, shown));
@@ -60,6 +61,7 @@ public final class Pages<P extends Enum<P> & Pages.Page> {
 
   private static <P extends Enum<P> & Page> ToggleButton tab(P page, ObjectProperty<P> shown) {
     ToggleButton tab = new ToggleButton(page.label());
+    tab.setMinWidth(Region.USE_PREF_SIZE);
     tab.setId("page-" + page.name().toLowerCase(Locale.ROOT));
     tab.setTooltip(new Tooltip(page.hint()));
     tab.setAccessibleText(page.label() + ": " + page.hint());

@@ -15,6 +15,7 @@ import javafx.scene.layout.VBox;
 import javafx.scene.shape.SVGPath;
 import nullroom.app.control.Choice;
 import nullroom.core.book.Goal;
+import nullroom.core.book.Place;
 
 /**
  * The left edge: the book and its goal, then the stations in the order of work, each with its
@@ -24,13 +25,14 @@ final class Rail {
   private final VBox box = new VBox();
   private final ObjectProperty<Station> station = new SimpleObjectProperty<>(Station.LISTEN);
 
-  Rail(BookSession session, List<OpenStation> stations) {
+  Rail(StationContext context, List<OpenStation> stations) {
+    BookSession session = context.session();
     Label name = new Label();
     name.textProperty().bind(session.bookProperty().map(b -> b.name()));
     name.getStyleClass().add("book-name");
     name.setWrapText(true);
     box.getStyleClass().add("rail");
-    box.getChildren().addAll(name, goal(session));
+    box.getChildren().addAll(name, place(context), goal(session));
     for (OpenStation s : stations) {
       box.getChildren().add(button(s.station(), s.text().figure()));
     }
@@ -42,6 +44,34 @@ final class Rail {
 
   ObjectProperty<Station> stationProperty() {
     return station;
+  }
+
+  /** Which place of several is the one of now. */
+  private static Node place(StationContext context) {
+    Choice<String> place =
+        new Choice<>(
+            "place",
+            "the place that is looked at",
+            List.of(),
+            name -> name,
+            name -> context.work().attempt(() -> context.goTo(name), () -> {}));
+    place.setMaxWidth(Double.MAX_VALUE);
+    place
+        .disableProperty()
+        .bind(context.work().runningProperty().or(context.live().runningProperty()));
+    context
+        .session()
+        .bookProperty()
+        .subscribe(b -> {
+          List<String> names = b.places().stream().map(Place::name).toList();
+          if (!place.getItems().equals(names)) {
+            place.offer(names);
+          }
+          place.show(b.here().name());
+          place.setVisible(names.size() > 1);
+          place.setManaged(names.size() > 1);
+        });
+    return place;
   }
 
   private static Node goal(BookSession session) {

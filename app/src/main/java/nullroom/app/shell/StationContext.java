@@ -11,12 +11,14 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.function.ToDoubleFunction;
+import java.util.function.UnaryOperator;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import nullroom.core.Figures;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.book.DecayMeasurement;
+import nullroom.core.book.RoomBook;
 import nullroom.core.plan.Why;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.SoundFile;
@@ -284,6 +286,29 @@ public record StationContext(
           }
         },
         done);
+  }
+
+  /**
+   * Goes to another place of the book.
+   *
+   * @throws Trouble.BadField while something is recorded, or where there is none of that name
+   */
+  public void goTo(String place) {
+    elsewhere("Go to " + place, b -> b.goTo(place));
+  }
+
+  /**
+   * An edit after which another place is the one of now.
+   *
+   * @throws Trouble.BadField while something is recorded: what is heard belongs to the place that
+   *     it is heard in
+   */
+  public void elsewhere(String name, UnaryOperator<RoomBook> edit) {
+    if (work.runningProperty().get() || live.runningProperty().get()) {
+      throw new Trouble.BadField(
+          "place", "not while something is heard here; stop that first, or wait until it is done");
+    }
+    session.edit(name, edit);
   }
 
   /** Now, to the minute, as measurements are dated. */

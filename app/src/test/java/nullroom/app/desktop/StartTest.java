@@ -17,6 +17,7 @@ import nullroom.app.TestBooks;
 import nullroom.core.Trouble;
 import nullroom.core.book.Hearing;
 import nullroom.core.book.RoomBook;
+import nullroom.core.room.FirstRoom;
 import nullroom.core.room.Room;
 import nullroom.io.book.BookFolder;
 import org.junit.jupiter.api.BeforeAll;

@@ -22,6 +22,7 @@ import nullroom.app.room.RoomPage;
 import nullroom.app.shell.Station;
 import nullroom.app.shell.Units;
 import nullroom.core.book.RoomBook;
+import nullroom.core.room.FirstRoom;
 import nullroom.io.book.BookFolder;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;

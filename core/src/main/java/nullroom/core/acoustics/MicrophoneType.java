@@ -4,64 +4,79 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
+import nullroom.core.Keyed;
+import nullroom.core.Table;
+import org.apache.commons.csv.CSVRecord;
 
 /**
  * A generic class of microphone with usual figures (ranges of the trade, common practice; a
- * dynamic's self-noise is the thermal noise of its coil, about -131 dBu A-weighted).
+ * dynamic's self-noise is the thermal noise of its coil, about -131 dBu A-weighted; earbud and
+ * clip-on under cloth from memory), or one of the user's own.
  *
+ * @param id key of the class
  * @param label name for people
  * @param pattern polar pattern
  * @param selfNoiseDbA equivalent noise level
  * @param maxDbSpl overload level
  * @param sensitivityDbvPerPascal output at 94 dB SPL; of what is digital without meaning
  * @param dbfsAt94DbSpl of what is digital: level of its digits at 94 dB SPL
+ * @param connector how it is plugged in
+ * @param power what it needs
+ * @param mounts what it can be held by
+ * @param price in the user's currency
  */
 public record MicrophoneType(
+    String id,
     String label,
     Pattern pattern,
     double selfNoiseDbA,
     double maxDbSpl,
     double sensitivityDbvPerPascal,
-    OptionalDouble dbfsAt94DbSpl) {
-  /** A microphone that needs a preamp. */
-  public MicrophoneType(
-      String label,
-      Pattern pattern,
-      double selfNoiseDbA,
-      double maxDbSpl,
-      double sensitivityDbvPerPascal) {
-    this(label, pattern, selfNoiseDbA, maxDbSpl, sensitivityDbvPerPascal, OptionalDouble.empty());
-  }
-
-  /** One that gives digits by itself, which reach full scale at its highest level. */
-  private static MicrophoneType digital(
-      String label, Pattern pattern, double selfNoiseDbA, double maxDbSpl) {
-    return new MicrophoneType(
-        label, pattern, selfNoiseDbA, maxDbSpl, 0, OptionalDouble.of(94 - maxDbSpl));
-  }
-
+    OptionalDouble dbfsAt94DbSpl,
+    Connector connector,
+    Power power,
+    List<Mount> mounts,
+    double price) {
   /** The preamp that takes the place of none, where a microphone needs one: of a home interface. */
   private static final double USUAL_EIN_DBU = -125;
 
   private static final double USUAL_GAIN_DB = 40;
   private static final double USUAL_FULL_SCALE_DBU = 20;
 
-  /** The types to choose from. */
+  /** The classes to choose from. */
   public static final List<MicrophoneType> ALL =
-      List.of(
-          new MicrophoneType("Clip-on, omni", Pattern.OMNI, 28, 120, -42),
-          new MicrophoneType("Small condenser, omni", Pattern.OMNI, 17, 135, -38),
-          new MicrophoneType("Small condenser, cardioid", Pattern.CARDIOID, 16, 135, -38),
-          new MicrophoneType("Small condenser, hypercardioid", Pattern.HYPERCARDIOID, 16, 132, -38),
-          new MicrophoneType("Large condenser, cardioid", Pattern.CARDIOID, 9, 135, -33),
-          new MicrophoneType("Camera short shotgun", Pattern.SUPERCARDIOID, 19, 120, -33),
-          new MicrophoneType("Broadcast dynamic", Pattern.CARDIOID, 16, 145, -55),
-          new MicrophoneType("Ribbon", Pattern.FIGURE_EIGHT, 18, 135, -56),
-          digital("Phone, its own", Pattern.OMNI, 31, 120),
-          digital("Laptop or webcam, its own", Pattern.OMNI, 35, 112),
-          digital("Headset, USB", Pattern.CARDIOID, 31, 118),
-          digital("Desktop condenser, USB", Pattern.CARDIOID, 19, 118),
-          digital("Clip-on, wireless set", Pattern.OMNI, 28, 120));
+      Table.rows(MicrophoneType.class, "microphone_classes.csv").stream()
+          .map(MicrophoneType::of)
+          .toList();
+
+  public MicrophoneType {
+    mounts = List.copyOf(mounts);
+  }
+
+  private static MicrophoneType of(CSVRecord row) {
+    return new MicrophoneType(
+        row.get("id"),
+        row.get("label"),
+        one(Pattern.class, row.get("pattern")),
+        Table.number(row, "self_noise_db_a"),
+        Table.number(row, "max_db_spl"),
+        Table.optional(row, "sensitivity_dbv").orElse(0),
+        Table.optional(row, "dbfs_at_94"),
+        one(Connector.class, row.get("connector")),
+        one(Power.class, row.get("power")),
+        Stream.of(row.get("mounts").split(" ")).map(m -> one(Mount.class, m)).toList(),
+        Table.number(row, "price"));
+  }
+
+  private static <E extends Enum<E> & Keyed> E one(Class<E> set, String key) {
+    return Keyed.find(set, key).orElseThrow();
+  }
+
+  /** The class of a key. */
+  public static Optional<MicrophoneType> find(String id) {
+    return ALL.stream().filter(t -> t.id.equals(id)).findFirst();
+  }
 
   /** This microphone on the input of {@code other}; on a usual one where that has no preamp. */
   public Capture on(Capture other) {
@@ -89,14 +104,14 @@ public record MicrophoneType(
   }
 
   /** What stands in front of a chain, in words. */
-  public static String nameOf(Capture capture) {
-    return in(capture)
+  public static String nameOf(Capture capture, List<MicrophoneType> known) {
+    return in(capture, known)
         .map(type -> type.label().toLowerCase(Locale.ROOT))
         .orElse("microphone of your own");
   }
 
-  /** The type in front of a chain, where it is one of {@link #ALL}. */
-  public static Optional<MicrophoneType> in(Capture capture) {
-    return ALL.stream().filter(t -> t.isIn(capture)).findFirst();
+  /** The type in front of a chain, where it is one of those known. */
+  public static Optional<MicrophoneType> in(Capture capture, List<MicrophoneType> known) {
+    return known.stream().filter(t -> t.isIn(capture)).findFirst();
   }
 }

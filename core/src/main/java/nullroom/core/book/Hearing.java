@@ -52,7 +52,7 @@ public final class Hearing {
   private final Optional<PositionAverage> measured;
 
   private Hearing(RoomBook book, Optional<Refinement> refinement) {
-    this.book = book;
+    this.book = book.noise().map(n -> book.with(book.listening().withNoise(n))).orElse(book);
     this.refinement = refinement;
     measured = book.decay().flatMap(d -> book.decays().average());
   }

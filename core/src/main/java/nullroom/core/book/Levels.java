@@ -92,6 +92,16 @@ public record Levels(
     }
   }
 
+  /** What of it holds in another room as well: what is planned and handed over, and the dial. */
+  Levels elsewhere() {
+    return at(NOTHING);
+  }
+
+  /** The same plans with what was found at another place. */
+  Levels at(Levels there) {
+    return new Levels(there.locked, brief, own, staging, there.loudest, there.take, knob);
+  }
+
   /** With a setting found good. */
   public Levels with(Locked setting) {
     return new Levels(Optional.of(setting), brief, own, staging, loudest, take, knob);

@@ -21,6 +21,12 @@ public record Spot(String name, Point talkerAt, double azimuthDegrees, Point mic
         room.requireMicrophone().at());
   }
 
+  /** Whether talker and microphone of a room are there. */
+  public boolean isIn(Room room) {
+    return room.talker().filter(t -> t.at().equals(talkerAt)).isPresent()
+        && room.microphone().filter(m -> m.at().equals(microphoneAt)).isPresent();
+  }
+
   /**
    * The room with both there.
    *

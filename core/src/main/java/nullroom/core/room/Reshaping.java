@@ -84,7 +84,7 @@ final class Reshaping {
   }
 
   /** With all who were there: who would stand outside comes in, and what rides on them follows. */
-  private static Room peopled(Room shaped, Room before) {
+  static Room peopled(Room shaped, Room before) {
     SetUp people = before.setUp();
     for (int i = 0; i < people.talkers().size(); i++) {
       Talker talker = people.talkers().get(i).it();

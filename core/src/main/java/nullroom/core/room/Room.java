@@ -213,6 +213,16 @@ public record Room(
             new Trouble.BadField("microphone", "this room has no microphone; add one to predict"));
   }
 
+  /** A copy under another name. */
+  public Room named(String other) {
+    return new Room(other, enclosure, air, finishes, contents, setUp, noise);
+  }
+
+  /** A copy with everybody and everything of another room's set-up, moved in where it must be. */
+  public Room withSetUpOf(Room before) {
+    return Reshaping.peopled(this, before);
+  }
+
   /** A copy with other contents. */
   public Room with(Contents other) {
     return new Room(name, enclosure, air, finishes, other, setUp, noise);

@@ -39,7 +39,7 @@ class DigitalCaptureTest {
     Capture after = MicrophoneType.ALL.get(2).on(digits);
     assertThat(after.preamp()).isTrue();
     assertThat(after.gainDb()).isEqualTo(40);
-    assertThat(MicrophoneType.in(after)).contains(MicrophoneType.ALL.get(2));
+    assertThat(MicrophoneType.in(after, MicrophoneType.ALL)).contains(MicrophoneType.ALL.get(2));
   }
 
   @Test

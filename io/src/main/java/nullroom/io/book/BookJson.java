@@ -7,7 +7,9 @@ import nullroom.core.book.DecayMeasurement;
 import nullroom.core.book.Decays;
 import nullroom.core.book.Goal;
 import nullroom.core.book.Listening;
+import nullroom.core.book.Place;
 import nullroom.core.book.RoomBook;
+import nullroom.core.book.Shelf;
 import nullroom.core.book.Spot;
 import nullroom.core.room.Room;
 import tools.jackson.core.StreamReadFeature;
@@ -20,7 +22,10 @@ import tools.jackson.databind.node.ObjectNode;
 /** The room book as JSON, documented in docs/book-format.md. */
 final class BookJson {
   /** Raised with every change that an older program could not read. */
-  static final int SCHEMA_VERSION = 3;
+  static final int SCHEMA_VERSION = 4;
+
+  /** Since then recordings keep the chain that they were made with. */
+  private static final int CHAINS_SINCE = 3;
 
   /** Of two members of one name only one could be read: that is a fault, not a choice. */
   private static final JsonMapper JSON =
@@ -33,7 +38,7 @@ final class BookJson {
   static RoomBook read(JsonNode node) {
     Field f = new Field("", node).object();
     double version = f.required("schemaVersion").number();
-    if (version != SCHEMA_VERSION && version != 1 && version != 2) {
+    if (version != Math.rint(version) || version < 1 || version > SCHEMA_VERSION) {
       throw new Trouble.BadField(
           "schemaVersion",
           "is "
@@ -42,16 +47,24 @@ final class BookJson {
               + SCHEMA_VERSION
               + ". Use a newer one");
     }
-    Room room = RoomJson.read(f.required("room").object());
-    Listening listening = ListeningJson.read(f, (int) version);
     return new RoomBook(
         f.required("name").text(),
         f.required("goal").oneOf(Goal.class),
+        place(f, (int) version),
+        f.elements("otherPlaces").stream().map(p -> place(p.object(), (int) version)).toList(),
+        (int) f.number("placesBefore", 0),
+        f.elements("materials").stream().map(FinishJson::own).toList(),
+        f.optional("shelf").map(ShelfJson::read).orElse(Shelf.EMPTY));
+  }
+
+  private static Place place(Field f, int version) {
+    Room room = RoomJson.read(f.required("room").object());
+    Listening listening = ListeningJson.read(f, version);
+    return new Place(
         room,
-        version < SCHEMA_VERSION ? Chains.added(listening, room) : listening,
+        version < CHAINS_SINCE ? Chains.added(listening, room) : listening,
         decays(f),
         f.elements("recordingSpots").stream().map(BookJson::spot).toList(),
-        f.elements("materials").stream().map(FinishJson::own).toList(),
         LevelsJson.read(f));
   }
 
@@ -89,24 +102,37 @@ final class BookJson {
   static ObjectNode write(RoomBook book) {
     ObjectNode out = JSON.createObjectNode();
     out.put("schemaVersion", SCHEMA_VERSION).put("name", book.name()).put("goal", book.goal().id());
-    out.set("room", RoomJson.write(book.room()));
-    ListeningJson.write(book.listening(), out);
-    book.decay().ifPresent(d -> write(d, out.putObject("decay")));
-    if (book.decays().measured().size() > 1) {
-      ArrayNode earlier = out.putArray("earlierDecays");
-      book.decays().measured().stream().skip(1).forEach(d -> write(d, earlier.addObject()));
+    write(book.here(), out);
+    if (!book.others().isEmpty()) {
+      ArrayNode others = out.putArray("otherPlaces");
+      book.others().forEach(p -> write(p, others.addObject()));
+      out.put("placesBefore", book.at());
     }
-    book.decays().estimate().ifPresent(e -> DecayJson.write(e, out.putObject("decayEstimate")));
-    if (!book.spots().isEmpty()) {
-      ArrayNode spots = out.putArray("recordingSpots");
-      book.spots().forEach(s -> write(s, spots.addObject()));
+    if (!book.shelf().equals(Shelf.EMPTY)) {
+      ShelfJson.write(book.shelf(), out.putObject("shelf"));
     }
-    LevelsJson.write(book.levels(), out);
     if (!book.materials().isEmpty()) {
       ArrayNode own = out.putArray("materials");
       book.materials().forEach(m -> FinishJson.write(m, own.addObject()));
     }
     return out;
+  }
+
+  private static void write(Place place, ObjectNode out) {
+    out.set("room", RoomJson.write(place.room()));
+    ListeningJson.write(place.listening(), out);
+    Decays decays = place.decays();
+    decays.measured().stream().findFirst().ifPresent(d -> write(d, out.putObject("decay")));
+    if (decays.measured().size() > 1) {
+      ArrayNode earlier = out.putArray("earlierDecays");
+      decays.measured().stream().skip(1).forEach(d -> write(d, earlier.addObject()));
+    }
+    decays.estimate().ifPresent(e -> DecayJson.write(e, out.putObject("decayEstimate")));
+    if (!place.spots().isEmpty()) {
+      ArrayNode spots = out.putArray("recordingSpots");
+      place.spots().forEach(s -> write(s, spots.addObject()));
+    }
+    LevelsJson.write(place.levels(), out);
   }
 
   private static void write(DecayMeasurement d, ObjectNode out) {

@@ -9,6 +9,7 @@ import nullroom.core.Keyed;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.book.KitField;
 import tools.jackson.databind.JsonNode;
 
 /** A place in a JSON document that knows its path, so that whatever is wrong there can be named. */
@@ -137,6 +138,28 @@ record Field(String path, JsonNode node) {
     String key = text();
     return Keyed.find(set, key)
         .orElseThrow(() -> bad("'" + quoted(key) + "' is none of " + Keyed.keys(set)));
+  }
+
+  /**
+   * A text of a thing on the shelf as it is kept.
+   *
+   * @throws Trouble.BadField with this place, where it cannot be
+   */
+  String within(KitField field, String text) {
+    try {
+      return field.checked(text);
+    } catch (Trouble.BadField e) {
+      throw bad(String.valueOf(e.getMessage()));
+    }
+  }
+
+  /** Builds a value whose own checks name members of this place. */
+  <T> T named(Supplier<T> build) {
+    try {
+      return build.get();
+    } catch (Trouble.BadField e) {
+      throw new Trouble.BadField(path + "." + e.place(), String.valueOf(e.getMessage()));
+    }
   }
 
   /** Builds a value whose own checks are about this place. */

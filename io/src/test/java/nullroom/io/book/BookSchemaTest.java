@@ -16,12 +16,15 @@ import java.util.List;
 import java.util.OptionalDouble;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.book.Brief;
 import nullroom.core.book.Goal;
 import nullroom.core.book.Handover;
+import nullroom.core.book.Kit;
 import nullroom.core.book.Levels;
 import nullroom.core.book.NoiseMeasurement;
 import nullroom.core.book.RoomBook;
+import nullroom.core.book.Shelf;
 import nullroom.core.room.Camera;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Patch;
@@ -99,7 +102,7 @@ class BookSchemaTest {
     assertThat(errors(schema, BookJson.write(book))).isEmpty();
     assertThat(errors(schema, BookJson.write(bare))).isEmpty();
     assertThat(errors(schema, BookJson.write(bare).put("goal", "opera"))).isNotEmpty();
-    assertThat(errors(schema, BookJson.write(bare).put("schemaVersion", 4))).isNotEmpty();
+    assertThat(errors(schema, BookJson.write(bare).put("schemaVersion", 5))).isNotEmpty();
     assertThat(BookJson.read(BookJson.write(book))).isEqualTo(book);
     Finish.Stated own = new Finish.Stated("felt tiles", Bands.all(0.4), Bands.all(0.1));
     RoomBook mine = bare.withMaterials(List.of(own));
@@ -127,6 +130,13 @@ class BookSchemaTest {
                 room.withTalker(
                     room.requireTalker().movedTo(microphone.at().plus(microphone.at(), 0.1)))))
         .hasValueSatisfying(words -> assertThat(words).contains("where you"));
+    RoomBook several =
+        book.moved(room.named("wardrobe"))
+            .copied("wardrobe, hung")
+            .goTo("wardrobe")
+            .with(Shelf.EMPTY.plus(Kit.of(MicrophoneType.ALL.getFirst(), "lapel")));
+    assertThat(errors(schema, BookJson.write(several))).isEmpty();
+    assertThat(BookJson.read(BookJson.write(several))).isEqualTo(several);
     ObjectNode nameless = BookJson.write(mine);
     ((ObjectNode) nameless.get("materials").get(0)).remove("materialName");
     assertThat(errors(schema, nameless)).isNotEmpty();
