@@ -22,6 +22,7 @@ import nullroom.core.room.Finish;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Room;
 import nullroom.core.room.Surface;
+import nullroom.core.room.SurfaceTag;
 
 /** What the treatment station knows and can do. */
 public final class DressModel {
@@ -115,11 +116,18 @@ public final class DressModel {
   private String sayAnswer() {
     Optional<Patch> proposal = proposal();
     if (proposal.isEmpty()) {
+      Optional<SurfaceTag> tag = tag().filter(t -> !t.mayBeCovered());
+      if (tag.isPresent()) {
+        return Figures.capital(surface.get().spoken())
+            + " "
+            + tag.get().label()
+            + ", as you said in Room. Choose another surface in the picture.";
+      }
       boolean taken = room().patches().stream().anyMatch(p -> p.surface().equals(surface.get()));
       return taken
-          ? "Something is on "
+          ? "What is on "
               + surface.get().spoken()
-              + " already. Choose another surface in the picture."
+              + " already leaves no place. Choose another surface in the picture."
           : "A "
               + name()
               + " does not belong on "
@@ -131,12 +139,18 @@ public final class DressModel {
     double clear = then.margins().clearDb() - now.margins().clearDb();
     return Figures.say(
         "A %s on %s would buy %.1f dB of Clear: from %.1f to %.1f dB, and the goal asks for %.0f.",
-        name(),
+        tag().isPresent() ? "dark " + name() : name(),
         surface.get().spoken(),
         clear,
         now.margins().clearDb(),
         then.margins().clearDb(),
         goal().targets().get(Margins.Kind.CLEAR));
+  }
+
+  private Optional<SurfaceTag> tag() {
+    return room().surfaces().contains(surface.get())
+        ? room().tagOf(surface.get())
+        : Optional.empty();
   }
 
   private String name() {

@@ -14,23 +14,15 @@ import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
 import nullroom.core.predict.Framing;
 import nullroom.core.room.Camera;
+import nullroom.core.room.PictureShape;
 import nullroom.core.room.RoomItem;
 
 /** The camera: there or not, its lens, its picture and its height. */
 final class CameraForm {
-  private record Shape(String label, double ratio) {}
-
-  private static final List<Shape> SHAPES =
-      List.of(
-          new Shape("wide, 16:9", Camera.WIDE),
-          new Shape("upright, 9:16", 1 / Camera.WIDE),
-          new Shape("4:3", 4.0 / 3),
-          new Shape("square", 1));
-
   private final RoomModel model;
   private final NumberField lens;
   private final NumberField height;
-  private final Choice<Shape> shape;
+  private final Choice<PictureShape> shape;
   private final Button there = new Button();
   private final Label words = new Label();
   private final VBox node = new VBox(4);
@@ -46,8 +38,8 @@ final class CameraForm {
         new Choice<>(
             "camera-shape",
             "shape of the picture",
-            SHAPES,
-            Shape::label,
+            List.of(PictureShape.values()),
+            PictureShape::label,
             chosen -> model.setAspect(chosen.ratio()));
     there.setId("camera");
     there.setOnAction(e ->
@@ -81,11 +73,7 @@ final class CameraForm {
     camera.ifPresent(c -> {
       lens.show(c.focalMillimetres());
       height.show(c.at().z());
-      shape.show(
-          SHAPES.stream()
-              .filter(s -> Math.abs(s.ratio() - c.aspectRatio()) < 0.01)
-              .findFirst()
-              .orElse(null));
+      shape.show(PictureShape.of(c.aspectRatio()).orElse(null));
     });
     words.setText(
         camera

@@ -13,6 +13,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
+import nullroom.app.control.FoldAway;
 import nullroom.app.control.FoldOut;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.PlotPane;
@@ -55,7 +56,9 @@ final class FoldOutPage {
     scrolled.setMaxWidth(FORM_WIDTH);
     scrolled.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     StackPane picture = new StackPane(foldOut);
-    node = new HBox(picture, scrolled);
+    VBox beside = new VBox(6, new FoldAway("the form", scrolled), scrolled);
+    VBox.setVgrow(scrolled, Priority.ALWAYS);
+    node = new HBox(picture, beside);
     node.getStyleClass().add("pictures");
     HBox.setHgrow(picture, Priority.ALWAYS);
     model
@@ -111,7 +114,8 @@ final class FoldOutPage {
         model.room().surfaces().forEach(s -> materials.getChildren().add(material(s)));
       }
     });
-    form.getChildren().addAll(materials, heading("Heights over the floor"));
+    form.getChildren().addAll(materials, heading("Light and cover"), new TagForm(model).node());
+    form.getChildren().add(heading("Heights over the floor"));
     number(
         form,
         "Talker",

@@ -9,6 +9,7 @@ import nullroom.core.acoustics.Bands;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Furniture;
 import nullroom.core.room.LooseObject;
+import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.RoomItem;
@@ -20,6 +21,9 @@ public final class FurnitureModel {
   static final int TURN = 6;
 
   private static final double STEP_METRES = 0.1;
+
+  /** Nobody puts a screen or a loudspeaker on top of a wardrobe. */
+  private static final double HIGHEST_TOP_METRES = 1.2;
 
   private final StationContext context;
 
@@ -42,6 +46,11 @@ public final class FurnitureModel {
    * @throws Trouble.BadField where there is none
    */
   public void add(Piece kind) {
+    Optional<Room> onTop = kind.onTop() ? onTop(kind) : Optional.empty();
+    if (onTop.isPresent()) {
+      context.session().describe("Put up a " + kind.label(), now -> onTop.get());
+      return;
+    }
     double[] xs = room().outline().span(0);
     double[] ys = room().outline().span(1);
     for (double y = ys[0]; y < ys[1]; y += STEP_METRES) {
@@ -57,12 +66,29 @@ public final class FurnitureModel {
     throw new Trouble.BadField("furniture", "there is no room left for a " + kind.label());
   }
 
+  private Optional<Room> onTop(Piece kind) {
+    for (Furniture below : all()) {
+      for (double along = 0; along < below.lengthMetres(); along += STEP_METRES) {
+        Optional<Room> there = kind.on(below, along).flatMap(this::with);
+        if (there.isPresent() && below.top() < HIGHEST_TOP_METRES) {
+          return there;
+        }
+      }
+    }
+    return Optional.empty();
+  }
+
   /**
    * Hangs cloth up behind the talker, or as near as it finds room; it may be dragged.
    *
    * @throws Trouble.BadField where there is none
    */
   public void add(FreeCloth kind) {
+    Optional<Room> leaf = kind == FreeCloth.OVER_DOOR ? overDoor(kind) : Optional.empty();
+    if (leaf.isPresent()) {
+      context.session().describe("Put up a " + kind.label(), now -> leaf.get());
+      return;
+    }
     double[] xs = room().outline().span(0);
     double[] ys = room().outline().span(1);
     for (double azimuth : new double[] {90, 0}) {
@@ -78,6 +104,21 @@ public final class FurnitureModel {
       }
     }
     throw new Trouble.BadField("screens", "there is no room left for a " + kind.label());
+  }
+
+  /** Over a door's leaf that stands open into the room, on either side of the door. */
+  private Optional<Room> overDoor(FreeCloth kind) {
+    for (Patch door : room().patches()) {
+      if (door.surface().isWall() && door.name().startsWith(Opening.DOOR.label())) {
+        for (boolean left : new boolean[] {true, false}) {
+          Optional<Room> there = with(kind.atDoor(room(), door, left));
+          if (there.isPresent()) {
+            return there;
+          }
+        }
+      }
+    }
+    return Optional.empty();
   }
 
   private Optional<Room> with(Screen screen) {
@@ -110,7 +151,8 @@ public final class FurnitureModel {
   private static boolean overlap(Furniture a, Furniture b) {
     double[] pa = span(a);
     double[] pb = span(b);
-    return pa[0] < pb[1] && pb[0] < pa[1] && pa[2] < pb[3] && pb[2] < pa[3];
+    boolean level = a.corner().z() < b.top() && b.corner().z() < a.top();
+    return level && pa[0] < pb[1] && pb[0] < pa[1] && pa[2] < pb[3] && pb[2] < pa[3];
   }
 
   private static double[] span(Furniture f) {

@@ -2,7 +2,6 @@ package nullroom.app.room;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.IntStream;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -16,8 +15,10 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
 import nullroom.app.control.FigureTable;
+import nullroom.app.control.FoldAway;
 import nullroom.app.control.FoldOut;
 import nullroom.app.control.NumberField;
+import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
@@ -33,6 +34,7 @@ final class FurniturePage {
       List.of("piece", "x", "y", "offset", "long", "wide", "high", "turn °", "material", "");
 
   private static final double PICTURE_HEIGHT = 230;
+  private static final double LEAST_PICTURE_HEIGHT = 190;
   private static final double ROWS_HEIGHT = 110;
   private static final double LOOSE_WIDTH = 210;
   private static final double MATERIAL_WIDTH = 150;
@@ -51,16 +53,10 @@ final class FurniturePage {
     materials = room.materials();
     foldOut.setItemHandler(room.itemHandler());
     this.context = context;
-    FlowPane add = new FlowPane(6, 6);
-    Label put = new Label("Put up:");
-    add.getChildren().add(put);
-    for (Piece kind : Piece.values()) {
-      Button button = new Button(kind.label());
-      button.setId("add-" + kind.name().toLowerCase(Locale.ROOT));
-      button.setOnAction(e -> context.work().attempt(() -> model.add(kind), () -> {}));
-      add.getChildren().add(button);
-    }
+    Row add = new Row(pieces().toArray(new Node[0]));
+    add.getChildren().addAll(cloth());
     foldOut.setPrefHeight(PICTURE_HEIGHT);
+    foldOut.setMinHeight(LEAST_PICTURE_HEIGHT);
     ScrollPane rows = new ScrollPane(table);
     rows.setFitToWidth(true);
     rows.setMinHeight(ROWS_HEIGHT);
@@ -71,7 +67,9 @@ final class FurniturePage {
     key.setWrapText(true);
     key.setMinHeight(Region.USE_PREF_SIZE);
     key.getStyleClass().add("caution");
-    node = new VBox(8, add, foldOut, rows, loose(), key);
+    FlowPane without = loose();
+    FoldAway away = new FoldAway("the rows", rows, without, key);
+    node = new VBox(8, add, foldOut, away, rows, without, key);
     VBox.setVgrow(foldOut, Priority.ALWAYS);
     WhileShown.follow(node, this::refresh, context.session().bookProperty(), context.units());
     refresh();
@@ -101,8 +99,18 @@ final class FurniturePage {
                 () -> model.addLoose(what.getValue().name(), what.getValue().squareMetres()),
                 () -> {}));
     row.getChildren().addAll(new Label("Without a place:"), what, put, loose);
-    row.getChildren().addAll(cloth());
     return row;
+  }
+
+  private List<Node> pieces() {
+    Choice<Piece> piece =
+        new Choice<>(
+            "piece", "a piece of furniture", List.of(Piece.values()), Piece::label, chosen -> {});
+    piece.show(Piece.DESK);
+    Button up = new Button("Put up");
+    up.setId("put-piece");
+    up.setOnAction(e -> context.work().attempt(() -> model.add(piece.getValue()), () -> {}));
+    return List.of(piece, up);
   }
 
   /** What hangs free, as the second of two ways to bring softness in. */
@@ -118,7 +126,7 @@ final class FurniturePage {
     Button up = new Button("Put up");
     up.setId("put-cloth");
     up.setOnAction(e -> context.work().attempt(() -> model.add(cloth.getValue()), () -> {}));
-    return List.of(new Label("Standing free:"), cloth, up);
+    return List.of(new Label("cloth:"), cloth, up);
   }
 
   private void refresh() {

@@ -19,6 +19,7 @@ public enum Opening {
   WINDOW(
       "window", "glass_double_10", 0.9, 1.2, 1.2, "bare", "curtain drawn", "curtain_medium_draped"),
   SKYLIGHT("skylight", "glass_double_10", 0, 0.8, 1.0, "bare", "blind drawn", "curtain_light"),
+  WARDROBE_FRONT("wardrobe front", "door_hollow", 0, 1.8, 2.1, "shut", "open", "wardrobe_open"),
   CURTAIN("curtain", "curtain_medium_draped", 0, 1.6, 2.2, "", "", ""),
   RUG("rug", "rug_on_wood", 0, 2.0, 1.4, "", "", "");
 

@@ -72,7 +72,7 @@ final class PlacesPage {
     Label how =
         new Wrapped(
             "Each place has its room, its spots and all that was measured in it. A new one begins with the kit of this one and three"
-                + " lengths; listen there for half a minute and clap, and the verdict is worth something. The best stands first.",
+                + " lengths; listen there for half a minute and clap, and the verdict is worth something. The best stands first; press a name to go there.",
             "soft");
     ScrollPane rows = new ScrollPane(table);
     rows.setFitToWidth(true);
@@ -142,7 +142,7 @@ final class PlacesPage {
     List<Object> cells =
         new ArrayList<>(
             List.of(
-                new FigureTable.Words(row.place(), here ? "heading" : "cell"),
+                here ? new FigureTable.Words(row.place(), "heading") : go(row),
                 row.spot().isEmpty() ? "as it stands" : row.spot()));
     for (Margins.Kind kind : Margins.Kind.values()) {
       String words =
@@ -153,12 +153,11 @@ final class PlacesPage {
     }
     List<String> known = row.origins().stream().map(o -> o.kind().label()).toList();
     cells.addAll(known.isEmpty() ? List.of("", "") : known);
-    cells.add(here ? "here" : go(row));
     return cells;
   }
 
   private Button go(Compared row) {
-    Button go = new Button("Go there");
+    Button go = new Button(row.place());
     go.getStyleClass().add("plain");
     go.setAccessibleText("go to " + row.place() + " " + row.spot());
     go.setDisable(row.ladder().isEmpty());

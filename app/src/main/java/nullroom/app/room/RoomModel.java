@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 import java.util.concurrent.Executor;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.control.ItemHandler;
 import nullroom.app.shell.Newest;
@@ -14,6 +15,7 @@ import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationText;
 import nullroom.core.Figures;
 import nullroom.core.book.DecayMeasurement;
+import nullroom.core.book.RoomBook;
 import nullroom.core.measure.decay.PositionAverage;
 import nullroom.core.plan.BookReasons;
 import nullroom.core.predict.Statistics;
@@ -23,6 +25,7 @@ import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.RoomItem;
 import nullroom.core.room.Surface;
+import nullroom.core.room.SurfaceTag;
 import nullroom.io.book.BookFolder;
 
 /** What the room station knows and can do. */
@@ -182,6 +185,20 @@ public final class RoomModel {
         "Below %.0f Hz single resonances rule and one time says little. Sound travels %.1f m between two reflections. Drag"
             + " anything in the picture, or use the arrow keys.",
         s.schroederHz(), s.meanFreePath());
+  }
+
+  /** The book, to be followed. */
+  ReadOnlyObjectProperty<RoomBook> bookProperty() {
+    return context.session().bookProperty();
+  }
+
+  /** Says what a surface is to be or not to be. */
+  public void tag(Surface surface, Optional<SurfaceTag> tag) {
+    context
+        .session()
+        .edit(
+            "Say what " + surface.spoken() + " is to be",
+            b -> b.with(b.room().tagged(surface, tag)));
   }
 
   /** Makes a surface of another material. */

@@ -20,10 +20,12 @@ import nullroom.core.room.Placed;
 import nullroom.core.room.PlacedLoudspeaker;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
+import nullroom.core.room.Posture;
 import nullroom.core.room.Ride;
 import nullroom.core.room.Room;
 import nullroom.core.room.RoomItem;
 import nullroom.core.room.SetUp;
+import nullroom.core.room.SharedSpace;
 import nullroom.core.room.Talker;
 
 /** Who speaks, what listens, films and plays, what rides on what, and who is judged. */
@@ -188,7 +190,8 @@ public final class SetUpModel {
         item.kind() == RoomItem.Kind.MICROPHONE
             ? setUp().talkers().stream()
                 .flatMap(t ->
-                    Stream.of(Ride.Part.CHEST, Ride.Part.HEAD, Ride.Part.HAND)
+                    Stream.of(
+                            Ride.Part.CHEST, Ride.Part.UNDER_CLOTH, Ride.Part.HEAD, Ride.Part.HAND)
                         .map(part -> Optional.of(new Ride(t.name(), part))))
             : Stream.empty();
     Stream<Optional<Ride>> things =
@@ -203,6 +206,7 @@ public final class SetUpModel {
     return ride.map(r ->
             switch (r.part()) {
               case CHEST -> "clipped to " + r.what();
+              case UNDER_CLOTH -> "under the shirt of " + r.what();
               case HEAD -> "worn by " + r.what();
               case HAND -> "held by " + r.what();
               case TOP -> "on " + r.what();
@@ -234,6 +238,26 @@ public final class SetUpModel {
     edit(
         "Lean and turn",
         s -> s.withTalker(item.index(), s.talkers().get(item.index()).it().with(movement)));
+  }
+
+  /** What comes too near to a lamp or stands where it should not, for people. */
+  public List<String> cautions() {
+    return SharedSpace.of(room());
+  }
+
+  /** Sits down or gets up; what rides along does so, too. */
+  public void posture(RoomItem item, Posture posture) {
+    height(item, posture.lipsMetres());
+  }
+
+  /** Another lens, or another shape of picture. */
+  public void lens(RoomItem item, double focalMillimetres, double aspectRatio) {
+    edit(
+        "Change the lens",
+        s ->
+            s.withCamera(
+                item.index(),
+                s.cameras().get(item.index()).it().with(focalMillimetres, aspectRatio)));
   }
 
   /** Another type of microphone. */

@@ -13,6 +13,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
+import nullroom.app.control.FoldAway;
 import nullroom.app.control.FoldOut;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.Row;
@@ -23,7 +24,10 @@ import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
 import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.acoustics.VocalEffort;
+import nullroom.core.room.Camera;
 import nullroom.core.room.Movement;
+import nullroom.core.room.PictureShape;
+import nullroom.core.room.Posture;
 import nullroom.core.room.Ride;
 import nullroom.core.room.RoomItem;
 import nullroom.core.room.Talker;
@@ -37,6 +41,7 @@ final class SetUpPage {
   private static final double HIGHEST = 10;
   private static final double NAME_WIDTH = 100;
   private static final double CHOICE_WIDTH = 156;
+  private static final double POSTURE_WIDTH = 96;
 
   /** Most that a talker leans, as far as they sit. */
   private static final double MOST_LEAN = 1;
@@ -47,6 +52,7 @@ final class SetUpPage {
   private final StationContext context;
   private final FoldOut foldOut = new FoldOut();
   private final VBox list = new VBox(6);
+  private final Label shared = new Wrapped("", "caution");
   private final VBox node;
 
   SetUpPage(RoomModel room, StationContext context) {
@@ -77,7 +83,9 @@ final class SetUpPage {
             "What is ticked is judged. What rides on something follows it; drag it off and it is put down. Weigh stands down, tape"
                 + " cables to the floor.",
             "caution");
-    node = new VBox(8, foldOut, add, rows, key);
+    shared.setId("shared-space");
+    shared.managedProperty().bind(shared.textProperty().isNotEmpty());
+    node = new VBox(8, foldOut, new FoldAway("the rows", add, rows, key), add, rows, shared, key);
     VBox.setVgrow(foldOut, Priority.ALWAYS);
     VBox.setVgrow(rows, Priority.SOMETIMES);
     WhileShown.follow(node, this::refresh, context.session().bookProperty(), context.units());
@@ -94,6 +102,7 @@ final class SetUpPage {
 
   private void refresh() {
     foldOut.show(context.session().book().room());
+    shared.setText(String.join(" ", model.cautions()));
     SameFocus.through(
         list, () -> list.getChildren().setAll(model.items().stream().map(this::row).toList()));
   }
@@ -107,6 +116,7 @@ final class SetUpPage {
               case TALKER -> talker(item);
               case MICROPHONE -> List.of(rides(item), type(item));
               case LOUDSPEAKER -> List.of(level(item));
+              case CAMERA -> List.of(rides(item), shape(item), lens(item));
               default -> List.of(rides(item));
             });
     double height = model.member(item).it().at().z();
@@ -191,6 +201,46 @@ final class SetUpPage {
     return type;
   }
 
+  private Camera camera(RoomItem item) {
+    return model.setUp().cameras().get(item.index()).it();
+  }
+
+  private Node shape(RoomItem item) {
+    Choice<PictureShape> shape =
+        new Choice<>(
+            "shape-" + id(item),
+            "picture of " + model.member(item).name(),
+            List.of(PictureShape.values()),
+            PictureShape::label,
+            s -> attempt(() -> model.lens(item, camera(item).focalMillimetres(), s.ratio())));
+    shape.setNothing("another shape");
+    shape.show(PictureShape.of(camera(item).aspectRatio()).orElse(null));
+    shape.setPrefWidth(CHOICE_WIDTH);
+    return shape;
+  }
+
+  private Node lens(RoomItem item) {
+    NumberField lens =
+        new NumberField(
+            "lens", "mm", 8, 1200, mm -> model.lens(item, mm, camera(item).aspectRatio()));
+    lens.show(camera(item).focalMillimetres());
+    return lens;
+  }
+
+  private Node posture(RoomItem item) {
+    Choice<Posture> posture =
+        new Choice<>(
+            "posture-" + id(item),
+            "whether " + model.member(item).name() + " sits or stands",
+            List.of(Posture.values()),
+            Posture::label,
+            p -> attempt(() -> model.posture(item, p)));
+    posture.setNothing("otherwise");
+    posture.show(Posture.of(model.member(item).it().at().z()).orElse(null));
+    posture.setPrefWidth(POSTURE_WIDTH);
+    return posture;
+  }
+
   private Node level(RoomItem item) {
     NumberField level = new NumberField("at 1 m", "dBA", 20, 110, dba -> model.level(item, dba));
     level.show(model.level(item));
@@ -222,7 +272,7 @@ final class SetUpPage {
             MOST_TURN,
             d -> model.movement(item, new Movement(moves(item).leanMetres(), d)));
     turn.show(talker.movement().turnDegrees());
-    return List.of(effort, lean, turn);
+    return List.of(effort, posture(item), lean, turn);
   }
 
   private Movement moves(RoomItem item) {

@@ -145,7 +145,7 @@ class WindowTest {
     waitForWork(window);
     assertThat(onFx(() -> window.level().take().takeProperty().get())).isPresent();
     drawn(window, scene, Station.ROOM, "FURNITURE");
-    onFx(() -> fire(scene, "add-shelf"));
+    onFx(() -> fire(scene, "put-piece"));
     assertThat(onFx(() -> window.session().book().room().furniture())).hasSize(2);
     drawn(window, scene, Station.ROOM, "SHAPE");
     onFx(() -> fire(scene, "template-alcove"));

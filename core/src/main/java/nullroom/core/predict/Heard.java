@@ -12,6 +12,7 @@ import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.decay.SpeechTransmission;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
+import nullroom.core.room.Ride;
 import nullroom.core.room.Room;
 import nullroom.core.room.Talker;
 
@@ -149,13 +150,14 @@ public record Heard(
     PlacedMicrophone microphone = room.requireMicrophone();
     Point toMicrophone = microphone.at().minus(talker.at());
     double distance = Math.max(NEAREST_METRES, toMicrophone.length());
-    boolean clipped = room.setUp().clipped();
+    Optional<Ride.Part> worn = room.setUp().worn();
+    boolean clipped = worn.filter(Chest::isOf).isPresent();
     double offMouth = talker.aim().angleTo(toMicrophone);
     double offCapsule = microphone.aim().angleTo(talker.at().minus(microphone.at()));
     double c = room.air().speedOfSound();
     Bands screens = Screens.gainDb(room, talker.at(), microphone.at());
     return Bands.from(i ->
-        (clipped ? Chest.gainDb(i) : talker.directivity().gainDb(i, offMouth))
+        (clipped ? Chest.gainDb(worn.orElseThrow(), i) : talker.directivity().gainDb(i, offMouth))
             - Decibels.ofAmplitude(distance)
             + microphone.capture().pattern().nearGainDb(offCapsule, Octave.exactHz(i), distance, c)
             + screens.get(i));

@@ -13,10 +13,18 @@ import nullroom.core.Trouble;
  *
  * @param own surfaces that were named
  * @param walls all walls that were not named; empty where each has its own
+ * @param tags what surfaces are to be or not to be, where anybody said
  */
-public record Finishes(Map<Surface, Finish> own, Optional<Finish> walls) {
+public record Finishes(
+    Map<Surface, Finish> own, Optional<Finish> walls, Map<Surface, SurfaceTag> tags) {
   public Finishes {
     own = Collections.unmodifiableMap(new LinkedHashMap<>(own));
+    tags = Collections.unmodifiableMap(new LinkedHashMap<>(tags));
+  }
+
+  /** Without a word of what surfaces are to be. */
+  public Finishes(Map<Surface, Finish> own, Optional<Finish> walls) {
+    this(own, walls, Map.of());
   }
 
   /** One for the floor, one for the ceiling, and one for all walls. */
@@ -37,7 +45,14 @@ public record Finishes(Map<Surface, Finish> own, Optional<Finish> walls) {
   Finishes with(Surface surface, Finish finish) {
     Map<Surface, Finish> other = new LinkedHashMap<>(own);
     other.put(surface, finish);
-    return new Finishes(other, walls);
+    return new Finishes(other, walls, tags);
+  }
+
+  /** With a surface tagged, or not. */
+  Finishes tagged(Surface surface, Optional<SurfaceTag> tag) {
+    Map<Surface, SurfaceTag> other = new LinkedHashMap<>(tags);
+    tag.ifPresentOrElse(t -> other.put(surface, t), () -> other.remove(surface));
+    return new Finishes(own, walls, other);
   }
 
   /** Refuses what an enclosure has not, and surfaces of it that have no finish. */
@@ -45,6 +60,11 @@ public record Finishes(Map<Surface, Finish> own, Optional<Finish> walls) {
     for (Surface surface : own.keySet()) {
       if (!enclosure.has(surface)) {
         throw new Trouble.BadField("surfaces." + surface.id(), noneOf(enclosure));
+      }
+    }
+    for (Surface surface : tags.keySet()) {
+      if (!enclosure.has(surface)) {
+        throw new Trouble.BadField("tags." + surface.id(), noneOf(enclosure));
       }
     }
     for (Surface surface : enclosure.surfaces()) {

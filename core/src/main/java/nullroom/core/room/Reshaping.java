@@ -26,6 +26,8 @@ final class Reshaping {
   static Room of(Room room, Outline outline, Ceiling ceiling) {
     Enclosure enclosure = new Enclosure(outline, ceiling);
     Map<Surface, Finish> finishes = new LinkedHashMap<>();
+    Map<Surface, SurfaceTag> tags = new LinkedHashMap<>(room.finishes().tags());
+    tags.keySet().removeIf(surface -> !enclosure.has(surface));
     for (Surface surface : enclosure.surfaces()) {
       boolean old = room.enclosure().has(surface);
       finishes.put(surface, room.finishOf(old ? surface : Surface.wall(1)));
@@ -35,7 +37,7 @@ final class Reshaping {
             room.name(),
             enclosure,
             room.air(),
-            new Finishes(finishes, Optional.empty()),
+            new Finishes(finishes, Optional.empty(), tags),
             Contents.NOTHING.withObjects(room.objects()),
             SetUp.NONE,
             new RoomNoise(room.noiseDbSpl(), List.of()));

@@ -13,6 +13,8 @@ public record Ride(String what, Part part) {
   public enum Part implements Keyed {
     /** Of a talker: clipped on, at the breastbone; stays where the head turns. */
     CHEST,
+    /** Of a talker: there as well, hidden under a shirt. */
+    UNDER_CLOTH,
     /** Of a talker: worn, beside the mouth. */
     HEAD,
     /** Of a talker: held before the mouth. */
@@ -41,7 +43,7 @@ public record Ride(String what, Part part) {
   public Seat seat(Placed<?> carrier) {
     Point off =
         switch (part) {
-          case CHEST -> new Point(CHEST_AHEAD_METRES, 0, -CHEST_DOWN_METRES);
+          case CHEST, UNDER_CLOTH -> new Point(CHEST_AHEAD_METRES, 0, -CHEST_DOWN_METRES);
           case HEAD -> BESIDE_MOUTH;
           case HAND -> BEFORE_MOUTH;
           case TOP -> new Point(0, 0, ON_TOP_METRES);

@@ -298,6 +298,16 @@ public record Room(
     return with(new RoomNoise(Optional.of(levelsDbSpl), otherSources));
   }
 
+  /** What a surface is to be or not to be, where anybody said. */
+  public Optional<SurfaceTag> tagOf(Surface surface) {
+    return Optional.ofNullable(finishes.tags().get(surface));
+  }
+
+  /** A copy with a surface tagged, or not. */
+  public Room tagged(Surface surface, Optional<SurfaceTag> tag) {
+    return new Room(name, enclosure, air, finishes.tagged(surface, tag), contents, setUp, noise);
+  }
+
   /** A copy with another finish on one surface. */
   public Room withFinish(Surface surface, Finish finish) {
     return new Room(name, enclosure, air, finishes.with(surface, finish), contents, setUp, noise);

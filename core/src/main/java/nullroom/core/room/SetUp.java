@@ -351,13 +351,12 @@ public record SetUp(
     return Carried.at(this, moment);
   }
 
-  /** Whether the microphone judged is clipped to the breast of the voice judged. */
-  public boolean clipped() {
+  /** The part of the voice judged that the microphone judged rides on; empty where on none. */
+  public Optional<Ride.Part> worn() {
     return listener()
         .flatMap(Member::ride)
-        .filter(r -> r.part() == Ride.Part.CHEST)
         .filter(r -> voice().map(Member::name).filter(r.what()::equals).isPresent())
-        .isPresent();
+        .map(Ride::part);
   }
 
   /** A name like one that no member has yet. */

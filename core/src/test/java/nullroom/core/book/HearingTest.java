@@ -15,6 +15,7 @@ import nullroom.core.plan.Verdicts;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Origin;
 import nullroom.core.predict.Statistics;
+import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
@@ -47,6 +48,40 @@ class HearingTest {
             book.chain(false),
             calibration,
             Progress.NONE));
+  }
+
+  private static NoiseMeasurement louder(NoiseMeasurement n, String taken, String spot, double db) {
+    return new NoiseMeasurement(
+        n.sound(),
+        taken,
+        n.simulated(),
+        spot,
+        n.report(),
+        n.chain(),
+        n.scale(),
+        n.roomDbSpl().map(b -> b.map(level -> level + db)),
+        n.without());
+  }
+
+  @Test
+  @DisplayName("at a spot that was listened to its own noise counts, until the room is heard again")
+  void noiseOfTheSpot() {
+    RoomBook book = listened(Calibration.BY_DATA);
+    NoiseMeasurement general = book.noise().orElseThrow();
+    NoiseMeasurement own = louder(general, "2026-03-04T20:30", "window", 8);
+    RoomBook atSpot =
+        book.withSpots(java.util.List.of(Spot.of("window", room)))
+            .with(book.listening().withSpots(java.util.List.of(own)));
+    double quiet = Hearing.quick(book).heard().margins().quietDb();
+    assertThat(Hearing.quick(atSpot).heard().margins().quietDb()).isLessThan(quiet - 3);
+    assertThat(Hearing.quick(atSpot).heard().basis().noise().origin().from()).contains("20:30");
+    Room aside =
+        room.withMicrophone(
+            room.requireMicrophone().movedTo(new Point(1.5, 1.6, 1.2), room.requireTalker().at()));
+    assertThat(Hearing.quick(atSpot.with(aside)).heard().basis().noise().origin().from())
+        .contains("20:10");
+    NoiseMeasurement again = louder(general, "2026-03-04T21:00", "", 0);
+    assertThat(atSpot.with(again).noise()).contains(again);
   }
 
   @Test

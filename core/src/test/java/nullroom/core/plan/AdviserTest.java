@@ -22,6 +22,7 @@ import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.Surface;
+import nullroom.core.room.SurfaceTag;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -133,18 +134,36 @@ class AdviserTest {
 
   @ParameterizedTest
   @EnumSource(Hanging.class)
-  void piecesFitTheirSurfaceAndHangNowhereTwice(Hanging hanging) {
+  void piecesFitTheirSurfaceAndHangBesideEachOther(Hanging hanging) {
     for (Surface surface : room.surfaces()) {
       var patch = hanging.patchOn(room, surface);
       assertThat(patch.isPresent())
           .isEqualTo(surface.equals(Surface.FLOOR) == (hanging == Hanging.RUG));
       patch.ifPresent(p -> {
         Room hung = room.plus(p); // refused were it larger than its surface
-        assertThat(hanging.patchOn(hung, surface)).isEmpty();
+        hanging.patchOn(hung, surface).ifPresent(hung::plus); // refused did it lie on the first
         assertThat(p.area()).isLessThanOrEqualTo(room.areaOf(surface));
       });
     }
     assertThat(hanging.label()).isNotBlank();
+  }
+
+  @Test
+  @DisplayName("beside a door and over a low window there is a place; on what must stay bare none")
+  void besideAndOver() {
+    Surface wall = Surface.wall(1);
+    Room door = room.plus(Patch.rectangle("door", wall, 1.6, 0, 0.9, 2.0, "door_solid"));
+    Patch beside = Hanging.DUVET.patchOn(door, wall).orElseThrow();
+    assertThat(beside.height()).isEqualTo(2.0);
+    assertThat(door.hasPlaceFor(beside)).isTrue();
+    Room band = room.plus(Patch.rectangle("window", wall, 0.05, 0.8, 4.1, 0.8, "glass_double_10"));
+    Patch over = Hanging.BLANKET.patchOn(band, wall).orElseThrow();
+    assertThat(over.corners()).allMatch(c -> c.y() >= 1.6);
+    assertThat(band.hasPlaceFor(over)).isTrue();
+    for (SurfaceTag tag : SurfaceTag.values()) {
+      assertThat(Hanging.BLANKET.patchOn(room.tagged(wall, Optional.of(tag)), wall).isPresent())
+          .isEqualTo(tag.mayBeCovered());
+    }
   }
 
   @Test

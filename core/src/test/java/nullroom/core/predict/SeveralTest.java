@@ -8,6 +8,7 @@ import java.util.Optional;
 import nullroom.core.TestRooms;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Directivity;
+import nullroom.core.acoustics.Octave;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.room.Aim;
 import nullroom.core.room.Member;
@@ -73,5 +74,35 @@ class SeveralTest {
     assertThat(on.get(3) - levels.get(3) + by - pattern).isBetween(4.0, 8.0);
     assertThat(on.get(7) - levels.get(7) + by - pattern).isLessThan(-5);
     assertThat(Refinement.alike(free, clipped)).isTrue();
+  }
+
+  @Test
+  @DisplayName(
+      "under a shirt it loses what a limp sheet of 0.15 kg/m2 and 200 Pa s/m takes, by hand")
+  void underCloth() {
+    Room worn = onBreast(Ride.Part.CHEST);
+    Room hidden = onBreast(Ride.Part.UNDER_CLOTH);
+    Bands open = Heard.of(worn).directDbSpl();
+    Bands under = Heard.of(hidden).directDbSpl();
+    double airImpedance = 1.204 * 343.2;
+    for (int b = 0; b < 8; b++) {
+      double reactance = 2 * Math.PI * Octave.exactHz(b) * 0.15;
+      double resistance = 200;
+      double square = resistance * resistance + reactance * reactance;
+      double real = resistance * reactance * reactance / square / airImpedance;
+      double imaginary = resistance * resistance * reactance / square / airImpedance;
+      double through = 1 / (Math.pow(1 + real / 2, 2) + Math.pow(imaginary / 2, 2));
+      assertThat(under.get(b) - open.get(b)).isCloseTo(10 * Math.log10(through), within(1e-6));
+    }
+    assertThat(under.get(7)).isLessThan(open.get(7) - 1);
+  }
+
+  private static Room onBreast(Ride.Part part) {
+    Ride ride = new Ride(SetUp.TALKER, part);
+    Ride.Seat seat = ride.seat(ROOM.requireTalker());
+    SetUp free =
+        ROOM.withMicrophone(ROOM.requireMicrophone().placed(seat.at(), seat.aim())).setUp();
+    return ROOM.with(
+        free.withMicrophones(List.of(free.microphones().getFirst().riding(Optional.of(ride)))));
   }
 }

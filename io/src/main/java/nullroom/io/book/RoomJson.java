@@ -20,6 +20,7 @@ import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.RoomNoise;
 import nullroom.core.room.Surface;
+import nullroom.core.room.SurfaceTag;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -65,7 +66,7 @@ public final class RoomJson {
         f.optional("name").map(Field::text).orElse("room"),
         new Enclosure(outline, ceiling.checked(() -> ceiling(ceiling))),
         new Air(f.number("temperatureC", 20), f.number("humidityPercent", 50)),
-        finishes(f.required("surfaces")),
+        finishes(f.required("surfaces"), f.optional("tags")),
         new Contents(
             f.elements("patches").stream().map(RoomJson::patch).toList(),
             f.elements("objects").stream().map(RoomJson::object).toList(),
@@ -129,7 +130,7 @@ public final class RoomJson {
     throw new Trouble.BadField(wall.path(), "must name a wall, such as wall1");
   }
 
-  private static Finishes finishes(Field f) {
+  private static Finishes finishes(Field f, Optional<Field> tagged) {
     Map<Surface, Finish> own = new LinkedHashMap<>();
     Optional<Finish> walls = Optional.empty();
     for (Field surface : f.members()) {
@@ -140,7 +141,11 @@ public final class RoomJson {
         own.put(surface(surface.name(), surface.path()), finish);
       }
     }
-    return new Finishes(own, walls);
+    Map<Surface, SurfaceTag> tags = new LinkedHashMap<>();
+    for (Field tag : tagged.map(Field::members).orElse(List.of())) {
+      tags.put(surface(tag.name(), tag.path()), tag.oneOf(SurfaceTag.class));
+    }
+    return new Finishes(own, walls, tags);
   }
 
   private static Surface surface(String id, String path) {
@@ -211,6 +216,10 @@ public final class RoomJson {
         .own()
         .forEach((surface, finish) -> FinishJson.write(finish, surfaces.putObject(surface.id())));
     finishes.walls().ifPresent(f -> FinishJson.write(f, surfaces.putObject(ALL_WALLS)));
+    if (!finishes.tags().isEmpty()) {
+      ObjectNode tags = out.putObject("tags");
+      finishes.tags().forEach((surface, tag) -> tags.put(surface.id(), tag.id()));
+    }
     ArrayNode patches = out.putArray("patches");
     for (Patch patch : room.patches()) {
       ObjectNode p = patches.addObject();

@@ -10,6 +10,8 @@ import nullroom.core.acoustics.Cloth;
 import nullroom.core.room.Movement;
 import nullroom.core.room.Ride;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
+import nullroom.core.room.SurfaceTag;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -61,6 +63,32 @@ class SetUpJsonTest {
                 "\"absorption\": [0.1, 0.2, 0.3, 0.4, 0.5, 0.5, 0.5, 0.5],"
                     + " \"transmission\": [0.8, 0.7, 0.6, 0.5, 0.4, 0.3, 0.3, 0.3]"));
     assertThat(RoomJson.read(RoomJson.write(stated))).isEqualTo(stated);
+  }
+
+  @Test
+  @DisplayName("what surfaces are to be, and a clip under cloth, are read and written alike")
+  void tags() {
+    Room room =
+        read(
+            SEVERAL
+                .replace("\"part\": \"chest\"", "\"part\": \"underCloth\"")
+                .replace(
+                    "\"screens\"",
+                    "\"tags\": {\"wall1\": \"bouncesLight\", \"ceiling\": \"stayBare\"}, \"screens\""));
+    assertThat(room.tagOf(Surface.wall(1))).contains(SurfaceTag.BOUNCES_LIGHT);
+    assertThat(room.setUp().microphones().getFirst().ride().orElseThrow().part())
+        .isEqualTo(Ride.Part.UNDER_CLOTH);
+    assertThat(RoomJson.read(RoomJson.write(room))).isEqualTo(room);
+    assertThatThrownBy(() ->
+            read(
+                SEVERAL.replace("\"screens\"", "\"tags\": {\"wall9\": \"stayBare\"}, \"screens\"")))
+        .isInstanceOf(Trouble.BadField.class)
+        .extracting(e -> ((Trouble) e).line())
+        .asString()
+        .contains("tags.wall9", "no such surface");
+    assertThatThrownBy(() ->
+            read(SEVERAL.replace("\"screens\"", "\"tags\": {\"wall1\": \"pretty\"}, \"screens\"")))
+        .hasMessageContaining("'pretty' is none of bouncesLight, stayBare, darkCloth");
   }
 
   @Test

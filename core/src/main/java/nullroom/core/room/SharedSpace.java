@@ -1,0 +1,53 @@
+package nullroom.core.room;
+
+import java.util.ArrayList;
+import java.util.List;
+import nullroom.core.Figures;
+
+/** What wants the same space overhead: a lamp and a microphone on its boom. */
+public final class SharedSpace {
+  private static final double NEAR_METRES = 0.5;
+
+  /** Under this nothing hangs overhead. */
+  private static final double OVERHEAD_METRES = 1.4;
+
+  private SharedSpace() {}
+
+  /**
+   * One sentence for each lamp or other thing overhead that a microphone comes near to, with the
+   * caution that belongs to it.
+   */
+  public static List<String> of(Room room) {
+    List<String> all = new ArrayList<>();
+    for (Furniture piece : room.furniture()) {
+      if (piece.top() < OVERHEAD_METRES) {
+        continue;
+      }
+      for (Member<PlacedMicrophone> m : room.setUp().microphones()) {
+        double metres = distance(piece, m.it().at());
+        boolean overhead = m.it().at().z() > OVERHEAD_METRES;
+        if (overhead && metres < NEAR_METRES) {
+          all.add(
+              Figures.say(
+                  "“%s” comes within %.0f cm of “%s”: they share the space overhead. Keep the boom out of its light, so that"
+                      + " it throws no shadow, and cloth and cables off what gets hot.",
+                  m.name(), 100 * metres, piece.name()));
+        }
+      }
+    }
+    return all;
+  }
+
+  /** From a point to the box around a piece in plan and height. */
+  private static double distance(Furniture piece, Point p) {
+    List<Point> plan = piece.plan();
+    var xs = plan.stream().mapToDouble(Point::x).summaryStatistics();
+    var ys = plan.stream().mapToDouble(Point::y).summaryStatistics();
+    Point nearest =
+        new Point(
+            Math.clamp(p.x(), xs.getMin(), xs.getMax()),
+            Math.clamp(p.y(), ys.getMin(), ys.getMax()),
+            Math.clamp(p.z(), piece.corner().z(), piece.top()));
+    return nearest.distanceTo(p);
+  }
+}
