@@ -64,6 +64,7 @@ public final class Composition {
   private final ListenModel listen;
   private final RingModel ring;
   private final RoomModel room;
+  private final MicModel mic;
   private final LevelModel level;
   private final StationContext context;
   private final List<OpenStation> stations;
@@ -95,7 +96,7 @@ public final class Composition {
     ring = new RingModel(context);
     room = new RoomModel(context, background);
     DressModel dress = new DressModel(context);
-    MicModel mic = new MicModel(context);
+    mic = new MicModel(context);
     level = new LevelModel(context);
     stations =
         List.of(
@@ -175,6 +176,11 @@ public final class Composition {
   /** The room station, to show a page of it. */
   public RoomModel room() {
     return room;
+  }
+
+  /** The microphone station, to show a page of it. */
+  public MicModel mic() {
+    return mic;
   }
 
   /** The level station, to show a page of it. */

@@ -152,7 +152,7 @@ public final class DemoBook {
     Samples sweep = device.record(AudioDevice.Prompt.SWEEP, SWEEP_SECONDS, Progress.NONE);
     CompletableFuture<Listening> listened =
         CompletableFuture.supplyAsync(() -> DemoListening.addTo(bare, place).listening());
-    RoomBook book =
+    RoomBook measured =
         bare.with(elsewhere.join())
             .with(
                 DecayMeasurement.of(
@@ -163,6 +163,7 @@ public final class DemoBook {
                     bare.room(),
                     Progress.NONE))
             .with(listened.join().withNoise(noise.join()));
+    RoomBook book = DemoKit.added(measured);
     place.save(book);
     return book;
   }

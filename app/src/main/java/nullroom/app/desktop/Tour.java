@@ -13,6 +13,7 @@ import javafx.stage.Stage;
 import nullroom.app.control.PictureFile;
 import nullroom.app.level.LevelPage;
 import nullroom.app.listen.Page;
+import nullroom.app.mic.MicPage;
 import nullroom.app.ring.RingPage;
 import nullroom.app.room.RoomPage;
 import nullroom.app.room.Tint;
@@ -68,6 +69,9 @@ public final class Tour {
       if (station == Station.ROOM) {
         roomPages(window, stage, folder, name, pictures);
       }
+      if (station == Station.MIC) {
+        shelf(window, stage, folder, name, pictures);
+      }
       if (station == Station.LEVEL) {
         levelPages(window, stage, folder, name, pictures);
       }
@@ -97,7 +101,7 @@ public final class Tour {
       Composition window, Stage stage, Path folder, String name, List<Path> pictures) {
     Toolkit.onFx(() -> window.listen().toggleLive());
     for (Page page : Page.values()) {
-      if (page != Page.REPORT && page != Page.CALIBRATION) {
+      if (page != Page.REPORT && page != Page.CALIBRATION && page != Page.SPOTS) {
         Toolkit.onFx(() -> window.listen().pageProperty().set(page));
         if (page == Page.LIVE) {
           LockSupport.parkNanos(LIVE_NANOS);
@@ -127,6 +131,21 @@ public final class Tour {
     settle();
     pictures.set(
         pictures.indexOf(folder.resolve(name + ".png")), picture(stage.getScene(), folder, name));
+  }
+
+  private static void shelf(
+      Composition window, Stage stage, Path folder, String name, List<Path> pictures) {
+    Toolkit.onFx(() -> {
+      window.mic().pageProperty().set(MicPage.SHELF);
+      window
+          .mic()
+          .shelf()
+          .chosenProperty()
+          .set(window.mic().shelf().shelf().kit().getFirst().name());
+    });
+    settle();
+    pictures.add(picture(stage.getScene(), folder, name + "-shelf"));
+    Toolkit.onFx(() -> window.mic().pageProperty().set(MicPage.HERE));
   }
 
   private static void levelPages(

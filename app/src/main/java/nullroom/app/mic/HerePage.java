@@ -7,6 +7,7 @@ import java.util.Map;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -24,6 +25,8 @@ import nullroom.core.plan.Verdict;
 
 /** Distance, angle, and all microphones side by side where this one is. */
 final class HerePage {
+  private static final double LEAST_ROWS_HEIGHT = 160;
+
   private final Node node;
   private final MicModel model;
   private final FigureTable table;
@@ -55,7 +58,11 @@ final class HerePage {
         .subscribe(units ->
             distance.setSaid(
                 cm -> units == Units.FEET ? units.length(cm / 100) : Figures.say("%.0f cm", cm)));
-    VBox right = new VBox(distance, angle, table, targets);
+    ScrollPane rows = new ScrollPane(table);
+    rows.setFitToWidth(true);
+    rows.setMinHeight(LEAST_ROWS_HEIGHT);
+    VBox.setVgrow(rows, Priority.ALWAYS);
+    VBox right = new VBox(distance, angle, rows, targets);
     right.getStyleClass().add("pictures");
     HBox picture = new HBox(side, right);
     picture.getStyleClass().add("pictures");
@@ -83,18 +90,10 @@ final class HerePage {
 
   private void fill() {
     List<List<?>> rows = new ArrayList<>();
-    for (MicModel.Choice choice : model.choices()) {
-      List<Object> cells = new ArrayList<>(List.of(button(choice)));
-      for (Margin margin : choice.verdicts().all()) {
-        Verdict verdict = margin.verdict();
-        cells.add(
-            new FigureTable.Figure(
-                Figures.say("%.0f dB %s", margin.db(), verdict.sign()),
-                () -> model.why(choice.type(), margin.name()),
-                "cell",
-                "margin-" + verdict.id()));
-      }
-      rows.add(cells);
+    model.choices().forEach(choice -> rows.add(row(choice)));
+    if (!model.others().isEmpty()) {
+      rows.add(List.of(FigureTable.Words.head("Generic types beside it")));
+      model.others().forEach(choice -> rows.add(row(choice)));
     }
     targets.setText(
         Figures.say(
@@ -107,6 +106,20 @@ final class HerePage {
             "Clear",
             "Safe"),
         rows);
+  }
+
+  private List<Object> row(MicModel.Choice choice) {
+    List<Object> cells = new ArrayList<>(List.of(button(choice)));
+    for (Margin margin : choice.verdicts().all()) {
+      Verdict verdict = margin.verdict();
+      cells.add(
+          new FigureTable.Figure(
+              Figures.say("%.0f dB %s", margin.db(), verdict.sign()),
+              () -> model.why(choice.type(), margin.name()),
+              "cell",
+              "margin-" + verdict.id()));
+    }
+    return cells;
   }
 
   /** Made once for each type: buttons cost more than all figures beside them. */

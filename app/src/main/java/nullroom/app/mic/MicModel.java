@@ -37,6 +37,7 @@ public final class MicModel {
   private final ShelfModel shelf;
   private long rankedAt = -1;
   private List<Choice> ranking = List.of();
+  private List<Choice> others = List.of();
 
   /** A model that works with a context. */
   public MicModel(StationContext context) {
@@ -114,27 +115,45 @@ public final class MicModel {
   }
 
   /**
-   * All that are compared at this place, each with the gain that suits it, the strongest weakest
-   * margin first. Of several that would do the same here the first stands for all.
+   * What is compared at this place: the shelf, or the generic classes where that is empty; each
+   * with the gain that suits it, the strongest weakest margin first. Of several that would do the
+   * same here the first stands for all.
    */
   public List<Choice> choices() {
-    long now = context.session().revisionProperty().get();
-    if (now != rankedAt) {
-      rankedAt = now;
-      ranking =
-          compared().stream()
-              .map(t -> new Choice(t, verdictsWith(t), t.isIn(microphone().capture())))
-              .sorted(Comparator.comparingDouble(this::weakestOver).reversed())
-              .toList();
-    }
+    rank();
     return ranking;
   }
 
-  private Collection<MicrophoneType> compared() {
+  /** The generic classes beside the shelf, ranked alike; none where there is no shelf. */
+  public List<Choice> others() {
+    rank();
+    return others;
+  }
+
+  private void rank() {
+    long now = context.session().revisionProperty().get();
+    if (now == rankedAt) {
+      return;
+    }
+    rankedAt = now;
+    Map<Capture, MicrophoneType> own = different(book().shelf().types());
+    Map<Capture, MicrophoneType> classes = different(MicrophoneType.ALL);
+    classes.keySet().removeAll(own.keySet());
+    ranking = ranked((own.isEmpty() ? classes : own).values());
+    others = own.isEmpty() ? List.of() : ranked(classes.values());
+  }
+
+  private Map<Capture, MicrophoneType> different(List<MicrophoneType> types) {
     Map<Capture, MicrophoneType> different = new LinkedHashMap<>();
-    List<MicrophoneType> all = byShelf() ? book().shelf().types() : MicrophoneType.ALL;
-    all.forEach(t -> different.putIfAbsent(t.on(microphone().capture()), t));
-    return different.values();
+    types.forEach(t -> different.putIfAbsent(t.on(microphone().capture()), t));
+    return different;
+  }
+
+  private List<Choice> ranked(Collection<MicrophoneType> types) {
+    return types.stream()
+        .map(t -> new Choice(t, verdictsWith(t), t.isIn(microphone().capture())))
+        .sorted(Comparator.comparingDouble(this::weakestOver).reversed())
+        .toList();
   }
 
   private double weakestOver(Choice choice) {
@@ -204,7 +223,12 @@ public final class MicModel {
   private String sayAnswer() {
     Margin weakest = context.session().verdicts().weakest();
     Choice best = choices().getFirst();
-    String hint = best.inUse() ? "No other type does better here." : hint(best);
+    String hint =
+        best.inUse()
+            ? byShelf()
+                ? "Nothing else on your shelf does better here."
+                : "No other type does better here."
+            : hint(best);
     return switch (weakest.verdict()) {
       case MET ->
           Figures.say(

@@ -159,8 +159,9 @@ final class ShelfPage {
   }
 
   private static String price(Kit kit) {
-    return (kit.stated().containsKey(KitField.PRICE) ? "" : "about ")
-        + Figures.say("%.0f", kit.number(KitField.PRICE));
+    double price = kit.number(KitField.PRICE);
+    boolean sure = kit.stated().containsKey(KitField.PRICE) || price == 0;
+    return (sure ? "" : "about ") + Figures.say("%.0f", price);
   }
 
   Node node() {

@@ -38,6 +38,7 @@ final class ShelfJson {
     for (KitField field : kind.fields()) {
       f.object()
           .optional(field.key())
+          .filter(member -> !text(field, member).isEmpty())
           .ifPresent(member -> stated.put(field, member.within(field, text(field, member))));
     }
     String name = f.required("name").text();
