@@ -17,7 +17,6 @@ import nullroom.app.control.FigureTable;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
-import nullroom.app.shell.Units;
 import nullroom.core.Figures;
 import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.plan.Margin;
@@ -36,7 +35,7 @@ final class HerePage {
   HerePage(MicModel model, StationContext context) {
     this.model = model;
     table = new FigureTable("mic-types", context.asked()::set);
-    MicSide side = new MicSide(model);
+    MicSide side = new MicSide(model, context.units());
     Dial distance =
         new Dial(
             "Distance",
@@ -53,11 +52,7 @@ final class HerePage {
             180,
             "%.0f",
             degrees -> say(context, () -> model.setAngle(degrees)));
-    context
-        .units()
-        .subscribe(units ->
-            distance.setSaid(
-                cm -> units == Units.FEET ? units.length(cm / 100) : Figures.say("%.0f cm", cm)));
+    context.units().subscribe(units -> distance.setSaid(cm -> units.near(cm / 100)));
     ScrollPane rows = new ScrollPane(table);
     rows.setFitToWidth(true);
     rows.setMinHeight(LEAST_ROWS_HEIGHT);
@@ -74,7 +69,7 @@ final class HerePage {
           angle.show(model.angleDegrees());
           fill();
         };
-    WhileShown.follow(picture, refresh, context.session().revisionProperty());
+    WhileShown.follow(picture, refresh, context.session().revisionProperty(), context.units());
     refresh.run();
     node = picture;
   }

@@ -48,8 +48,9 @@ public final class MicModel {
             context.session(),
             this::sayAnswer,
             this::sayMeaning,
-            () -> Figures.say("%.0f cm", 100 * distanceMetres()),
-            () -> context.session().ladder().whyOf("voice"));
+            () -> context.units().get().near(distanceMetres()),
+            () -> context.session().ladder().whyOf("voice"),
+            context.units());
   }
 
   /** The page shown. */

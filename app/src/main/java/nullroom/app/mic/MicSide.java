@@ -1,19 +1,24 @@
 package nullroom.app.mic;
 
+import javafx.beans.value.ObservableValue;
 import javafx.scene.text.TextAlignment;
 import nullroom.app.control.PlotPane;
+import nullroom.app.shell.Units;
 import nullroom.core.Decibels;
 import nullroom.core.Figures;
 import nullroom.core.acoustics.Pattern;
 
 /** Talker and microphone from the side, to scale, with the pattern's outline around the capsule. */
 final class MicSide extends PlotPane {
+  private static final double FOOT_METRES = 0.3048;
   private static final double LEAST_SPAN_METRES = 0.5;
 
   private final MicModel model;
+  private final ObservableValue<Units> units;
 
-  MicSide(MicModel model) {
+  MicSide(MicModel model, ObservableValue<Units> units) {
     super("mic-side");
+    this.units = units;
     this.model = model;
   }
 
@@ -34,7 +39,7 @@ final class MicSide extends PlotPane {
     pattern(micX, micY, Math.atan2(lipsY - micY, lipsX - micX), Math.min(80, height * 0.2));
     rectangle(micX - 4, micY - 4, 8, 8, "handle", "microphone");
     text(
-        Figures.say("%.0f cm, %.0f° off axis", distance * 100, angle),
+        units.getValue().near(distance) + Figures.say(", %.0f° off axis", angle),
         width / 2,
         10,
         TextAlignment.CENTER,
@@ -70,9 +75,9 @@ final class MicSide extends PlotPane {
   }
 
   private void ruler(double scale, double width, double height) {
-    double metre = scale >= 300 ? 0.1 : 0.5;
+    double metre = units.getValue() == Units.FEET ? FOOT_METRES : scale >= 300 ? 0.1 : 0.5;
     double x = width - 20 - metre * scale;
     line(x, height - 10, x + metre * scale, height - 10, "ruler");
-    text(Figures.say("%.0f cm", metre * 100), x - 6, height - 10, TextAlignment.RIGHT, "axis");
+    text(units.getValue().near(metre), x - 6, height - 10, TextAlignment.RIGHT, "axis");
   }
 }

@@ -61,6 +61,11 @@ public enum Units {
     return feet == 0 ? rest : feet + " ft " + rest;
   }
 
+  /** A short length, such as one from lips to a microphone: "57 cm" or "1 ft 10 in". */
+  public String near(double metres) {
+    return this == METRES ? Figures.say("%.0f cm", 100 * metres) : length(metres);
+  }
+
   /** Short name of the unit that fields are in. */
   public String unit() {
     return this == METRES ? "m" : "ft";
