@@ -87,6 +87,15 @@ public final class Fx {
     });
   }
 
+  /** A node of a scene by its id, once everything there is laid out. */
+  public static <T extends Node> T find(Scene scene, String id, Class<T> kind) {
+    return on(() -> {
+      scene.getRoot().applyCss();
+      scene.getRoot().layout();
+      return kind.cast(scene.lookup("#" + id));
+    });
+  }
+
   /** A click of the first button on a node. */
   public static void click(Node node) {
     mouse(node, MouseEvent.MOUSE_CLICKED);

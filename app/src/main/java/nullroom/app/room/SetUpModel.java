@@ -14,6 +14,7 @@ import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.room.Aim;
 import nullroom.core.room.Camera;
 import nullroom.core.room.FreePlace;
+import nullroom.core.room.Furniture;
 import nullroom.core.room.Member;
 import nullroom.core.room.Movement;
 import nullroom.core.room.Placed;
@@ -35,6 +36,9 @@ public final class SetUpModel {
 
   private static final double PERSON_METRES = 0.8;
   private static final double THING_METRES = 0.4;
+
+  /** A microphone on a desk stands so high over it (common practice). */
+  private static final double OVER_TOP_METRES = 0.25;
 
   private final StationContext context;
 
@@ -198,7 +202,14 @@ public final class SetUpModel {
         Stream.concat(setUp().cameras().stream(), setUp().microphones().stream())
             .filter(m -> !m.name().equals(own))
             .map(m -> Optional.of(new Ride(m.name(), Ride.Part.TOP)));
-    return Stream.of(Stream.of(Optional.<Ride>empty()), persons, things).flatMap(s -> s).toList();
+    Stream<Optional<Ride>> furniture =
+        room().furniture().stream()
+            .map(Furniture::name)
+            .distinct()
+            .map(name -> Optional.of(new Ride(name, Ride.Part.TOP)));
+    return Stream.of(Stream.of(Optional.<Ride>empty()), persons, things, furniture)
+        .flatMap(s -> s)
+        .toList();
   }
 
   /** For people. */
@@ -220,10 +231,34 @@ public final class SetUpModel {
    * @throws Trouble.BadField where it would ride in a circle, or find no place
    */
   public void ride(RoomItem item, Optional<Ride> ride) {
+    Optional<Furniture> piece =
+        ride.flatMap(
+                r -> room().furniture().stream().filter(f -> f.name().equals(r.what())).findFirst())
+            .filter(f -> f.distanceTo(member(item).it().at()) > SetUp.CARRIED_METRES);
     String name = item.name(room());
-    edit(
-        Figures.capital(name) + " " + words(ride).replace("stands", "to stand"),
-        s -> s.riding(name, ride));
+    if (piece.isPresent()) {
+      onto(item, piece.get(), ride);
+    } else {
+      edit(
+          Figures.capital(name) + " " + words(ride).replace("stands", "to stand"),
+          s -> s.riding(name, ride));
+    }
+  }
+
+  /** From far off it is put on the middle of a piece, and rides on it there. */
+  private void onto(RoomItem item, Furniture piece, Optional<Ride> ride) {
+    List<Point> plan = piece.plan();
+    Point middle = plan.get(0).plus(plan.get(2).minus(plan.get(0)), 0.5);
+    Point at = new Point(middle.x(), middle.y(), piece.top() + OVER_TOP_METRES);
+    String name = item.name(room());
+    context
+        .session()
+        .edit(
+            "Put " + name + " on the " + piece.name(),
+            b -> {
+              Room there = item.moved(b.room(), at);
+              return b.with(there.with(there.setUp().riding(name, ride)));
+            });
   }
 
   /** How loud a talker is. */

@@ -8,7 +8,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.event.ActionEvent;
-import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -36,21 +35,13 @@ class ShelfPageTest extends DeskTest {
     scene = Fx.on(() -> new Scene(new VBox(page.node(), page.files()), 760, 640));
   }
 
-  private <T extends Node> T find(String id, Class<T> kind) {
-    return Fx.on(() -> {
-      scene.getRoot().applyCss();
-      scene.getRoot().layout();
-      return kind.cast(scene.lookup("#" + id));
-    });
-  }
-
   private void press(String id) {
-    Button button = find(id, Button.class);
+    Button button = Fx.find(scene, id, Button.class);
     Fx.run(button::fire);
   }
 
   private void type(String id, String text) {
-    TextField field = find(id, TextField.class);
+    TextField field = Fx.find(scene, id, TextField.class);
     Fx.run(() -> {
       field.setText(text);
       field.fireEvent(new ActionEvent());
@@ -67,7 +58,7 @@ class ShelfPageTest extends DeskTest {
 
   @SuppressWarnings("unchecked")
   private void put(String id) {
-    ComboBox<MicrophoneType> classes = find("shelf-add-microphone", ComboBox.class);
+    ComboBox<MicrophoneType> classes = Fx.find(scene, "shelf-add-microphone", ComboBox.class);
     Fx.run(() -> classes.setValue(MicrophoneType.find(id).orElseThrow()));
     press("shelf-add");
   }
@@ -76,7 +67,7 @@ class ShelfPageTest extends DeskTest {
   @DisplayName("what is usual is shown as that; what is typed is stated, and unsaid when emptied")
   void fields() {
     put("ldc_cardioid");
-    TextField noise = find("field-self-noise", TextField.class);
+    TextField noise = Fx.find(scene, "field-self-noise", TextField.class);
     assertThat(noise.getText()).isEmpty();
     assertThat(noise.getPromptText()).isEqualTo("9");
     type("field-self-noise", "7,5");

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
-import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -35,17 +34,9 @@ class PlacesPageTest extends DeskTest {
     scene = Fx.show(page.node(), 760, 500);
   }
 
-  private <T extends Node> T find(String id, Class<T> kind) {
-    return Fx.on(() -> {
-      scene.getRoot().applyCss();
-      scene.getRoot().layout();
-      return kind.cast(scene.lookup("#" + id));
-    });
-  }
-
   private void named(String name, String button) {
-    TextField field = find("place-name", TextField.class);
-    Button press = find(button, Button.class);
+    TextField field = Fx.find(scene, "place-name", TextField.class);
+    Button press = Fx.find(scene, button, Button.class);
     Fx.run(() -> {
       field.setText(name);
       press.fire();
@@ -101,7 +92,7 @@ class PlacesPageTest extends DeskTest {
     assertThat(words(desk.work().troubleProperty())).contains("two are called");
     assertThatThrownBy(() -> Fx.run(() -> places.begin("x", 0, 3, 2)))
         .hasRootCauseInstanceOf(Trouble.BadField.class);
-    Button out = find("place-remove", Button.class);
+    Button out = Fx.find(scene, "place-remove", Button.class);
     Fx.run(out::fire);
     assertThat(words(desk.work().troubleProperty())).contains("the only one");
     assertThat(book()).isEqualTo(before);

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Optional;
-import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -41,16 +40,8 @@ class SetUpPageTest extends DeskTest {
         });
   }
 
-  private <T extends Node> T find(String id, Class<T> kind) {
-    return Fx.on(() -> {
-      scene.getRoot().applyCss();
-      scene.getRoot().layout();
-      return kind.cast(scene.lookup("#" + id));
-    });
-  }
-
   private void press(String id) {
-    Button button = find(id, Button.class);
+    Button button = Fx.find(scene, id, Button.class);
     Fx.run(button::fire);
   }
 
@@ -70,7 +61,7 @@ class SetUpPageTest extends DeskTest {
     assertThat(s.microphones()).hasSize(2);
     assertThat(s.cameras()).hasSize(cameras + 1);
     assertThat(s.loudspeakers()).hasSize(1);
-    assertThat(find("effort-talker-2", ComboBox.class)).isNotNull();
+    assertThat(Fx.find(scene, "effort-talker-2", ComboBox.class)).isNotNull();
     assertThat(desk.session().folder().load()).isEqualTo(desk.session().book());
     Fx.run(() -> desk.session().undo());
     assertThat(setUp().loudspeakers()).isEmpty();
@@ -91,10 +82,10 @@ class SetUpPageTest extends DeskTest {
     assertThat(setUp().microphones().get(1).it().at().x())
         .isCloseTo(before.x() + 0.2, within(1e-9));
     double first = Fx.on(() -> desk.session().heard().distanceMetres());
-    RadioButton judge = find("judge-microphone-2", RadioButton.class);
+    RadioButton judge = Fx.find(scene, "judge-microphone-2", RadioButton.class);
     Fx.run(judge::fire);
     assertThat(Fx.on(() -> desk.session().heard().distanceMetres())).isLessThan(first);
-    assertThat(find("judge-microphone-2", RadioButton.class).isSelected()).isTrue();
+    assertThat(Fx.find(scene, "judge-microphone-2", RadioButton.class).isSelected()).isTrue();
   }
 
   @Test

@@ -2,6 +2,8 @@ package nullroom.core.room;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import nullroom.core.acoustics.Bands;
 
 /**
@@ -73,5 +75,10 @@ public record Contents(
       sum = sum.with(s.absorptionArea(), Double::sum);
     }
     return sum;
+  }
+
+  /** What pieces of furniture are called. */
+  Set<String> furnitureNames() {
+    return furniture.stream().map(Furniture::name).collect(Collectors.toSet());
   }
 }

@@ -90,6 +90,19 @@ public record Furniture(
     return List.of(a, b, b.plus(across, widthMetres), a.plus(across, widthMetres));
   }
 
+  /** From a point to the upright box around it; 0 inside. */
+  public double distanceTo(Point p) {
+    List<Point> plan = plan();
+    var xs = plan.stream().mapToDouble(Point::x).summaryStatistics();
+    var ys = plan.stream().mapToDouble(Point::y).summaryStatistics();
+    Point nearest =
+        new Point(
+            Math.clamp(p.x(), xs.getMin(), xs.getMax()),
+            Math.clamp(p.y(), ys.getMin(), ys.getMax()),
+            Math.clamp(p.z(), corner.z(), top()));
+    return nearest.distanceTo(p);
+  }
+
   /** The height of its top. */
   public double top() {
     return corner.z() + heightMetres;

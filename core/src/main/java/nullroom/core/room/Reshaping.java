@@ -42,7 +42,9 @@ final class Reshaping {
             SetUp.NONE,
             new RoomNoise(room.noiseDbSpl(), List.of()));
     List<Patch> kept = room.patches().stream().filter(bare::carries).toList();
-    return furnished(peopled(bare.withPatches(kept), room), room);
+    Room full = furnished(peopled(bare.withPatches(kept), room), room);
+    return full.with(
+        Carried.ridingAs(full.setUp(), room.setUp(), full.contents().furnitureNames()));
   }
 
   /** With the furniture and the noise sources that still fit. */
@@ -87,7 +89,7 @@ final class Reshaping {
 
   /** With all who were there: who would stand outside comes in, and what rides on them follows. */
   static Room peopled(Room shaped, Room before) {
-    SetUp people = before.setUp();
+    SetUp people = Carried.putDown(before.setUp(), before.contents().furnitureNames());
     for (int i = 0; i < people.talkers().size(); i++) {
       Talker talker = people.talkers().get(i).it();
       if (!shaped.holds(talker.at())) {

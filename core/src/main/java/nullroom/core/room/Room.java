@@ -1,8 +1,10 @@
 package nullroom.core.room;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Air;
 import nullroom.core.acoustics.Bands;
@@ -223,9 +225,12 @@ public record Room(
     return Reshaping.peopled(this, before);
   }
 
-  /** A copy with other contents. */
+  /** A copy with other contents; what rode on a piece that is gone stands by itself. */
   public Room with(Contents other) {
-    return new Room(name, enclosure, air, finishes, other, setUp, noise);
+    Set<String> gone = new HashSet<>(contents.furnitureNames());
+    gone.removeAll(other.furnitureNames());
+    setUp.all().forEach(m -> gone.remove(m.name()));
+    return new Room(name, enclosure, air, finishes, other, Carried.putDown(setUp, gone), noise);
   }
 
   /** A copy with another set-up. */

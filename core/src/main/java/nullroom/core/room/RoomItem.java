@@ -143,7 +143,10 @@ public record RoomItem(Kind kind, int index) {
    */
   public Room moved(Room room, Point to) {
     return switch (kind) {
-      case TALKER, MICROPHONE, CAMERA, LOUDSPEAKER -> room.with(moved(room.setUp(), to));
+      case TALKER, MICROPHONE, CAMERA, LOUDSPEAKER ->
+          room.with(
+              Carried.offFurniture(
+                  moved(room.setUp(), to), room.furniture(), member(room).orElseThrow(), to));
       case SOURCE -> sources(room, s -> new NoiseSource(s.name(), to, s.dbSplAtMetre()));
       case FURNITURE -> furniture(room, f -> f.movedTo(to));
       case SCREEN -> screens(room, s -> s.movedBy(to.minus(s.middle())));
@@ -225,7 +228,9 @@ public record RoomItem(Kind kind, int index) {
   }
 
   private Room furniture(Room room, UnaryOperator<Furniture> change) {
-    return room.withFurniture(changed(room.furniture(), change));
+    Furniture before = room.furniture().get(index);
+    SetUp carried = Carried.along(room.setUp(), before, change.apply(before));
+    return room.withFurniture(changed(room.furniture(), change)).with(carried);
   }
 
   private Room screens(Room room, UnaryOperator<Screen> change) {

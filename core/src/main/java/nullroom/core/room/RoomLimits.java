@@ -26,7 +26,7 @@ final class RoomLimits {
     for (int i = 0; i < contents.screens().size(); i++) {
       contents.screens().get(i).check("screens[" + i + "]", enclosure);
     }
-    SetUpLimits.check(enclosure, setUp);
+    SetUpLimits.check(enclosure, setUp, contents.furnitureNames());
     noise.check(enclosure);
     for (int i = 0; i < contents.furniture().size(); i++) {
       furniture("furniture[" + i + "]", contents.furniture().get(i), enclosure, setUp);

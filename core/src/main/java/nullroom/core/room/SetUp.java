@@ -32,7 +32,7 @@ public record SetUp(
   public static final String MICROPHONE = "microphone";
 
   /** Further than this from its carrier a thing was put down. */
-  private static final double CARRIED_METRES = 0.5;
+  public static final double CARRIED_METRES = 0.5;
 
   /** Name of the only camera where nobody gave one. */
   public static final String CAMERA = "camera";
@@ -207,7 +207,7 @@ public record SetUp(
   public SetUp withMicrophones(List<Member<PlacedMicrophone>> others) {
     int same = same(microphones, judged.microphone, others);
     return new SetUp(talkers, others, cameras, loudspeakers, judged)
-        .putDown()
+        .putDown(this)
         .with(new Judged(judged.voice, same, judged.camera));
   }
 
@@ -215,7 +215,7 @@ public record SetUp(
   public SetUp withTalkers(List<Member<Talker>> others) {
     int same = same(talkers, judged.voice, others);
     return new SetUp(others, microphones, cameras, loudspeakers, judged)
-        .putDown()
+        .putDown(this)
         .with(new Judged(same, judged.microphone, judged.camera));
   }
 
@@ -223,13 +223,13 @@ public record SetUp(
   public SetUp withCameras(List<Member<Camera>> others) {
     int same = same(cameras, judged.camera, others);
     return new SetUp(talkers, microphones, others, loudspeakers, judged)
-        .putDown()
+        .putDown(this)
         .with(new Judged(judged.voice, judged.microphone, same));
   }
 
   /** With other loudspeakers. */
   public SetUp withLoudspeakers(List<Member<PlacedLoudspeaker>> others) {
-    return new SetUp(talkers, microphones, cameras, others, judged).putDown();
+    return new SetUp(talkers, microphones, cameras, others, judged).putDown(this);
   }
 
   /** With a member called otherwise; what rides on it still does. */
@@ -246,12 +246,18 @@ public record SetUp(
   }
 
   /**
-   * With a member put onto another, where such a thing usually sits, or standing by itself.
+   * With a member put onto another, where such a thing usually sits, or standing by itself. On a
+   * piece of furniture it stays where it is.
    *
-   * @throws Trouble.BadField where there is none of those names
+   * @throws Trouble.BadField where there is no member of that name
    */
   public SetUp riding(String name, Optional<Ride> ride) {
-    Optional<Ride.Seat> seat = ride.map(r -> r.seat(find(r.what()).it()));
+    Optional<Ride.Seat> seat =
+        ride.flatMap(r ->
+            all()
+                .filter(m -> m.name().equals(r.what()))
+                .findFirst()
+                .map(carrier -> r.seat(carrier.it())));
     Member<?> before = find(name);
     SetUp put =
         mapped(
@@ -302,18 +308,11 @@ public record SetUp(
     return Stream.of(talkers, microphones, cameras, loudspeakers).flatMap(List::stream);
   }
 
-  /** What was carried by something that is gone stands by itself. */
-  private SetUp putDown() {
-    Set<String> names = new HashSet<>(all().map(Member::name).toList());
-    return mapped(
-        new Carried.Change() {
-          @Override
-          public <T extends Placed<T>> Member<T> of(Member<T> m) {
-            return m.ride().filter(r -> !names.contains(r.what())).isPresent()
-                ? m.riding(Optional.empty())
-                : m;
-          }
-        });
+  /** What was carried by one who was there before and is gone stands by itself. */
+  private SetUp putDown(SetUp before) {
+    Set<String> gone = new HashSet<>(before.all().map(Member::name).toList());
+    all().forEach(m -> gone.remove(m.name()));
+    return Carried.putDown(this, gone);
   }
 
   SetUp mapped(Carried.Change change) {

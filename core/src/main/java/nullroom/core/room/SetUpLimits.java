@@ -24,13 +24,17 @@ final class SetUpLimits {
 
   private final SetUp setUp;
 
+  /** Names of what else there is to ride on. */
+  private final Set<String> furniture;
+
   /** Each member under its field. */
   private final List<String> fields = new ArrayList<>();
 
   private final List<Member<?>> members = new ArrayList<>();
 
-  private SetUpLimits(SetUp setUp) {
+  private SetUpLimits(SetUp setUp, Set<String> furniture) {
     this.setUp = setUp;
+    this.furniture = furniture;
     add(SetUp.TALKER, setUp.talkers());
     add(SetUp.MICROPHONE, setUp.microphones());
     add(SetUp.CAMERA, setUp.cameras());
@@ -45,9 +49,13 @@ final class SetUpLimits {
     members.addAll(all);
   }
 
-  /** Refuses what cannot be. */
-  static void check(Enclosure enclosure, SetUp setUp) {
-    SetUpLimits limits = new SetUpLimits(setUp);
+  /**
+   * Refuses what cannot be.
+   *
+   * @param furniture names of what else there is to ride on
+   */
+  static void check(Enclosure enclosure, SetUp setUp, Set<String> furniture) {
+    SetUpLimits limits = new SetUpLimits(setUp, furniture);
     limits.counts();
     limits.each((field, m) -> enclosure.requireInside(field + ".at", m.it().at()));
     limits.names();
@@ -57,7 +65,7 @@ final class SetUpLimits {
 
   /** Tells each of them with its field. */
   static void each(SetUp setUp, BiConsumer<String, Member<?>> told) {
-    new SetUpLimits(setUp).each(told);
+    new SetUpLimits(setUp, Set.of()).each(told);
   }
 
   private void each(BiConsumer<String, Member<?>> told) {
@@ -111,7 +119,8 @@ final class SetUpLimits {
         m.ride()
             .ifPresent(ride -> {
               Member<?> carrier = byName.get(ride.what());
-              if (carrier == null) {
+              boolean person = carrier != null && carrier.it() instanceof Talker;
+              if (carrier == null && !furniture.contains(ride.what())) {
                 throw new Trouble.BadField(
                     field + ".ridesOn.what", "there is nothing named '" + ride.what() + "'");
               }
@@ -119,7 +128,7 @@ final class SetUpLimits {
                 throw new Trouble.BadField(
                     field + ".ridesOn.what", "'" + m.name() + "' cannot ride on itself");
               }
-              fits(field, ride, carrier);
+              fits(field, ride, person);
               if (riders.merge(ride.what(), 1, Integer::sum) > MOST_RIDERS) {
                 throw new Trouble.BadField(
                     field + ".ridesOn.what",
@@ -134,8 +143,7 @@ final class SetUpLimits {
             }));
   }
 
-  private static void fits(String field, Ride ride, Member<?> carrier) {
-    boolean person = carrier.it() instanceof Talker;
+  private static void fits(String field, Ride ride, boolean person) {
     if (person == (ride.part() == Ride.Part.TOP)) {
       throw new Trouble.BadField(
           field + ".ridesOn.part",

@@ -24,7 +24,7 @@ public final class SharedSpace {
         continue;
       }
       for (Member<PlacedMicrophone> m : room.setUp().microphones()) {
-        double metres = distance(piece, m.it().at());
+        double metres = piece.distanceTo(m.it().at());
         boolean overhead = m.it().at().z() > OVERHEAD_METRES;
         if (overhead && metres < NEAR_METRES) {
           all.add(
@@ -36,18 +36,5 @@ public final class SharedSpace {
       }
     }
     return all;
-  }
-
-  /** From a point to the box around a piece in plan and height. */
-  private static double distance(Furniture piece, Point p) {
-    List<Point> plan = piece.plan();
-    var xs = plan.stream().mapToDouble(Point::x).summaryStatistics();
-    var ys = plan.stream().mapToDouble(Point::y).summaryStatistics();
-    Point nearest =
-        new Point(
-            Math.clamp(p.x(), xs.getMin(), xs.getMax()),
-            Math.clamp(p.y(), ys.getMin(), ys.getMax()),
-            Math.clamp(p.z(), piece.corner().z(), piece.top()));
-    return nearest.distanceTo(p);
   }
 }
