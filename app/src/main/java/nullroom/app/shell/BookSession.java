@@ -26,6 +26,7 @@ import nullroom.core.predict.Heard;
 import nullroom.core.predict.Refinement;
 import nullroom.core.room.Room;
 import nullroom.io.book.BookFolder;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The open book: its current state, undo and redo, and what the microphone hears. Lives on the FX
@@ -285,6 +286,20 @@ public final class BookSession {
         .get()
         .ifPresent(d -> edit("Say that it came after the measurement", b -> b.with(d.measured())));
     described.set(Optional.empty());
+  }
+
+  /** Whether the last step was one to another place, which undo would leave again. */
+  public boolean undoLeavesPlace() {
+    return leaves(undo.peek());
+  }
+
+  /** Whether redo goes to another place. */
+  public boolean redoLeavesPlace() {
+    return leaves(redo.peek());
+  }
+
+  private static boolean leaves(@Nullable Step step) {
+    return step != null && !step.before().here().name().equals(step.after().here().name());
   }
 
   /** Takes back the last step. */

@@ -148,8 +148,8 @@ public final class MainWindow {
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
     BookSession session = context.session();
-    Button undo = step("Undo", session.undoNameProperty(), session::undo);
-    Button redo = step("Redo", session.redoNameProperty(), session::redo);
+    Button undo = step("Undo", session.undoNameProperty(), () -> step(context, context::undo));
+    Button redo = step("Redo", session.redoNameProperty(), () -> step(context, context::redo));
     Button lamp = new Button("Lamp off");
     lamp.getStyleClass().add("plain");
     lamp.setOnAction(e -> {
@@ -165,6 +165,10 @@ public final class MainWindow {
     HBox box = new HBox(records, input, level(context), keys, gap, undo, redo, units, lamp);
     box.getStyleClass().add("status");
     return box;
+  }
+
+  private static void step(StationContext context, Runnable back) {
+    context.work().attempt(back, () -> {});
   }
 
   /** What the input hears now goes onto the ladder, frame by frame. */
@@ -265,9 +269,9 @@ public final class MainWindow {
           } else if (e.isShortcutDown() && e.getCode() == KeyCode.Z) {
             e.consume();
             if (e.isShiftDown()) {
-              context.session().redo();
+              step(context, context::redo);
             } else {
-              context.session().undo();
+              step(context, context::undo);
             }
           } else if (e.isShortcutDown() && e.getCode().isDigitKey()) {
             int number = e.getCode().getCode() - KeyCode.DIGIT1.getCode();

@@ -304,11 +304,39 @@ public record StationContext(
    *     it is heard in
    */
   public void elsewhere(String name, UnaryOperator<RoomBook> edit) {
+    idle();
+    session.edit(name, edit);
+  }
+
+  private void idle() {
     if (work.runningProperty().get() || live.runningProperty().get()) {
       throw new Trouble.BadField(
           "place", "not while something is heard here; stop that first, or wait until it is done");
     }
-    session.edit(name, edit);
+  }
+
+  /**
+   * Takes back the last step.
+   *
+   * @throws Trouble.BadField where that would leave the place that something is heard in
+   */
+  public void undo() {
+    if (session.undoLeavesPlace()) {
+      idle();
+    }
+    session.undo();
+  }
+
+  /**
+   * Repeats the step taken back last.
+   *
+   * @throws Trouble.BadField where that would leave the place that something is heard in
+   */
+  public void redo() {
+    if (session.redoLeavesPlace()) {
+      idle();
+    }
+    session.redo();
   }
 
   /** Now, to the minute, as measurements are dated. */

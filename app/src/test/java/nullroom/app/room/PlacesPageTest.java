@@ -83,6 +83,24 @@ class PlacesPageTest extends DeskTest {
   }
 
   @Test
+  @DisplayName("while something is heard one stays in the place that it is heard in")
+  void notWhileHearing() {
+    named("copy", "place-copy");
+    String first = Fx.on(places::names).getFirst();
+    Fx.run(() -> desk.live().start(desk.inputs().chosenProperty().get().device().get()));
+    assertThatThrownBy(() -> Fx.run(() -> places.go(first, "")))
+        .hasRootCauseInstanceOf(Trouble.BadField.class);
+    assertThatThrownBy(() -> Fx.run(desk::undo)).hasRootCauseInstanceOf(Trouble.BadField.class);
+    assertThat(book().here().name()).isEqualTo("copy");
+    Fx.run(() -> desk.live().stop());
+    Fx.until(desk.live().runningProperty(), false);
+    Fx.run(desk::undo);
+    assertThat(book().here().name()).isEqualTo(first);
+    Fx.run(desk::redo);
+    assertThat(book().here().name()).isEqualTo("copy");
+  }
+
+  @Test
   @DisplayName("bad names and sizes are said, and nothing is changed")
   void refused() {
     RoomBook before = book();
