@@ -92,7 +92,7 @@ final class HerePage {
     }
     targets.setText(
         Figures.say(
-            "targets %.0f, %.0f, %.0f dB   ● met   ◆ close   ▲ short   ? cannot tell   each at its own right gain",
+            "decibels, for targets of %.0f, %.0f, %.0f   ● met   ◆ close   ▲ short   ? cannot tell   each at its own right gain",
             model.targets().quietDb(), model.targets().clearDb(), model.targets().safeDb()));
     table.show(
         List.of(
@@ -109,7 +109,7 @@ final class HerePage {
       Verdict verdict = margin.verdict();
       cells.add(
           new FigureTable.Figure(
-              Figures.say("%.0f dB %s", margin.db(), verdict.sign()),
+              Figures.say("%.0f %s", margin.db(), verdict.sign()),
               () -> model.why(choice.type(), margin.name()),
               "cell",
               "margin-" + verdict.id()));

@@ -1,5 +1,6 @@
 package nullroom.app.mic;
 
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -151,10 +152,16 @@ public final class MicModel {
   }
 
   private List<Choice> ranked(Collection<MicrophoneType> types) {
-    return types.stream()
-        .map(t -> new Choice(t, verdictsWith(t), t.isIn(microphone().capture())))
-        .sorted(Comparator.comparingDouble(this::weakestOver).reversed())
-        .toList();
+    Capture now = microphone().capture();
+    List<Heard> heard =
+        context.session().hearing().heard(types.stream().map(t -> t.on(now)).toList());
+    List<Choice> all = new ArrayList<>();
+    for (MicrophoneType type : types) {
+      Heard right = atRightGain(heard.get(all.size()));
+      all.add(new Choice(type, Verdicts.of(right, targets()), type.isIn(now)));
+    }
+    all.sort(Comparator.comparingDouble(this::weakestOver).reversed());
+    return all;
   }
 
   private double weakestOver(Choice choice) {
@@ -166,16 +173,14 @@ public final class MicModel {
     return Ladder.of(heardWith(type), targets()).findWhy(margin);
   }
 
-  private Verdicts verdictsWith(MicrophoneType type) {
-    return Verdicts.of(heardWith(type), targets());
+  private Heard heardWith(MicrophoneType type) {
+    Capture chain = type.on(microphone().capture());
+    return atRightGain(context.session().hearing().heard(List.of(chain)).getFirst());
   }
 
   /** With the gain that is right for it. */
-  private Heard heardWith(MicrophoneType type) {
-    PlacedMicrophone m = microphone().with(type.on(microphone().capture()));
-    Heard asIs = context.session().heard(book().room().withMicrophone(m));
-    double gain = book().levels().staging().rightGainDb(asIs, targets());
-    return asIs.withGainDb(gain);
+  private Heard atRightGain(Heard asIs) {
+    return asIs.withGainDb(book().levels().staging().rightGainDb(asIs, targets()));
   }
 
   /** Uses another type. */

@@ -1,10 +1,16 @@
 package nullroom.core.book;
 
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.acoustics.Pattern;
 import nullroom.core.measure.decay.PositionAverage;
 import nullroom.core.measure.noise.Calibration;
 import nullroom.core.measure.noise.NoiseReport;
@@ -116,7 +122,29 @@ public final class Hearing {
   public Heard heard(Room changed) {
     Room noisy = SuspectNoise.in(changed, book.listening());
     Bands seconds = decaySeconds(changed);
-    ReflectedSound quick = ReflectedSound.quick(noisy, seconds);
+    return heard(changed, noisy, seconds, ReflectedSound.quick(noisy, seconds));
+  }
+
+  /**
+   * What the microphone judged would hear were it each of these, in its place. How the room answers
+   * depends on the pattern alone, and is worked out once for each.
+   */
+  public List<Heard> heard(List<Capture> chains) {
+    Bands seconds = decaySeconds(book.room());
+    Map<Pattern, ReflectedSound> replies = new EnumMap<>(Pattern.class);
+    List<Heard> all = new ArrayList<>();
+    for (Capture chain : chains) {
+      Room room = book.room();
+      Room changed = room.withMicrophone(room.requireMicrophone().with(chain));
+      Room noisy = SuspectNoise.in(changed, book.listening());
+      ReflectedSound reply =
+          replies.computeIfAbsent(chain.pattern(), p -> ReflectedSound.quick(noisy, seconds));
+      all.add(heard(changed, noisy, seconds, reply));
+    }
+    return all;
+  }
+
+  private Heard heard(Room changed, Room noisy, Bands seconds, ReflectedSound quick) {
     Optional<Refinement> traced = refinement.filter(r -> r.holds(changed));
     Heard heard =
         Heard.of(noisy, seconds, traced.map(r -> r.of(changed, seconds, quick)).orElse(quick));

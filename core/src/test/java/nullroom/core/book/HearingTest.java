@@ -3,10 +3,13 @@ package nullroom.core.book;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import java.util.Optional;
 import nullroom.core.Progress;
 import nullroom.core.TestRooms;
 import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Capture;
+import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.measure.decay.MadeRoom;
 import nullroom.core.measure.noise.Calibration;
 import nullroom.core.plan.Margin;
@@ -43,7 +46,7 @@ class HearingTest {
     return book.with(
         NoiseMeasurement.of(
             "noise-1.wav",
-            new NoiseMeasurement.Taken("2026-03-04T20:10", false, "", java.util.List.of()),
+            new NoiseMeasurement.Taken("2026-03-04T20:10", false, "", List.of()),
             SampleSource.of(new Samples(x, RATE)),
             book.chain(false),
             calibration,
@@ -70,8 +73,8 @@ class HearingTest {
     NoiseMeasurement general = book.noise().orElseThrow();
     NoiseMeasurement own = louder(general, "2026-03-04T20:30", "window", 8);
     RoomBook atSpot =
-        book.withSpots(java.util.List.of(Spot.of("window", room)))
-            .with(book.listening().withSpots(java.util.List.of(own)));
+        book.withSpots(List.of(Spot.of("window", room)))
+            .with(book.listening().withSpots(List.of(own)));
     double quiet = Hearing.quick(book).heard().margins().quietDb();
     assertThat(Hearing.quick(atSpot).heard().margins().quietDb()).isLessThan(quiet - 3);
     assertThat(Hearing.quick(atSpot).heard().basis().noise().origin().from()).contains("20:30");
@@ -82,6 +85,20 @@ class HearingTest {
         .contains("20:10");
     NoiseMeasurement again = louder(general, "2026-03-04T21:00", "", 0);
     assertThat(atSpot.with(again).noise()).contains(again);
+  }
+
+  @Test
+  @DisplayName("many microphones at once hear what each hears alone")
+  void many() {
+    RoomBook book = listened(Calibration.BY_DATA).with(clapped("claps-1.wav", 1.2));
+    Hearing hearing = Hearing.traced(book);
+    List<Capture> chains =
+        MicrophoneType.ALL.stream().map(t -> t.on(room.requireMicrophone().capture())).toList();
+    List<Heard> all = hearing.heard(chains);
+    for (int i = 0; i < chains.size(); i++) {
+      Room alone = room.withMicrophone(room.requireMicrophone().with(chains.get(i)));
+      assertThat(all.get(i)).isEqualTo(hearing.heard(alone));
+    }
   }
 
   @Test
