@@ -20,4 +20,5 @@ module nullroom.core {
   exports nullroom.core.predict;
   exports nullroom.core.book;
   exports nullroom.core.plan;
+  exports nullroom.core.plan.treatment;
 }

@@ -23,6 +23,7 @@ import picocli.CommandLine.Option;
       SweepCommand.class,
       SimulateCommand.class,
       PredictCommand.class,
+      TreatCommand.class,
       GainCommand.class,
       CheckCommand.class
     })

@@ -9,6 +9,7 @@ import nullroom.app.control.BandName;
 import nullroom.core.Decibels;
 import nullroom.core.Figures;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.book.Goal;
 import nullroom.core.plan.Margin;
 import nullroom.core.plan.Pair;
 import nullroom.core.plan.Prediction;
@@ -38,11 +39,21 @@ final class PredictJson {
   private record Reflection(
       double delaySeconds, double extraPathMetres, double levelDb, List<String> surfaces) {}
 
+  /** What a goal asks for. */
+  static JsonOut targets(Goal goal) {
+    Margins targets = goal.targets();
+    return new JsonOut()
+        .put("quietDb", targets.quietDb())
+        .put("clearDb", targets.clearDb())
+        .put("safeDb", targets.safeDb())
+        .put("decayFromSeconds", goal.shortestSeconds())
+        .put("decayToSeconds", goal.longestSeconds());
+  }
+
   static JsonOut of(Prediction found, boolean why) {
     Statistics s = found.statistics();
     Heard heard = found.heard();
     Verdicts verdicts = found.ladder().verdicts();
-    Margins targets = found.goal().targets();
     JsonOut out = new JsonOut();
     out.put("volumeCubicMetres", s.volume())
         .put("surfaceSquareMetres", s.surface())
@@ -65,13 +76,8 @@ final class PredictJson {
                 .map(r -> OptionalDouble.of(r.standardErrorDb()))
                 .orElse(OptionalDouble.empty()))
         .put("margins", three(verdicts, heard, Margin::db));
-    out.object("targets")
-        .put("quietDb", targets.quietDb())
-        .put("clearDb", targets.clearDb())
-        .put("safeDb", targets.safeDb())
-        .put("decayFromSeconds", found.goal().shortestSeconds())
-        .put("decayToSeconds", found.goal().longestSeconds());
-    out.put("uncertaintyDb", three(verdicts, heard, Margin::uncertaintyDb))
+    out.put("targets", targets(found.goal()))
+        .put("uncertaintyDb", three(verdicts, heard, Margin::uncertaintyDb))
         .put(
             "verdicts",
             new Words(

@@ -115,15 +115,15 @@ public record Statistics(
           Bands.all(0),
           "Eyring; the formulas for uneven absorption hold for boxes only.");
     }
-    Bands weight =
-        eyring.with(
-            arau,
-            (even, uneven) -> {
-              double apart = Math.log(uneven / even);
-              double over = Math.max(0, apart - EVEN);
-              return over == 0 ? 0 : over * over / (over + HALF) / apart;
-            });
+    Bands weight = eyring.with(arau, Statistics::unevenWeight);
     return new Statistics(volume, surface, area, times, weight, why(weight));
+  }
+
+  /** How far a time goes from an even room's to an uneven one's. */
+  static double unevenWeight(double even, double uneven) {
+    double apart = Math.log(uneven / even);
+    double over = Math.max(0, apart - EVEN);
+    return over == 0 ? 0 : over * over / (over + HALF) / apart;
   }
 
   private static String why(Bands weight) {
@@ -138,11 +138,11 @@ public record Statistics(
             100 * most);
   }
 
-  private static double time(double kv, double area) {
+  static double time(double kv, double area) {
     return Math.min(LONGEST_SECONDS, kv / Math.max(area, 1e-9));
   }
 
-  private static double exponent(double alpha) {
+  static double exponent(double alpha) {
     return -Math.log(1 - Math.min(alpha, HIGHEST_COEFFICIENT));
   }
 

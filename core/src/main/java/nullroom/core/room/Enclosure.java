@@ -219,7 +219,7 @@ public final class Enclosure {
   }
 
   /** The pair of opposite sides that a surface goes with: 0 across x, 1 across y, 2 upright. */
-  int pairOf(Surface surface) {
+  public int pairOf(Surface surface) {
     if (surface instanceof Surface.Wall wall) {
       Point along = along(wall.number() - 1);
       return Math.abs(along.x()) < Math.abs(along.y()) ? 0 : 1;

@@ -77,7 +77,7 @@ public record Patch(
   }
 
   /** Whether it lies on another piece. */
-  boolean overlaps(Patch other) {
+  public boolean overlaps(Patch other) {
     return surface.equals(other.surface) && Polygons.shared(corners, other.corners) > MOST_SHARED;
   }
 

@@ -311,6 +311,11 @@ public final class BookFolder {
     return file;
   }
 
+  /** A room as it stands in a file of its own. */
+  public static JsonNode tree(Room room) {
+    return RoomJson.write(room);
+  }
+
   /**
    * Writes a room as a file of its own.
    *

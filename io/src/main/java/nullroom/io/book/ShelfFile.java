@@ -5,8 +5,6 @@ import java.io.StringReader;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -25,9 +23,6 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
-import tools.jackson.core.JsonParser;
-import tools.jackson.core.JsonToken;
-import tools.jackson.core.TokenStreamLocation;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -37,7 +32,6 @@ import tools.jackson.databind.json.JsonMapper;
 public final class ShelfFile {
   private static final String KIND = "kind";
   private static final String NAME = "name";
-  private static final long LARGEST_BYTES = 4L << 20;
 
   private ShelfFile() {}
 
@@ -47,21 +41,8 @@ public final class ShelfFile {
    * @throws Trouble.BadFile naming what is wrong, with line and column
    */
   public static Shelf read(Path file) {
-    byte[] bytes = bytes(file);
+    byte[] bytes = JsonPlace.bytes(file);
     return isCsv(file) ? readCsv(file, bytes) : readJson(file, bytes);
-  }
-
-  private static byte[] bytes(Path file) {
-    try {
-      if (Files.size(file) > LARGEST_BYTES) {
-        throw new Trouble.BadFile(file.toString(), "is larger than any shelf: over 4 MB");
-      }
-      return Files.readAllBytes(file);
-    } catch (NoSuchFileException e) {
-      throw new Trouble.BadFile(file.toString(), "does not exist");
-    } catch (IOException e) {
-      throw new Trouble.BadFile(file.toString(), "cannot be read: " + e.getMessage());
-    }
   }
 
   private static boolean isCsv(Path file) {
@@ -81,7 +62,7 @@ public final class ShelfFile {
       return shelf;
     } catch (Trouble.BadField e) {
       throw new Trouble.BadFile(
-          file.toString(), e.place() + where(bytes, e.place()) + " " + e.getMessage());
+          file.toString(), e.place() + JsonPlace.where(bytes, e.place()) + " " + e.getMessage());
     }
   }
 
@@ -103,31 +84,6 @@ public final class ShelfFile {
                 text + " " + field.unit() + " is hardly so. " + doubt.get().question());
           }
         });
-  }
-
-  /** Line and column of a place in a document, or of what it is missing in. */
-  private static String where(byte[] bytes, String path) {
-    String pointer = "/" + path.replaceAll("\\[(\\d+)]", "/$1").replace('.', '/');
-    for (String at = pointer; !at.isEmpty(); at = at.substring(0, at.lastIndexOf('/'))) {
-      Optional<String> found = at(bytes, at);
-      if (found.isPresent()) {
-        return found.get();
-      }
-    }
-    return "";
-  }
-
-  private static Optional<String> at(byte[] bytes, String pointer) {
-    try (JsonParser parser = JsonMapper.shared().createParser(bytes)) {
-      for (JsonToken t = parser.nextToken(); t != null; t = parser.nextToken()) {
-        if (t != JsonToken.PROPERTY_NAME
-            && parser.streamReadContext().pathAsPointer().toString().equals(pointer)) {
-          TokenStreamLocation at = parser.currentTokenLocation();
-          return Optional.of(" at line " + at.getLineNr() + ", column " + at.getColumnNr());
-        }
-      }
-    }
-    return Optional.empty();
   }
 
   private static Shelf readCsv(Path file, byte[] bytes) {

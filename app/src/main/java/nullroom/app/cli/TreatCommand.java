@@ -1,0 +1,155 @@
+package nullroom.app.cli;
+
+import java.nio.file.Path;
+import java.util.EnumSet;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.Callable;
+import nullroom.core.Progress;
+import nullroom.core.Trouble;
+import nullroom.core.acoustics.Octave;
+import nullroom.core.book.AtHand;
+import nullroom.core.book.Goal;
+import nullroom.core.book.RoomBook;
+import nullroom.core.plan.treatment.TreatmentPlan;
+import nullroom.core.plan.treatment.TreatmentPlanner;
+import nullroom.core.plan.treatment.TreatmentSchool;
+import nullroom.io.book.BookFolder;
+import nullroom.io.book.PiecesFile;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+@Command(
+    name = "treat",
+    mixinStandardHelpOptions = true,
+    description = "what to hang where, in which order, for how much")
+final class TreatCommand implements Callable<Integer> {
+  private static final int MOST = 12;
+  private static final String ALL = "all";
+
+  @Spec CommandSpec command = CommandSpec.create();
+
+  @Parameters(paramLabel = "BOOK|ROOM.json", description = "folder of a room book, or a room file")
+  Path path = Path.of("");
+
+  @Option(
+      names = "--at-hand",
+      paramLabel = "PIECES.json",
+      description = "what there is to hang, and what must be kept to; default: a usual household's")
+  Optional<Path> atHand = Optional.empty();
+
+  @Option(names = "--budget", paramLabel = "N", description = "money to spend at most")
+  Optional<Double> budget = Optional.empty();
+
+  @Option(names = "--minutes", paramLabel = "N", description = "to put all up, at most")
+  Optional<Double> minutes = Optional.empty();
+
+  @Option(
+      names = "--school",
+      paramLabel = "NAME",
+      description = "free, voice, microphone, even, furnishings or all (default)")
+  String school = ALL;
+
+  @Option(
+      names = "--most",
+      paramLabel = "N",
+      description = "pieces in a plan, at most; default: " + MOST)
+  int most = MOST;
+
+  @Option(
+      names = "--goal",
+      paramLabel = "NAME",
+      description =
+          "spokenClose, spokenOnCamera, sungDry or sungSomeRoom; default: the book's, for a room file spokenOnCamera")
+  Optional<String> goal = Optional.empty();
+
+  @Mixin PairOptions pair = new PairOptions();
+
+  @Option(names = "--json", description = "print one JSON object")
+  boolean json;
+
+  @Override
+  public Integer call() {
+    RoomBook read = pair.judged(BookFolder.readBook(path));
+    RoomBook book =
+        goal.map(g -> read.with(Named.one(command, "--goal", g, Goal.class))).orElse(read);
+    Set<TreatmentSchool> schools =
+        school.equals(ALL)
+            ? EnumSet.allOf(TreatmentSchool.class)
+            : EnumSet.of(Named.one(command, "--school", school, TreatmentSchool.class));
+    if (most < 0) {
+      throw new Trouble.BadField("--most", "must not be less than nought");
+    }
+    TreatmentPlanner.Result found =
+        TreatmentPlanner.plan(book, hand(), schools, most, Progress.NONE);
+    if (json) {
+      TreatJson.of(book.goal(), found).print();
+    } else {
+      print(found);
+    }
+    return 0;
+  }
+
+  private AtHand hand() {
+    AtHand hand = atHand.map(PiecesFile::read).orElse(AtHand.USUAL);
+    AtHand within = budget.map(hand::withBudget).orElse(hand);
+    return minutes.map(within::withMinutes).orElse(within);
+  }
+
+  private static void print(TreatmentPlanner.Result found) {
+    print("now", found.before());
+    for (TreatmentPlan plan : found.plans()) {
+      System.out.println();
+      System.out.printf(
+          Locale.ROOT,
+          "%s: %.0f in money, %.0f minutes%n",
+          plan.school().label(),
+          plan.price(),
+          plan.minutes());
+      int number = 1;
+      for (TreatmentPlan.Step step : plan.steps()) {
+        System.out.printf(
+            Locale.ROOT,
+            "%2d  %-40s %+5.1f dB of Clear, alone %+5.1f%n",
+            number++,
+            where(step),
+            step.addsClearDb(),
+            step.aloneClearDb());
+      }
+      print("then", plan.after());
+      print("traced", plan.traced());
+      plan.notes().forEach(n -> System.out.println("note: " + n));
+      plan.cautions().forEach(c -> System.out.println("caution: " + c));
+    }
+    found.warnings().forEach(w -> System.out.println("note: " + w));
+  }
+
+  private static String where(TreatmentPlan.Step step) {
+    return step.patch()
+        .map(p ->
+            String.format(
+                Locale.ROOT,
+                "%s on %s, from %.2f m, %.2f m up",
+                step.name(),
+                p.surface().label(),
+                p.corners().getFirst().x(),
+                p.corners().getFirst().y()))
+        .orElse(step.name() + ": " + step.to());
+  }
+
+  private static void print(String when, TreatmentPlan.Figures figures) {
+    System.out.printf(
+        Locale.ROOT,
+        "%-7s Clear %.1f dB, Quiet %.1f dB, %.2f s at 1 kHz; %.2f dB off the goal%n",
+        when,
+        figures.margins().clearDb(),
+        figures.margins().quietDb(),
+        figures.decaySeconds().get(Octave.HZ_1000),
+        figures.offDb());
+  }
+}

@@ -1,0 +1,265 @@
+package nullroom.core.plan.treatment;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
+import nullroom.core.book.AtHand;
+import nullroom.core.predict.TreatedReply;
+import nullroom.core.room.Camera;
+import nullroom.core.room.Member;
+import nullroom.core.room.Patch;
+import nullroom.core.room.Point;
+import nullroom.core.room.Room;
+import nullroom.core.room.RoomItem;
+import nullroom.core.room.Surface;
+
+/** Where pieces can go within all limits: side by side from every edge, and over reflections. */
+final class Places {
+  private static final double STEP_METRES = 0.25;
+  private static final double UNDER_CEILING_METRES = 0.02;
+  private static final double TURN_MINUTES = 1;
+
+  /** So many of a piece on a surface that change the same are enough to pack. */
+  private static final int ALIKE = 10;
+
+  private static final int SAMPLES = 8;
+
+  private final Room room;
+  private final AtHand hand;
+  private final TreatedReply reply;
+  private final List<Placement> found = new ArrayList<>();
+  private final List<String> left = new ArrayList<>();
+
+  private Places(Room room, AtHand hand, TreatedReply reply) {
+    this.room = room;
+    this.hand = hand;
+    this.reply = reply;
+  }
+
+  /**
+   * All places.
+   *
+   * @param placements in the order of the pieces
+   * @param left sentences about pieces that cannot be used
+   */
+  record Found(List<Placement> placements, List<String> left) {}
+
+  static Found of(Room room, AtHand hand, TreatedReply reply) {
+    Places places = new Places(room, hand, reply);
+    for (int kind = 0; kind < hand.pieces().size(); kind++) {
+      places.piece(kind, hand.pieces().get(kind));
+    }
+    if (hand.states()) {
+      places.turns(hand.pieces().size());
+    }
+    return new Found(List.copyOf(places.found), List.copyOf(places.left));
+  }
+
+  private void piece(int kind, AtHand.Piece piece) {
+    Optional<String> cannot = hand.cannot(piece);
+    if (cannot.isPresent()) {
+      left.add(cannot.get());
+      return;
+    }
+    int before = found.size();
+    for (Surface surface : room.surfaces()) {
+      boolean bare = room.tagOf(surface).filter(t -> !t.mayBeCovered()).isPresent();
+      boolean high = surface instanceof Surface.Ceiling && !hand.ladder();
+      if (piece.isFor(surface) && !bare && !high && hasDoorIfNeeded(piece, surface)) {
+        on(kind, piece, surface);
+      }
+    }
+    if (found.size() == before) {
+      left.add("“" + piece.name() + "” finds no place within the limits.");
+    }
+  }
+
+  private boolean hasDoorIfNeeded(AtHand.Piece piece, Surface surface) {
+    return piece.hold() != AtHand.Hold.DOOR
+        || room.patches().stream()
+            .anyMatch(p -> p.surface().equals(surface) && p.name().contains("door"));
+  }
+
+  private void on(int kind, AtHand.Piece piece, Surface surface) {
+    Map<TreatedReply.Change, Integer> alike = new LinkedHashMap<>();
+    boolean eitherWay = piece.turnable() || !surface.isWall();
+    double slope = slope(surface);
+    for (boolean turned : eitherWay ? new boolean[] {false, true} : new boolean[] {false}) {
+      double w = turned ? piece.heightMetres() : piece.widthMetres();
+      double h = (turned ? piece.widthMetres() : piece.heightMetres());
+      double[] plan = inPlan(surface, w, h, slope);
+      for (double u : along(surface, 0, plan[0])) {
+        for (double v : up(piece, surface, plan[1])) {
+          Patch patch = rectangle(piece, surface, u, v, plan[0], plan[1]);
+          if (!allowed(patch)) {
+            continue;
+          }
+          TreatedReply.Change change = reply.change(patch);
+          if (alike.merge(change, 1, Integer::sum) <= ALIKE) {
+            found.add(
+                new Placement(
+                    kind,
+                    piece.name(),
+                    Optional.of(patch),
+                    Optional.empty(),
+                    change,
+                    piece.toPay(),
+                    piece.minutes(),
+                    piece.owned(),
+                    piece.hold() == AtHand.Hold.LAY || piece.hold() == AtHand.Hold.LEAN));
+          }
+        }
+      }
+    }
+  }
+
+  private static Patch rectangle(
+      AtHand.Piece piece, Surface surface, double u, double v, double w, double h) {
+    return new Patch(
+        piece.name(),
+        surface,
+        List.of(
+            new Point(u, v, 0),
+            new Point(u + w, v, 0),
+            new Point(u + w, v + h, 0),
+            new Point(u, v + h, 0)),
+        piece.finish());
+  }
+
+  /** What of a metre along a sloped ceiling is left in plan; 1 where it is flat. */
+  private double slope(Surface surface) {
+    if (!(surface instanceof Surface.Ceiling)) {
+      return 1;
+    }
+    double over = room.outline().area();
+    return over / Math.max(over, room.areaOf(surface));
+  }
+
+  /** Sizes along a slope are shorter in plan, along the axis that it climbs. */
+  private double[] inPlan(Surface surface, double w, double h, double slope) {
+    if (slope > 1 - 1e-9) {
+      return new double[] {w, h};
+    }
+    Point middle = room.size();
+    double x = middle.x() / 2;
+    double y = middle.y() / 4;
+    boolean climbsX =
+        Math.abs(
+                room.heightAt(new Point(x / 2, y, 0)) - room.heightAt(new Point(x / 2 + 0.1, y, 0)))
+            > 1e-6;
+    return climbsX ? new double[] {w * slope, h} : new double[] {w, h * slope};
+  }
+
+  /** Places along an axis: from both edges of each free stretch on, and over reflections. */
+  private List<Double> along(Surface surface, int axis, double size) {
+    double[] span = room.enclosure().span(surface, axis);
+    TreeSet<Double> all = new TreeSet<>();
+    List<Double> edges = new ArrayList<>(List.of(span[0], span[1]));
+    for (Patch patch : room.patches()) {
+      if (patch.surface().equals(surface)) {
+        for (Point c : patch.corners()) {
+          edges.add(axis == 0 ? c.x() : c.y());
+        }
+      }
+    }
+    for (double edge : edges) {
+      for (double at = edge; at + size <= span[1] + 1e-9; at += size) {
+        all.add(rounded(at));
+      }
+      for (double at = edge - size; at >= span[0] - 1e-9; at -= size) {
+        all.add(rounded(at));
+      }
+    }
+    for (double at = span[0]; at + size <= span[1] + 1e-9; at += STEP_METRES) {
+      all.add(rounded(at));
+    }
+    for (Point p : reply.reflections(surface)) {
+      double centred = (axis == 0 ? p.x() : p.y()) - size / 2;
+      all.add(rounded(Math.clamp(centred, span[0], Math.max(span[0], span[1] - size))));
+    }
+    return List.copyOf(all);
+  }
+
+  private static double rounded(double metres) {
+    return Math.round(metres * 1e6) / 1e6;
+  }
+
+  private List<Double> up(AtHand.Piece piece, Surface surface, double height) {
+    if (!surface.isWall()) {
+      return along(surface, 1, height);
+    }
+    if (piece.hold().fromFloor()) {
+      return height <= hand.reachMetres() ? List.of(0.0) : List.of();
+    }
+    double top = Math.min(hand.reachMetres(), room.enclosure().span(surface, 1)[1]);
+    double highest = rounded(top - height - UNDER_CEILING_METRES);
+    TreeSet<Double> all = new TreeSet<>();
+    for (double v : along(surface, 1, height)) {
+      if (v <= highest + 1e-9) {
+        all.add(v);
+      }
+    }
+    if (highest >= 0) {
+      all.add(highest);
+    }
+    return List.copyOf(all);
+  }
+
+  private boolean allowed(Patch patch) {
+    boolean low =
+        !patch.surface().isWall()
+            || patch.corners().stream().allMatch(c -> c.y() <= hand.reachMetres() + 1e-9);
+    return low
+        && room.hasPlaceFor(patch)
+        && hand.keepClear().stream().noneMatch(k -> k.patch().overlaps(patch))
+        && (hand.inPicture() || !filmed(patch));
+  }
+
+  /** Whether any of it lies where a camera films. */
+  private boolean filmed(Patch patch) {
+    for (Member<Camera> camera : room.setUp().cameras()) {
+      for (int i = 0; i <= SAMPLES; i++) {
+        for (int j = 0; j <= SAMPLES; j++) {
+          Point a = patch.corners().getFirst();
+          Point local =
+              new Point(
+                  a.x() + patch.width() * i / SAMPLES, a.y() + patch.height() * j / SAMPLES, 0);
+          if (camera.it().frames(room.enclosure().unbounded(patch.surface(), local))) {
+            return true;
+          }
+        }
+      }
+    }
+    return false;
+  }
+
+  private void turns(int firstKind) {
+    int kind = firstKind;
+    for (RoomItem item : RoomItem.of(room)) {
+      Optional<TreatedReply.Change> change = reply.turned(item);
+      if (change.isPresent()) {
+        found.add(
+            new Placement(
+                kind++,
+                name(item),
+                Optional.empty(),
+                Optional.of(item),
+                change.get(),
+                0,
+                TURN_MINUTES,
+                true,
+                true));
+      }
+    }
+  }
+
+  /** Without the state that it is in. */
+  private String name(RoomItem item) {
+    return item.kind() == RoomItem.Kind.PATCH
+        ? room.patches().get(item.index()).name()
+        : room.furniture().get(item.index()).name();
+  }
+}
