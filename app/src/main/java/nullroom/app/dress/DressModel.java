@@ -29,11 +29,14 @@ public final class DressModel {
   private final StationContext context;
   private final ObjectProperty<Hanging> hanging = new SimpleObjectProperty<>(Hanging.BLANKET);
   private final ObjectProperty<Surface> surface = new SimpleObjectProperty<>(Surface.wall(3));
+  private final ObjectProperty<DressPage> page = new SimpleObjectProperty<>(DressPage.PIECE);
+  private final PlanModel plan;
   private final StationText say;
 
   /** A model that works with a context. */
   public DressModel(StationContext context) {
     this.context = context;
+    plan = new PlanModel(context);
     say =
         StationText.of(
             context.session(),
@@ -43,6 +46,16 @@ public final class DressModel {
             () -> context.session().ladder().whyOf("Clear"),
             hanging,
             surface);
+  }
+
+  /** The page shown. */
+  public ObjectProperty<DressPage> pageProperty() {
+    return page;
+  }
+
+  /** The whole plan. */
+  public PlanModel plan() {
+    return plan;
   }
 
   /** What would be hung. */

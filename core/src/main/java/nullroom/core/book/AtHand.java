@@ -174,32 +174,49 @@ public record AtHand(
     return KitField.said(figure);
   }
 
+  private AtHand with(OptionalDouble money, OptionalDouble most) {
+    return new AtHand(
+        pieces, money, most, drilling, ladder, reachMetres, inPicture, keepClear, states);
+  }
+
+  private AtHand with(boolean drills, boolean climbs, boolean filmed) {
+    return new AtHand(
+        pieces, budget, minutes, drills, climbs, reachMetres, filmed, keepClear, states);
+  }
+
   /** Within another budget. */
   public AtHand withBudget(double money) {
-    return new AtHand(
-        pieces,
-        OptionalDouble.of(money),
-        minutes,
-        drilling,
-        ladder,
-        reachMetres,
-        inPicture,
-        keepClear,
-        states);
+    return with(OptionalDouble.of(money), minutes);
+  }
+
+  /** Whatever it costs. */
+  public AtHand withoutBudget() {
+    return with(OptionalDouble.empty(), minutes);
   }
 
   /** Within other minutes. */
   public AtHand withMinutes(double most) {
-    return new AtHand(
-        pieces,
-        budget,
-        OptionalDouble.of(most),
-        drilling,
-        ladder,
-        reachMetres,
-        inPicture,
-        keepClear,
-        states);
+    return with(budget, OptionalDouble.of(most));
+  }
+
+  /** However long it takes. */
+  public AtHand withoutMinutes() {
+    return with(budget, OptionalDouble.empty());
+  }
+
+  /** With a drill, or without. */
+  public AtHand withDrilling(boolean may) {
+    return with(may, ladder, inPicture);
+  }
+
+  /** With a ladder, or without. */
+  public AtHand withLadder(boolean there) {
+    return with(drilling, there, inPicture);
+  }
+
+  /** Also where a camera films, or not. */
+  public AtHand withInPicture(boolean may) {
+    return with(drilling, ladder, may);
   }
 
   private static Piece usual(
