@@ -145,9 +145,9 @@ final class TreatCommand implements Callable<Integer> {
   private static void print(String when, TreatmentPlan.Figures figures) {
     System.out.printf(
         Locale.ROOT,
-        "%-7s Clear %.1f dB, Quiet %.1f dB, %.2f s at 1 kHz; %.2f dB off the goal%n",
+        "%-7s Clear %s dB, Quiet %.1f dB, %.2f s at 1 kHz; %.2f dB off the goal%n",
         when,
-        figures.margins().clearDb(),
+        figures.late() ? String.format(Locale.ROOT, "%.1f", figures.margins().clearDb()) : "–",
         figures.margins().quietDb(),
         figures.decaySeconds().get(Octave.HZ_1000),
         figures.offDb());

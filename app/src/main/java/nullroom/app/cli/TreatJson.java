@@ -26,12 +26,17 @@ final class TreatJson {
 
   private static Map<String, Object> figures(TreatmentPlan.Figures f) {
     Map<String, Object> out = new LinkedHashMap<>();
-    out.put("clearDb", f.margins().clearDb());
+    out.put("clearDb", clear(f));
     out.put("quietDb", f.margins().quietDb());
     out.put("safeDb", f.margins().safeDb());
     out.put("decaySeconds", f.decaySeconds().toArray());
     out.put("offDb", f.offDb());
     return out;
+  }
+
+  /** Nothing where the room sends nothing back late. */
+  private static double clear(TreatmentPlan.Figures f) {
+    return f.late() ? f.margins().clearDb() : Double.NaN;
   }
 
   private static Map<String, Object> plan(TreatmentPlan plan) {
@@ -72,7 +77,7 @@ final class TreatJson {
     out.put("owned", step.owned());
     out.put("aloneClearDb", step.aloneClearDb());
     out.put("addsClearDb", step.addsClearDb());
-    out.put("clearDb", step.then().margins().clearDb());
+    out.put("clearDb", clear(step.then()));
     out.put("offDb", step.then().offDb());
     out.put("decaySeconds", step.then().decaySeconds().toArray());
     return out;

@@ -200,11 +200,15 @@ final class PlanPage {
     return List.of(
         name,
         Figures.say("%.2f", plan.after().offDb()),
-        Figures.say("%.1f", plan.after().margins().clearDb()),
-        Figures.say("%.1f", plan.traced().margins().clearDb()),
+        clear(plan.after()),
+        clear(plan.traced()),
         Figures.say("%.2f", plan.after().decaySeconds().get(Octave.HZ_1000)),
         Figures.say("%.0f", plan.price()),
         Figures.say("%.0f", plan.minutes()));
+  }
+
+  private static String clear(TreatmentPlan.Figures figures) {
+    return figures.late() ? Figures.say("%.1f", figures.margins().clearDb()) : "–";
   }
 
   private List<Object> step(int number, TreatmentPlan.Step step) {

@@ -44,10 +44,11 @@ public record TreatmentPlan(
    * What a room is like.
    *
    * @param margins of it
+   * @param late whether anything comes late, so that Clear means something
    * @param decaySeconds per octave
    * @param offDb from the goal
    */
-  public record Figures(Margins margins, Bands decaySeconds, double offDb) {}
+  public record Figures(Margins margins, boolean late, Bands decaySeconds, double offDb) {}
 
   /**
    * One thing put up or turned.

@@ -181,7 +181,7 @@ public final class TreatmentPlanner {
   private TreatmentPlan.Figures figures(Room room, Heard heard) {
     Bands seconds = hearing.decaySeconds(room);
     double off = Standing.offDb(goal, heard.margins().clearDb(), seconds.toArray());
-    return new TreatmentPlan.Figures(heard.margins(), seconds, off);
+    return new TreatmentPlan.Figures(heard.margins(), heard.hasLate(), seconds, off);
   }
 
   private TreatmentPlan plan(TreatmentSchool school, Search.Chosen chosen, Search.Bound bound) {
