@@ -10,6 +10,7 @@ import nullroom.core.book.AtHand;
 import nullroom.core.predict.TreatedReply;
 import nullroom.core.room.Camera;
 import nullroom.core.room.Member;
+import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
@@ -26,6 +27,7 @@ final class Places {
   private static final int ALIKE = 10;
 
   private static final int SAMPLES = 8;
+  private static final double LEVEL_METRES = 1e-6;
 
   private final Room room;
   private final AtHand hand;
@@ -213,9 +215,22 @@ final class Places {
         !patch.surface().isWall()
             || patch.corners().stream().allMatch(c -> c.y() <= hand.reachMetres() + 1e-9);
     return low
+        && even(patch)
         && room.hasPlaceFor(patch)
         && hand.keepClear().stream().noneMatch(k -> k.patch().overlaps(patch))
         && (hand.inPicture() || !filmed(patch));
+  }
+
+  /** Whether it lies on one slope of a ceiling, and not over its ridge. */
+  private boolean even(Patch patch) {
+    if (!(patch.surface() instanceof Surface.Ceiling)) {
+      return true;
+    }
+    List<Point> c = patch.corners();
+    double middle = room.heightAt(Outline.centre(c));
+    double across = (room.heightAt(c.get(0)) + room.heightAt(c.get(2))) / 2;
+    double along = (room.heightAt(c.get(1)) + room.heightAt(c.get(3))) / 2;
+    return Math.abs(across - middle) < LEVEL_METRES && Math.abs(along - middle) < LEVEL_METRES;
   }
 
   /** Whether any of it lies where a camera films. */

@@ -20,7 +20,9 @@ import nullroom.core.predict.Heard;
 import nullroom.core.predict.TreatedReply;
 import nullroom.core.room.Alternative;
 import nullroom.core.room.Camera;
+import nullroom.core.room.Ceiling;
 import nullroom.core.room.Finish;
+import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
@@ -194,6 +196,31 @@ class TreatmentPlannerTest {
           assertThat(camera.frames(room.enclosure().unbounded(patch.surface(), at))).isFalse();
         }
       }
+    }
+  }
+
+  @ParameterizedTest
+  @ValueSource(booleans = {true, false})
+  @DisplayName("under two slopes a piece lies on one of them, as large along it as it is")
+  void slopes(boolean ridgeAlongX) {
+    Room gable = TestRooms.of(Outline.box(5, 4), new Ceiling.Gable(1.4, 3.2, ridgeAlongX), 0.05);
+    AtHand hand =
+        new AtHand(
+            List.of(piece("panel", 4, 0, 1.2, 0.6, "fibre_calc_100_gap_0", AtHand.Hold.HOOK)),
+            OptionalDouble.empty(),
+            OptionalDouble.empty(),
+            false,
+            true,
+            0.5,
+            true,
+            List.of(),
+            true);
+    TreatmentPlan plan = free(gable, hand, 4);
+    assertThat(plan.steps()).hasSize(4);
+    for (TreatmentPlan.Step step : plan.steps()) {
+      Patch patch = step.patch().orElseThrow();
+      assertThat(patch.surface()).isEqualTo(Surface.CEILING);
+      assertThat(gable.areaOf(patch)).isCloseTo(1.2 * 0.6, within(1e-6));
     }
   }
 
