@@ -324,6 +324,14 @@ final class Search {
   /** Looks at all sets that cannot be ruled out, up to a number of them. */
   private final class Proof {
     private final TreatedReply.State uncovered = reply.state();
+
+    /** From each place on: the most that one of a kind can add, by kind and octave. */
+    private final double[][][] mostFrom =
+        new double[places.size() + 1][counts.length][Octave.COUNT];
+
+    /** From each place on: whether any takes absorption away, by octave. */
+    private final boolean[][] fallsFrom = new boolean[places.size() + 1][Octave.COUNT];
+
     private final double loosest;
     private Chosen best;
     private double reached;
@@ -344,6 +352,18 @@ final class Search {
         uncovered.add(
             new TreatedReply.Change(
                 0, Bands.all(0), Bands.from(b -> counts[kind] * early[kind][b])));
+      }
+      for (int i = places.size() - 1; i >= 0; i--) {
+        Placement p = places.get(i);
+        for (int k = 0; k < counts.length; k++) {
+          mostFrom[i][k] = mostFrom[i + 1][k].clone();
+        }
+        fallsFrom[i] = fallsFrom[i + 1].clone();
+        for (int b = 0; b < Octave.COUNT; b++) {
+          double area = p.change().area().get(b);
+          mostFrom[i][p.kind()][b] = Math.max(mostFrom[i][p.kind()][b], area);
+          fallsFrom[i][b] |= area < 0;
+        }
       }
       loosest = optimistic(new Set(), 0);
     }
@@ -376,18 +396,8 @@ final class Search {
      * reflections.
      */
     private double optimistic(Set set, int first) {
-      double[][] up = new double[counts.length][Octave.COUNT];
-      boolean[] falls = new boolean[Octave.COUNT];
-      for (int i = first; i < places.size(); i++) {
-        if (set.takes(i)) {
-          Placement p = places.get(i);
-          for (int b = 0; b < Octave.COUNT; b++) {
-            double area = p.change().area().get(b);
-            up[p.kind()][b] = Math.max(up[p.kind()][b], area);
-            falls[b] |= area < 0;
-          }
-        }
-      }
+      double[][] up = mostFrom[first];
+      boolean[] falls = fallsFrom[first];
       TreatedReply.State full = set.state.copy();
       for (int k = 0; k < counts.length; k++) {
         int kind = k;
