@@ -225,7 +225,7 @@ public record Room(
     return Reshaping.peopled(this, before);
   }
 
-  /** A copy with other contents; what rode on a piece that is gone stands by itself. */
+  /** A copy with other contents; what was on a piece that is gone stands by itself. */
   public Room with(Contents other) {
     Set<String> gone = new HashSet<>(contents.furnitureNames());
     gone.removeAll(other.furnitureNames());
