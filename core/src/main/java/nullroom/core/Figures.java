@@ -1,6 +1,7 @@
 package nullroom.core;
 
 import java.util.Locale;
+import java.util.Set;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
@@ -24,6 +25,15 @@ public final class Figures {
   /** A name of a constant as a word: "SUNG_SOFT" is "sung soft". */
   public static String word(Enum<?> constant) {
     return constant.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+  }
+
+  /** A name like one, with a number behind it where it is taken. */
+  public static String freeName(String like, Set<String> taken) {
+    String name = like;
+    for (int i = 2; taken.contains(name); i++) {
+      name = like + " " + i;
+    }
+    return name;
   }
 
   /** A text with its first letter large. */

@@ -44,11 +44,6 @@ public final class StagesModel {
     return context.session().heard();
   }
 
-  /** From the loudest expected peak up to where a link overloads. */
-  public double leftDb(ChainLink link) {
-    return link.limitDbSpl() - heard().peakDbSpl();
-  }
-
   /**
    * Puts one more at the end of the row.
    *
@@ -110,7 +105,7 @@ public final class StagesModel {
         switch (quantity) {
           case LINK_HISS -> link.hissDbSplA();
           case LINK_LIMIT -> link.limitDbSpl();
-          case LINK_LEFT -> leftDb(link);
+          case LINK_LEFT -> link.leftDb(heard());
           default -> throw new IllegalArgumentException("no figure of a link: " + quantity);
         };
     if (quantity == Quantity.LINK_LEFT) {

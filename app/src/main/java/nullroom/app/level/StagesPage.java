@@ -9,10 +9,10 @@ import java.util.stream.IntStream;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.FigureTable;
+import nullroom.app.control.NameField;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.Row;
 import nullroom.app.control.SameFocus;
@@ -96,30 +96,23 @@ final class StagesPage {
     return List.of(
         link.automatic() ? link.name() + ", sets its own" : link.name(),
         link.kind() == ChainLink.Kind.MICROPHONE ? "" : Figures.say("%+.0f", link.gainDb()),
-        figure(index, Quantity.LINK_HISS, OptionalDouble.of(link.hissDbSplA())),
-        limited
-            ? figure(index, Quantity.LINK_LIMIT, OptionalDouble.of(link.limitDbSpl()))
-            : "nothing known",
-        limited ? figure(index, Quantity.LINK_LEFT, OptionalDouble.of(model.leftDb(link))) : "");
+        figure(index, Quantity.LINK_HISS, link.hissDbSplA()),
+        limited ? figure(index, Quantity.LINK_LIMIT, link.limitDbSpl()) : "nothing known",
+        limited ? figure(index, Quantity.LINK_LEFT, link.leftDb(model.heard())) : "");
   }
 
-  private FigureTable.Figure figure(int index, Quantity quantity, OptionalDouble db) {
-    return new FigureTable.Figure(
-        Figures.say("%.1f", db.orElseThrow()), () -> model.why(index, quantity));
+  private FigureTable.Figure figure(int index, Quantity quantity, double db) {
+    return new FigureTable.Figure(Figures.say("%.1f", db), () -> model.why(index, quantity));
   }
 
   private Row row(Stage stage, int index) {
-    TextField name = new TextField(stage.name());
-    name.setId("stage-name-" + (index + 1));
-    name.setAccessibleText("name of stage " + (index + 1));
-    name.setPrefWidth(NAME_WIDTH);
-    name.setOnAction(e -> rename(name, stage, index));
-    name.focusedProperty()
-        .subscribe((was, is) -> {
-          if (was && !is) {
-            rename(name, stage, index);
-          }
-        });
+    NameField name =
+        new NameField(
+            "stage-name-" + (index + 1),
+            "stage " + (index + 1),
+            stage.name(),
+            NAME_WIDTH,
+            typed -> rename(index, typed));
     CheckBox automatic = new CheckBox("sets its own gain");
     automatic.setSelected(stage.automatic());
     automatic.setOnAction(e -> change(index, s -> s.automatic(automatic.isSelected())));
@@ -183,9 +176,9 @@ final class StagesPage {
     model.change(index, change);
   }
 
-  private void rename(TextField name, Stage stage, int index) {
-    if (!name.getText().strip().equals(stage.name()) && index < model.stages().size()) {
-      context.work().attempt(() -> change(index, s -> s.named(name.getText().strip())), () -> {});
+  private void rename(int index, String typed) {
+    if (index < model.stages().size()) {
+      context.work().attempt(() -> change(index, s -> s.named(typed)), () -> {});
     }
   }
 

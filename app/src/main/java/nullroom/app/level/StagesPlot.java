@@ -60,7 +60,7 @@ final class StagesPlot extends PlotPane {
     double thick = Math.min(18, slot * 0.5);
     double from = x(link.hissDbSplA(), width);
     double to = x(link.limitDbSpl(), width);
-    boolean over = model.leftDb(link) < 0;
+    boolean over = link.leftDb(model.heard()) < 0;
     text(link.name(), LEFT - 10, middle, TextAlignment.RIGHT, "figure");
     rectangle(from, middle - thick / 2, to - from, thick, "bar", "now-bar", "predicted");
     if (link.limitDbSpl() < HIGHEST) {

@@ -10,9 +10,9 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import nullroom.app.control.Choice;
+import nullroom.app.control.NameField;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.Row;
 import nullroom.app.control.Wrapped;
@@ -64,27 +64,13 @@ final class KitForm {
     return List.of(figures, others, asked);
   }
 
-  private TextField name() {
-    TextField name = new TextField(kit.name());
-    name.setId("kit-name");
-    name.setAccessibleText("name of this thing");
-    name.setPrefWidth(NAME_WIDTH);
-    name.setOnAction(e -> rename(name));
-    name.focusedProperty()
-        .subscribe((was, is) -> {
-          if (was && !is) {
-            rename(name);
-          }
-        });
-    return name;
-  }
-
-  private void rename(TextField name) {
-    if (!name.getText().strip().equals(kit.name())) {
-      context
-          .work()
-          .attempt(() -> model.rename(kit, name.getText()), () -> name.setText(kit.name()));
-    }
+  private NameField name() {
+    return new NameField(
+        "kit-name",
+        "this thing",
+        kit.name(),
+        NAME_WIDTH,
+        typed -> context.work().attempt(() -> model.rename(kit, typed), () -> {}));
   }
 
   private NumberField number(KitField field) {

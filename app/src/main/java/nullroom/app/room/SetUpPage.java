@@ -9,12 +9,12 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.RadioButton;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
 import nullroom.app.control.FoldAway;
 import nullroom.app.control.FoldOut;
+import nullroom.app.control.NameField;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.Row;
 import nullroom.app.control.SameFocus;
@@ -157,18 +157,13 @@ final class SetUpPage {
   }
 
   private Node name(RoomItem item) {
-    TextField name = new TextField(model.member(item).name());
-    name.setId("name-" + id(item));
-    name.setAccessibleText("name of " + model.member(item).name());
-    name.setPrefWidth(NAME_WIDTH);
-    name.setOnAction(e -> attempt(() -> model.rename(item, name.getText())));
-    name.focusedProperty()
-        .subscribe((was, is) -> {
-          if (was && !is && !name.getText().equals(model.member(item).name())) {
-            attempt(() -> model.rename(item, name.getText()));
-          }
-        });
-    return name;
+    String now = model.member(item).name();
+    return new NameField(
+        "name-" + id(item),
+        now,
+        now,
+        NAME_WIDTH,
+        typed -> attempt(() -> model.rename(item, typed)));
   }
 
   private Node rides(RoomItem item) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import nullroom.core.Figures;
 import nullroom.core.Keyed;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.MicrophoneType;
@@ -100,11 +101,7 @@ public record Shelf(List<Kit> kit, double boomMetres, double standMetres, Option
   public String freeName(String like) {
     Set<String> taken = new HashSet<>();
     kit.forEach(k -> taken.add(k.name()));
-    String name = like;
-    for (int i = 2; taken.contains(name); i++) {
-      name = like + " " + i;
-    }
-    return name;
+    return Figures.freeName(like, taken);
   }
 
   /** The microphones on it with their own names, before the generic classes. */

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Stage;
+import nullroom.core.predict.Heard;
 
 /**
  * One link from the microphone to the digits, with what it adds and what it takes, all as sound at
@@ -74,6 +75,11 @@ public record ChainLink(
             capture.fullScaleDbSpl(),
             false));
     return row;
+  }
+
+  /** From the loudest expected peak up to where it overloads. */
+  public double leftDb(Heard heard) {
+    return limitDbSpl - heard.peakDbSpl();
   }
 
   /** The stage that overloads before the microphone does; empty where none does. */

@@ -138,10 +138,10 @@ public final class TreatedReply {
             .toArray();
     arrival = room.requireTalker().at().distanceTo(room.requireMicrophone().at()) / c;
     mixed = Math.min(Heard.EARLY_SECONDS, 4 * room.volume() / surface / c);
-    paths = paths(room);
+    paths = paths(room, first.directSeconds() + Heard.EARLY_SECONDS);
   }
 
-  private static List<Path> paths(Room room) {
+  private static List<Path> paths(Room room, double early) {
     Finish nothing = new Finish.Stated(Bands.all(0), Bands.all(0));
     Room bare = room.withPatches(List.of());
     for (Surface s : room.surfaces()) {
@@ -149,7 +149,7 @@ public final class TreatedReply {
     }
     bare = bare.withFurniture(room.furniture().stream().map(f -> f.with(nothing)).toList());
     return RoomResponse.first(bare).arrivals().stream()
-        .filter(a -> a.seconds() < RoomResponse.first(room).directSeconds() + Heard.EARLY_SECONDS)
+        .filter(a -> a.seconds() < early)
         .map(a -> {
           String name = a.surfaces().getFirst();
           return new Path(Surface.find(name), name, a.points().getFirst(), a.energy());

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
+import nullroom.core.Figures;
 import nullroom.core.Trouble;
 
 /**
@@ -360,11 +361,6 @@ public record SetUp(
 
   /** A name like one that no member has yet. */
   public String free(String like) {
-    Set<String> names = new HashSet<>(all().map(Member::name).toList());
-    String name = like;
-    for (int i = 2; names.contains(name); i++) {
-      name = like + " " + i;
-    }
-    return name;
+    return Figures.freeName(like, new HashSet<>(all().map(Member::name).toList()));
   }
 }
