@@ -15,6 +15,7 @@ import nullroom.core.book.RoomBook;
 import nullroom.core.plan.treatment.TreatmentPlan;
 import nullroom.core.plan.treatment.TreatmentPlanner;
 import nullroom.core.plan.treatment.TreatmentSchool;
+import nullroom.core.room.Point;
 import nullroom.io.book.BookFolder;
 import nullroom.io.book.PiecesFile;
 import picocli.CommandLine.Command;
@@ -31,6 +32,7 @@ import picocli.CommandLine.Spec;
 final class TreatCommand implements Callable<Integer> {
   private static final int MOST = 12;
   private static final String ALL = "all";
+  private static final double WORTH_SAYING_DB = 0.05;
 
   @Spec CommandSpec command = CommandSpec.create();
 
@@ -103,6 +105,10 @@ final class TreatCommand implements Callable<Integer> {
 
   private static void print(TreatmentPlanner.Result found) {
     print("now", found.before());
+    found.limits().stream()
+        .filter(l -> l.costsDb() >= WORTH_SAYING_DB)
+        .forEach(l ->
+            System.out.printf(Locale.ROOT, "limit   %s costs %.1f dB%n", l.limit(), l.costsDb()));
     for (TreatmentPlan plan : found.plans()) {
       System.out.println();
       System.out.printf(
@@ -123,6 +129,7 @@ final class TreatCommand implements Callable<Integer> {
       }
       print("then", plan.after());
       print("traced", plan.traced());
+      System.out.println("bound   " + plan.boundInWords(found.before()));
       plan.notes().forEach(n -> System.out.println("note: " + n));
       plan.cautions().forEach(c -> System.out.println("caution: " + c));
     }
@@ -130,6 +137,10 @@ final class TreatCommand implements Callable<Integer> {
   }
 
   private static String where(TreatmentPlan.Step step) {
+    if (step.pushedTo().isPresent()) {
+      Point to = step.pushedTo().get();
+      return String.format(Locale.ROOT, "%s pushed to %.2f, %.2f m", step.name(), to.x(), to.y());
+    }
     return step.patch()
         .map(p ->
             String.format(

@@ -19,8 +19,13 @@ final class TreatJson {
         .put("goal", goal.id())
         .put("targets", PredictJson.targets(goal))
         .put("before", figures(found.before()))
-        .put("plans", found.plans().stream().map(TreatJson::plan).toList())
+        .put("plans", found.plans().stream().map(p -> plan(p, found)).toList())
         .put("evaluations", found.evaluations())
+        .put(
+            "limits",
+            found.limits().stream()
+                .map(l -> Map.of("limit", l.limit(), "costsDb", l.costsDb()))
+                .toList())
         .put("warnings", found.warnings());
   }
 
@@ -39,7 +44,7 @@ final class TreatJson {
     return f.late() ? f.margins().clearDb() : Double.NaN;
   }
 
-  private static Map<String, Object> plan(TreatmentPlan plan) {
+  private static Map<String, Object> plan(TreatmentPlan plan, TreatmentPlanner.Result found) {
     Map<String, Object> out = new LinkedHashMap<>();
     out.put("school", plan.school().id());
     out.put("pieces", plan.steps().stream().map(TreatJson::step).toList());
@@ -49,6 +54,7 @@ final class TreatJson {
     out.put("minutes", plan.minutes());
     out.put("boundOffDb", plan.boundOffDb());
     out.put("proved", plan.proved());
+    out.put("gapPercent", 100 * plan.gap(found.before().offDb()));
     out.put("room", BookFolder.tree(plan.room()));
     out.put("cautions", plan.cautions());
     out.put("notes", plan.notes());
@@ -69,8 +75,10 @@ final class TreatJson {
               out.put("corners", corners);
             },
             () -> {
-              out.put("turn", step.name());
-              out.put("to", step.to());
+              out.put(step.pushedTo().isPresent() ? "move" : "turn", step.name());
+              out.put(
+                  "to",
+                  step.pushedTo().<Object>map(p -> new double[] {p.x(), p.y()}).orElse(step.to()));
             });
     out.put("price", step.price());
     out.put("minutes", step.minutes());

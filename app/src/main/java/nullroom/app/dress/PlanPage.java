@@ -169,13 +169,7 @@ final class PlanPage {
         plan.stream()
             .flatMap(p ->
                 Stream.concat(
-                    Stream.of(
-                        p.proved()
-                            ? "No plan of these pieces comes nearer to the goal."
-                            : Figures.say(
-                                "No plan of these pieces can come under %.2f dB off.",
-                                p.boundOffDb())),
-                    p.notes().stream()));
+                    Stream.of(p.boundInWords(made.get().result().before())), p.notes().stream()));
     return String.join(
         " ",
         Stream.concat(

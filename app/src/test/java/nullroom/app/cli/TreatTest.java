@@ -45,7 +45,7 @@ class TreatTest {
     Path room = room();
     JsonNode json = Run.json("treat", room, "--goal", CLOSE, "--at-hand", pieces(PIECES));
     assertThat(Run.keys(json))
-        .containsExactly("goal", "targets", "before", "plans", "evaluations", "warnings");
+        .containsExactly("goal", "targets", "before", "plans", "evaluations", "limits", "warnings");
     List<JsonNode> plans = Run.elements(json.get("plans"));
     assertThat(plans).hasSize(5);
     assertThat(Run.elements(plans.getFirst().get("pieces"))).isNotEmpty();
@@ -64,6 +64,7 @@ class TreatTest {
               "minutes",
               "boundOffDb",
               "proved",
+              "gapPercent",
               "room",
               "cautions",
               "notes");

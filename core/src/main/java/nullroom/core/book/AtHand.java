@@ -1,14 +1,13 @@
 package nullroom.core.book;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
-import nullroom.core.Keyed;
-import nullroom.core.Trouble;
-import nullroom.core.room.Finish;
+import java.util.stream.Collectors;
+import nullroom.core.Figures;
+import nullroom.core.Table;
 import nullroom.core.room.Patch;
-import nullroom.core.room.Surface;
 
 /**
  * What there is to dress a room with, and what must be kept to.
@@ -22,9 +21,10 @@ import nullroom.core.room.Surface;
  * @param inPicture whether pieces may be where a camera films
  * @param keepClear where nothing may be
  * @param states whether what can be turned may be
+ * @param moves whether furniture may be moved
  */
 public record AtHand(
-    List<Piece> pieces,
+    List<TreatmentPiece> pieces,
     OptionalDouble budget,
     OptionalDouble minutes,
     boolean drilling,
@@ -32,156 +32,71 @@ public record AtHand(
     double reachMetres,
     boolean inPicture,
     List<KeepClear> keepClear,
-    boolean states) {
+    boolean states,
+    boolean moves) {
   /** How far up one reaches without a ladder (common practice). */
   public static final double USUAL_REACH_METRES = 2.2;
 
-  private static final double HIGHEST_METRES = 10;
-  private static final int MOST_OF_ONE = 50;
+  /** Nobody reaches higher, with whatever ladder. */
+  public static final double HIGHEST_METRES = 10;
 
-  /** How a piece is held. */
-  public enum Hold implements Keyed {
-    STAND(true, false, false),
-    RAIL(true, false, false),
-    DOOR(true, false, false),
-    LEAN(true, false, false),
-    LAY(false, true, false),
-    HOOK(true, false, true),
-    DRILL(true, false, true);
-
-    private final boolean walls;
-    private final boolean floor;
-    private final boolean ceiling;
-
-    Hold(boolean walls, boolean floor, boolean ceiling) {
-      this.walls = walls;
-      this.floor = floor;
-      this.ceiling = ceiling;
-    }
-
-    /** Whether it holds a piece on a surface. */
-    public boolean on(Surface surface) {
-      return surface.isWall() ? walls : surface instanceof Surface.Floor ? floor : ceiling;
-    }
-
-    /** Whether it keeps the piece at the floor, wherever else it reaches. */
-    public boolean fromFloor() {
-      return this == STAND || this == LEAN || this == DOOR;
-    }
-  }
+  /** More kinds than this are no list that anybody keeps. */
+  private static final int MOST_KINDS = 200;
 
   /**
-   * A piece of which there are one or more alike.
-   *
-   * @param name for people
-   * @param count how many
-   * @param owned whether it costs nothing
-   * @param price of one, where it is to be bought
-   * @param minutes to put one up
-   * @param widthMetres as it hangs
-   * @param heightMetres as it hangs
-   * @param turnable whether it may hang the other way
-   * @param finish of it
-   * @param hold how it is held
-   * @param on keys of surfaces, or "walls", that it is for; empty for all that its hold allows
+   * Pieces that one may think of, with sizes, prices and weights of the trade (common practice).
    */
-  public record Piece(
-      String name,
-      int count,
-      boolean owned,
-      double price,
-      double minutes,
-      double widthMetres,
-      double heightMetres,
-      boolean turnable,
-      Finish finish,
-      Hold hold,
-      Set<String> on) {
-    /** All walls, where surfaces are named. */
-    public static final String WALLS = "walls";
+  public static final List<TreatmentPiece> THINKABLE =
+      Table.rows(AtHand.class, "pieces.csv").stream().map(TreatmentPiece::of).toList();
 
-    /**
-     * A piece.
-     *
-     * @throws Trouble.BadField naming what cannot be
-     */
-    public Piece {
-      on = Set.copyOf(on);
-      if (name.isBlank()) {
-        throw new Trouble.BadField("name", "is missing");
-      }
-      between("count", count, 1, MOST_OF_ONE);
-      between("price", price, 0, 1e6);
-      between("minutes", minutes, 0, 10_000);
-      between("widthMetres", widthMetres, 0.05, 20);
-      between("heightMetres", heightMetres, 0.05, 20);
-      for (String key : on) {
-        boolean fits =
-            key.equals(WALLS)
-                ? hold.on(Surface.wall(1))
-                : Surface.find(key).map(hold::on).orElseThrow(() -> noSurface(key));
-        if (!fits) {
-          throw new Trouble.BadField(
-              "on", "“" + key + "” and hold “" + hold.id() + "” go against each other");
-        }
-      }
-    }
-
-    private static Trouble.BadField noSurface(String key) {
-      return new Trouble.BadField("on", "there is no surface “" + key + "”");
-    }
-
-    /** Whether it is for a surface. */
-    public boolean isFor(Surface surface) {
-      return hold.on(surface)
-          && (on.isEmpty() || on.contains(surface.id()) || surface.isWall() && on.contains(WALLS));
-    }
-
-    /** What one costs still. */
-    public double toPay() {
-      return owned ? 0 : price;
-    }
-  }
+  /** What a usual household has (common practice). */
+  public static final AtHand USUAL =
+      new AtHand(
+          THINKABLE.subList(0, 4),
+          OptionalDouble.empty(),
+          OptionalDouble.empty(),
+          false,
+          false,
+          USUAL_REACH_METRES,
+          false,
+          List.of(),
+          true,
+          false);
 
   /**
    * A part of a surface where nothing may be.
    *
-   * @param patch its outline, as that of a piece
+   * @param patch its outline, as that of a piece; its name says why
    */
   public record KeepClear(Patch patch) {}
 
   /**
    * What is at hand.
    *
-   * @throws Trouble.BadField naming what cannot be
+   * @throws nullroom.core.Trouble.BadField naming what cannot be
    */
   public AtHand {
     pieces = List.copyOf(pieces);
     keepClear = List.copyOf(keepClear);
-    between("budget", budget.orElse(0), 0, 1e9);
-    between("minutes", minutes.orElse(0), 0, 1e6);
-    between("reachMetres", reachMetres, 0.2, HIGHEST_METRES);
-  }
-
-  private static void between(String field, double figure, double low, double high) {
-    if (!(figure >= low && figure <= high)) {
-      throw new Trouble.BadField(
-          field, "must lie between " + said(low) + " and " + said(high) + ", not " + said(figure));
-    }
-  }
-
-  private static String said(double figure) {
-    return KitField.said(figure);
+    TreatmentPiece.between("pieces", pieces.size(), 0, MOST_KINDS);
+    TreatmentPiece.between("budget", budget.orElse(0), 0, 1e9);
+    TreatmentPiece.between("minutes", minutes.orElse(0), 0, 1e6);
+    TreatmentPiece.between("reachMetres", reachMetres, 0.2, HIGHEST_METRES);
   }
 
   private AtHand with(OptionalDouble money, OptionalDouble most) {
     return new AtHand(
-        pieces, money, most, drilling, ladder, reachMetres, inPicture, keepClear, states);
+        pieces, money, most, drilling, ladder, reachMetres, inPicture, keepClear, states, moves);
   }
 
-  private AtHand with(boolean drills, boolean climbs, boolean filmed) {
+  private AtHand with(boolean drills, boolean climbs, boolean filmed, double reach, boolean drags) {
     return new AtHand(
-        pieces, budget, minutes, drills, climbs, reachMetres, filmed, keepClear, states);
+        pieces, budget, minutes, drills, climbs, reach, filmed, keepClear, states, drags);
+  }
+
+  private AtHand with(List<TreatmentPiece> things, List<KeepClear> clear) {
+    return new AtHand(
+        things, budget, minutes, drilling, ladder, reachMetres, inPicture, clear, states, moves);
   }
 
   /** Within another budget. */
@@ -206,45 +121,63 @@ public record AtHand(
 
   /** With a drill, or without. */
   public AtHand withDrilling(boolean may) {
-    return with(may, ladder, inPicture);
+    return with(may, ladder, inPicture, reachMetres, moves);
   }
 
   /** With a ladder, or without. */
   public AtHand withLadder(boolean there) {
-    return with(drilling, there, inPicture);
+    return with(drilling, there, inPicture, reachMetres, moves);
   }
 
   /** Also where a camera films, or not. */
   public AtHand withInPicture(boolean may) {
-    return with(drilling, ladder, may);
+    return with(drilling, ladder, may, reachMetres, moves);
   }
 
-  private static Piece usual(
-      String name, int count, double width, double height, String material, Hold hold) {
-    return new Piece(
-        name, count, true, 0, 10, width, height, true, Finish.of(material), hold, Set.of());
+  /** Reaching up to another height. */
+  public AtHand withReach(double metres) {
+    return with(drilling, ladder, inPicture, metres, moves);
   }
 
-  /** What a usual household has (common practice). */
-  public static final AtHand USUAL =
-      new AtHand(
-          List.of(
-              usual("duvet", 2, 1.35, 2.0, "duvet_100", Hold.STAND),
-              usual("blanket", 2, 1.5, 2.0, "blanket_100", Hold.STAND),
-              usual("rug", 1, 2.0, 1.4, "rug_on_wood", Hold.LAY),
-              usual("mattress", 1, 0.9, 2.0, "mattress_150", Hold.LEAN)),
-          OptionalDouble.empty(),
-          OptionalDouble.empty(),
-          false,
-          false,
-          USUAL_REACH_METRES,
-          false,
-          List.of(),
-          true);
+  /** With furniture that may be moved, or not. */
+  public AtHand withMoves(boolean may) {
+    return with(drilling, ladder, inPicture, reachMetres, may);
+  }
+
+  /** With other pieces. */
+  public AtHand withPieces(List<TreatmentPiece> others) {
+    return with(others, keepClear);
+  }
+
+  /** With other parts kept clear. */
+  public AtHand withKeepClear(List<KeepClear> others) {
+    return with(pieces, others);
+  }
+
+  /** With one more kind, under a name that is free. */
+  public AtHand plus(TreatmentPiece piece) {
+    List<TreatmentPiece> all = new ArrayList<>(pieces);
+    all.add(
+        piece.named(
+            Figures.freeName(
+                piece.name(),
+                pieces.stream().map(TreatmentPiece::name).collect(Collectors.toSet()))));
+    return withPieces(all);
+  }
+
+  /** With one kind in the place of another. */
+  public AtHand with(TreatmentPiece before, TreatmentPiece now) {
+    return withPieces(pieces.stream().map(p -> p.equals(before) ? now : p).toList());
+  }
+
+  /** Without a kind. */
+  public AtHand without(TreatmentPiece piece) {
+    return withPieces(pieces.stream().filter(p -> !p.equals(piece)).toList());
+  }
 
   /** Why a piece cannot be used at all, in a sentence; empty where it can. */
-  public Optional<String> cannot(Piece piece) {
-    return piece.hold() == Hold.DRILL && !drilling
+  public Optional<String> cannot(TreatmentPiece piece) {
+    return piece.hold() == TreatmentPiece.Hold.DRILL && !drilling
         ? Optional.of(
             "“" + piece.name() + "” would have to be drilled, and nothing may be drilled.")
         : Optional.empty();

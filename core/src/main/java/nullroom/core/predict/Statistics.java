@@ -102,6 +102,11 @@ public record Statistics(
    * both of which fall wherever absorption is added: nothing soft ever lengthens a time, in any
    * octave.
    */
+  /** Absorption with which a room's reverberation lasts so long, after Sabine, square metres. */
+  public static double areaFor(Room room, double seconds) {
+    return 24 * Math.log(10) / room.air().speedOfSound() * room.volume() / seconds;
+  }
+
   private static Statistics choose(
       double volume, double surface, Bands area, Map<Formula, Bands> times) {
     Bands eyring = Objects.requireNonNull(times.get(Formula.EYRING));

@@ -28,6 +28,9 @@ public final class TreatedReply {
 
   private static final int PAIRS = 3;
 
+  /** So finely areas are told apart, so that pieces of one size change the same. */
+  private static final double EVEN = 1e9;
+
   /** Floor and ceiling, to which loose things count. */
   private static final int LYING = 2;
 
@@ -177,8 +180,8 @@ public final class TreatedReply {
   }
 
   private Change change(Patch patch, Surface on, Finish from, Finish to, double squareMetres) {
-    Bands area =
-        to.absorption().with(from.absorption(), (now, before) -> squareMetres * (now - before));
+    double whole = Math.round(squareMetres * EVEN) / EVEN;
+    Bands area = to.absorption().with(from.absorption(), (now, before) -> whole * (now - before));
     double[] early = new double[Octave.COUNT];
     for (Path path : paths) {
       if (path.surface().filter(on::equals).isPresent()
@@ -257,6 +260,31 @@ public final class TreatedReply {
       double area = state.area[0][b] + state.area[1][b] + state.area[2][b];
       seconds[b] =
           measured[b] * Statistics.time(kv, surface * Statistics.exponent(area / surface) + air[b]);
+    }
+  }
+
+  /**
+   * Times that are not exceeded when absorption is taken away: all of it from each pair of
+   * surfaces, although it can be taken from one alone.
+   *
+   * @param taken square metres per octave
+   * @param seconds overwritten, one per octave
+   */
+  public void mostSeconds(State state, double[] taken, double[] seconds) {
+    for (int b = 0; b < seconds.length; b++) {
+      double area = state.area[0][b] + state.area[1][b] + state.area[2][b];
+      double left = Math.max(0, area - taken[b]);
+      double most = Statistics.time(kv, surface * Statistics.exponent(left / surface) + air[b]);
+      if (box) {
+        double mean = 0;
+        for (int p = 0; p < PAIRS; p++) {
+          double alpha = Math.max(0, state.area[p][b] - taken[b]) / Math.max(1e-9, pairSurface[p]);
+          double t = Statistics.time(kv, surface * Statistics.exponent(alpha) + air[b]);
+          mean += pairSurface[p] / surface * Math.log(t);
+        }
+        most = Math.max(most, Math.exp(mean));
+      }
+      seconds[b] = most * measured[b];
     }
   }
 

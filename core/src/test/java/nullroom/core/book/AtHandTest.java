@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Set;
 import nullroom.core.Trouble;
-import nullroom.core.book.AtHand.Hold;
+import nullroom.core.book.TreatmentPiece.Hold;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Surface;
 import org.junit.jupiter.api.DisplayName;
@@ -14,8 +14,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class AtHandTest {
-  private static AtHand.Piece piece(Hold hold, String... on) {
-    return new AtHand.Piece(
+  private static TreatmentPiece piece(Hold hold, String... on) {
+    return new TreatmentPiece(
         "duvet", 1, false, 30, 10, 1.35, 2, false, Finish.of("duvet_100"), hold, Set.of(on));
   }
 
@@ -31,7 +31,7 @@ class AtHandTest {
   })
   @DisplayName("what holds a piece where: walls, floor, ceiling")
   void holds(Hold hold, boolean wall, boolean floor, boolean ceiling) {
-    AtHand.Piece any = piece(hold);
+    TreatmentPiece any = piece(hold);
     assertThat(any.isFor(Surface.wall(3))).isEqualTo(wall);
     assertThat(any.isFor(Surface.FLOOR)).isEqualTo(floor);
     assertThat(any.isFor(Surface.CEILING)).isEqualTo(ceiling);

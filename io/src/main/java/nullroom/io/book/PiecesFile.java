@@ -8,6 +8,7 @@ import java.util.Set;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.book.AtHand;
+import nullroom.core.book.TreatmentPiece;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
@@ -37,7 +38,7 @@ public final class PiecesFile {
   }
 
   private static AtHand read(Field f) {
-    List<AtHand.Piece> pieces = new ArrayList<>();
+    List<TreatmentPiece> pieces = new ArrayList<>();
     f.elements("pieces").forEach(p -> pieces.add(piece(p.object())));
     return new AtHand(
         pieces,
@@ -48,7 +49,8 @@ public final class PiecesFile {
         f.number("reachMetres", AtHand.USUAL_REACH_METRES),
         f.optional("inPicture").map(PiecesFile::inPicture).orElse(false),
         f.elements("keepClear").stream().map(PiecesFile::keepClear).toList(),
-        flag(f, "states", true));
+        flag(f, "states", true),
+        flag(f, "moves", false));
   }
 
   private static boolean flag(Field f, String name, boolean otherwise) {
@@ -63,7 +65,7 @@ public final class PiecesFile {
     };
   }
 
-  private static AtHand.Piece piece(Field f) {
+  private static TreatmentPiece piece(Field f) {
     String name = f.required("name").text();
     double count = f.number("count", 1);
     if (count != Math.rint(count)) {
@@ -72,10 +74,10 @@ public final class PiecesFile {
     double price = f.number("price", 0);
     Set<String> on = new HashSet<>();
     f.elements("on").forEach(s -> on.add(s.text()));
-    AtHand.Hold hold = f.required("hold").oneOf(AtHand.Hold.class);
+    TreatmentPiece.Hold hold = f.required("hold").oneOf(TreatmentPiece.Hold.class);
     Finish finish = FinishJson.read(f);
     return f.named(() ->
-        new AtHand.Piece(
+        new TreatmentPiece(
             name,
             (int) Math.clamp(count, -1, Integer.MAX_VALUE),
             flag(f, "owned", price == 0),
@@ -86,7 +88,9 @@ public final class PiecesFile {
             flag(f, "turnable", false),
             finish,
             hold,
-            on));
+            on,
+            f.figure("weightKg"),
+            flag(f, "coloured", false)));
   }
 
   private static AtHand.KeepClear keepClear(Field f) {

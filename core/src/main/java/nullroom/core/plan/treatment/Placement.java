@@ -1,6 +1,7 @@
 package nullroom.core.plan.treatment;
 
 import java.util.Optional;
+import nullroom.core.book.TreatmentPiece;
 import nullroom.core.predict.TreatedReply;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Room;
@@ -11,24 +12,36 @@ import nullroom.core.room.RoomItem;
  *
  * @param kind number of the piece; those of one kind are alike
  * @param name for people
+ * @param piece that is put there; empty of what is turned
  * @param patch where it goes; empty of what is turned
  * @param turn what is turned; empty of a piece
  * @param change what it changes
  * @param price still to be paid for it
  * @param minutes to put it up
- * @param owned whether nothing is to be paid because it is there
- * @param furnishes whether it belongs to a furnished room: turned, laid or leant
+ * @param returns what its place throws back, against other places; nought of what is turned
  */
 record Placement(
     int kind,
     String name,
+    Optional<TreatmentPiece> piece,
     Optional<Patch> patch,
     Optional<RoomItem> turn,
     TreatedReply.Change change,
     double price,
     double minutes,
-    boolean owned,
-    boolean furnishes) {
+    double returns) {
+  /** Whether nothing is to be paid because it is there. */
+  boolean owned() {
+    return piece.map(TreatmentPiece::owned).orElse(true);
+  }
+
+  /** Whether it belongs to a furnished room: turned, laid or leant. */
+  boolean furnishes() {
+    return piece
+        .map(p -> p.hold() == TreatmentPiece.Hold.LAY || p.hold() == TreatmentPiece.Hold.LEAN)
+        .orElse(true);
+  }
+
   /** A room with it up. */
   Room in(Room room) {
     return patch.map(room::plus).orElseGet(() -> turn.orElseThrow().switched(room));
@@ -40,5 +53,12 @@ record Placement(
       return turn.isPresent() && turn.equals(other.turn);
     }
     return patch.orElseThrow().overlaps(other.patch.orElseThrow());
+  }
+
+  /** Whether both are on one surface. */
+  boolean beside(Placement other) {
+    return patch.isPresent()
+        && other.patch.isPresent()
+        && patch.get().surface().equals(other.patch.get().surface());
   }
 }

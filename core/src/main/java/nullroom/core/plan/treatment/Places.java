@@ -1,16 +1,19 @@
 package nullroom.core.plan.treatment;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeSet;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Octave;
 import nullroom.core.book.AtHand;
+import nullroom.core.book.TreatmentPiece;
 import nullroom.core.predict.TreatedReply;
-import nullroom.core.room.Camera;
-import nullroom.core.room.Member;
-import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
@@ -26,19 +29,24 @@ final class Places {
   /** So many of a piece on a surface that change the same are enough to pack. */
   private static final int ALIKE = 10;
 
-  private static final int SAMPLES = 8;
-  private static final double LEVEL_METRES = 1e-6;
+  /** From this mean absorption over the voice's octaves on a thing is soft. */
+  private static final double SOFT = 0.2;
 
   private final Room room;
   private final AtHand hand;
   private final TreatedReply reply;
   private final List<Placement> found = new ArrayList<>();
   private final List<String> left = new ArrayList<>();
+  private final Limits limits;
+  private final Returns returns;
+  private boolean softer;
 
   private Places(Room room, AtHand hand, TreatedReply reply) {
     this.room = room;
     this.hand = hand;
     this.reply = reply;
+    limits = new Limits(room, hand);
+    returns = new Returns(room);
   }
 
   /**
@@ -60,13 +68,14 @@ final class Places {
     return new Found(List.copyOf(places.found), List.copyOf(places.left));
   }
 
-  private void piece(int kind, AtHand.Piece piece) {
+  private void piece(int kind, TreatmentPiece piece) {
     Optional<String> cannot = hand.cannot(piece);
     if (cannot.isPresent()) {
       left.add(cannot.get());
       return;
     }
     int before = found.size();
+    softer = false;
     for (Surface surface : room.surfaces()) {
       boolean bare = room.tagOf(surface).filter(t -> !t.mayBeCovered()).isPresent();
       boolean high = surface instanceof Surface.Ceiling && !hand.ladder();
@@ -75,18 +84,41 @@ final class Places {
       }
     }
     if (found.size() == before) {
-      left.add("“" + piece.name() + "” finds no place within the limits.");
+      left.add(
+          "“"
+              + piece.name()
+              + (softer
+                  ? "” finds only places where what is there takes more of the voice than it would."
+                  : "” finds no place within the limits."));
     }
   }
 
-  private boolean hasDoorIfNeeded(AtHand.Piece piece, Surface surface) {
-    return piece.hold() != AtHand.Hold.DOOR
+  /** Whether it takes up voice at all, as cloth and wool do. */
+  private static boolean deadens(TreatmentPiece piece) {
+    return voice(piece.finish().absorption()) > SOFT;
+  }
+
+  /** A soft thing over a softer one makes nothing livelier, whatever the tables' difference is. */
+  private static boolean takesAway(TreatedReply.Change change) {
+    return voice(change.area()) < 0;
+  }
+
+  private static double voice(Bands bands) {
+    double sum = 0;
+    for (int b = Octave.FIRST_VOICE; b < Octave.COUNT - 1; b++) {
+      sum += bands.get(b);
+    }
+    return sum / (Octave.COUNT - 1 - Octave.FIRST_VOICE);
+  }
+
+  private boolean hasDoorIfNeeded(TreatmentPiece piece, Surface surface) {
+    return piece.hold() != TreatmentPiece.Hold.DOOR
         || room.patches().stream()
             .anyMatch(p -> p.surface().equals(surface) && p.name().contains("door"));
   }
 
-  private void on(int kind, AtHand.Piece piece, Surface surface) {
-    Map<TreatedReply.Change, Integer> alike = new LinkedHashMap<>();
+  private void on(int kind, TreatmentPiece piece, Surface surface) {
+    Map<TreatedReply.Change, List<Patch>> alike = new LinkedHashMap<>();
     boolean eitherWay = piece.turnable() || !surface.isWall();
     double slope = slope(surface);
     for (boolean turned : eitherWay ? new boolean[] {false, true} : new boolean[] {false}) {
@@ -96,30 +128,55 @@ final class Places {
       for (double u : along(surface, 0, plan[0])) {
         for (double v : up(piece, surface, plan[1])) {
           Patch patch = rectangle(piece, surface, u, v, plan[0], plan[1]);
-          if (!allowed(patch)) {
+          if (!limits.allow(piece, patch)) {
             continue;
           }
           TreatedReply.Change change = reply.change(patch);
-          if (alike.merge(change, 1, Integer::sum) <= ALIKE) {
-            found.add(
-                new Placement(
-                    kind,
-                    piece.name(),
-                    Optional.of(patch),
-                    Optional.empty(),
-                    change,
-                    piece.toPay(),
-                    piece.minutes(),
-                    piece.owned(),
-                    piece.hold() == AtHand.Hold.LAY || piece.hold() == AtHand.Hold.LEAN));
+          if (deadens(piece) && takesAway(change)) {
+            softer = true;
+          } else {
+            alike.computeIfAbsent(change, c -> new ArrayList<>()).add(patch);
           }
         }
       }
     }
+    alike.forEach((change, all) ->
+        few(all)
+            .forEach(patch ->
+                found.add(
+                    new Placement(
+                        kind,
+                        piece.name(),
+                        Optional.of(piece),
+                        Optional.of(patch),
+                        Optional.empty(),
+                        change,
+                        piece.toPay(),
+                        piece.minutes(),
+                        returns.of(patch)))));
+  }
+
+  /**
+   * Of places that change the same: those that pack best, from both ends of the grid, then those
+   * beside each other that return most.
+   */
+  private Set<Patch> few(List<Patch> all) {
+    Set<Patch> few = new LinkedHashSet<>(all.subList(0, Math.min(ALIKE, all.size())));
+    few.addAll(all.subList(Math.max(0, all.size() - ALIKE), all.size()));
+    List<Patch> best = new ArrayList<>();
+    all.stream()
+        .sorted(Comparator.comparingDouble(patch -> -returns.of(patch)))
+        .forEach(patch -> {
+          if (best.size() < ALIKE && best.stream().noneMatch(patch::overlaps)) {
+            best.add(patch);
+          }
+        });
+    few.addAll(best);
+    return few;
   }
 
   private static Patch rectangle(
-      AtHand.Piece piece, Surface surface, double u, double v, double w, double h) {
+      TreatmentPiece piece, Surface surface, double u, double v, double w, double h) {
     return new Patch(
         piece.name(),
         surface,
@@ -189,7 +246,7 @@ final class Places {
     return Math.round(metres * 1e6) / 1e6;
   }
 
-  private List<Double> up(AtHand.Piece piece, Surface surface, double height) {
+  private List<Double> up(TreatmentPiece piece, Surface surface, double height) {
     if (!surface.isWall()) {
       return along(surface, 1, height);
     }
@@ -210,47 +267,6 @@ final class Places {
     return List.copyOf(all);
   }
 
-  private boolean allowed(Patch patch) {
-    boolean low =
-        !patch.surface().isWall()
-            || patch.corners().stream().allMatch(c -> c.y() <= hand.reachMetres() + 1e-9);
-    return low
-        && even(patch)
-        && room.hasPlaceFor(patch)
-        && hand.keepClear().stream().noneMatch(k -> k.patch().overlaps(patch))
-        && (hand.inPicture() || !filmed(patch));
-  }
-
-  /** Whether it lies on one slope of a ceiling, and not over its ridge. */
-  private boolean even(Patch patch) {
-    if (!(patch.surface() instanceof Surface.Ceiling)) {
-      return true;
-    }
-    List<Point> c = patch.corners();
-    double middle = room.heightAt(Outline.centre(c));
-    double across = (room.heightAt(c.get(0)) + room.heightAt(c.get(2))) / 2;
-    double along = (room.heightAt(c.get(1)) + room.heightAt(c.get(3))) / 2;
-    return Math.abs(across - middle) < LEVEL_METRES && Math.abs(along - middle) < LEVEL_METRES;
-  }
-
-  /** Whether any of it lies where a camera films. */
-  private boolean filmed(Patch patch) {
-    for (Member<Camera> camera : room.setUp().cameras()) {
-      for (int i = 0; i <= SAMPLES; i++) {
-        for (int j = 0; j <= SAMPLES; j++) {
-          Point a = patch.corners().getFirst();
-          Point local =
-              new Point(
-                  a.x() + patch.width() * i / SAMPLES, a.y() + patch.height() * j / SAMPLES, 0);
-          if (camera.it().frames(room.enclosure().unbounded(patch.surface(), local))) {
-            return true;
-          }
-        }
-      }
-    }
-    return false;
-  }
-
   private void turns(int firstKind) {
     int kind = firstKind;
     for (RoomItem item : RoomItem.of(room)) {
@@ -261,12 +277,12 @@ final class Places {
                 kind++,
                 name(item),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.of(item),
                 change.get(),
                 0,
                 TURN_MINUTES,
-                true,
-                true));
+                0));
       }
     }
   }

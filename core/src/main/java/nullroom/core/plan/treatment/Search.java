@@ -19,8 +19,18 @@ import nullroom.core.predict.TreatedReply;
  */
 final class Search {
   private static final long SEED = 20_261_127;
-  private static final int SHAKES = 12;
+  private static final int SHAKES = 200;
+
+  /** So much worse a set may be that the next shaking starts from. */
+  private static final double DETOUR_DB = 0.5;
+
+  /** Shaking ends after so many sets. */
+  private static final long MOST_AT_SHAKES = 250_000;
+
   private static final int MOST_AT_PROOF = 250_000;
+
+  /** Where nothing helps, the answer is wanted at once, and its bound is near anyway. */
+  private static final int MOST_FOR_NOTHING = 2_000;
 
   private final TreatedReply reply;
   private final Goal goal;
@@ -170,20 +180,74 @@ final class Search {
       best = better(best, climbed(set(start.indices()), open));
     }
     SplittableRandom random = new SplittableRandom(SEED);
-    for (int shake = 0; shake < SHAKES && !best.indices().isEmpty(); shake++) {
+    long enough = evaluations + MOST_AT_SHAKES;
+    Chosen from = best;
+    for (int shake = 0;
+        shake < SHAKES && evaluations < enough && !best.indices().isEmpty();
+        shake++) {
       progress.step(shake, SHAKES);
-      Set shaken = set(best.indices());
-      int out = 1 + random.nextInt(Math.min(3, shaken.chosen.size()));
-      for (int k = 0; k < out; k++) {
-        shaken.remove(random.nextInt(shaken.chosen.size()));
-      }
-      int in = open.nextSetBit(random.nextInt(Math.max(1, places.size())));
-      if (in >= 0 && shaken.takes(in)) {
-        shaken.add(in);
-      }
-      best = better(best, climbed(shaken, open));
+      Chosen next = climbed(shaken(from, open, shake, random), open);
+      best = better(best, next);
+      boolean near = next.standing().offDb() < best.standing().offDb() + DETOUR_DB;
+      from = near && !next.indices().isEmpty() ? next : best;
     }
     return best;
+  }
+
+  /** A set with up to three taken out, with one forced in, or with one slid over its surface. */
+  private Set shaken(Chosen from, BitSet open, int shake, SplittableRandom random) {
+    Set set = set(from.indices());
+    int in = open.nextSetBit(random.nextInt(Math.max(1, places.size())));
+    switch (shake % 3) {
+      case 0 -> {
+        int out = 1 + random.nextInt(Math.min(3, set.chosen.size()));
+        for (int k = 0; k < out; k++) {
+          set.remove(random.nextInt(set.chosen.size()));
+        }
+      }
+      case 1 -> {
+        if (in >= 0) {
+          makeWay(set, in);
+        }
+      }
+      default -> {
+        int at = random.nextInt(set.chosen.size());
+        Placement is = places.get(set.chosen.get(at));
+        set.remove(at);
+        in = slid(set, open, is, random);
+      }
+    }
+    if (in >= 0 && set.takes(in)) {
+      set.add(in);
+    }
+    return set;
+  }
+
+  /** Another place for a piece on its surface, drawn from those that are free; -1 for none. */
+  private int slid(Set set, BitSet open, Placement is, SplittableRandom random) {
+    int found = -1;
+    int seen = 0;
+    for (int i = open.nextSetBit(0); i >= 0; i = open.nextSetBit(i + 1)) {
+      Placement other = places.get(i);
+      if (other != is && other.kind() == is.kind() && other.beside(is) && set.takes(i)) {
+        seen++;
+        found = random.nextInt(seen) == 0 ? i : found;
+      }
+    }
+    return found;
+  }
+
+  /** Takes out what lies where another is to lie, and one of its kind where all are used. */
+  private void makeWay(Set set, int in) {
+    for (int at = set.chosen.size() - 1; at >= 0; at--) {
+      int is = set.chosen.get(at);
+      boolean spent =
+          places.get(is).kind() == places.get(in).kind()
+              && set.used[places.get(in).kind()] == counts[places.get(in).kind()];
+      if (is == in || against[in].get(is) || spent) {
+        set.remove(at);
+      }
+    }
   }
 
   /** A set with more added to it as long as that helps, nothing taken out. */
@@ -201,6 +265,34 @@ final class Search {
       set.add(next);
     }
     return set.frozen();
+  }
+
+  /** A set with each piece where it returns most, of the places that change the same. */
+  Chosen settled(Chosen chosen, Predicate<Placement> may) {
+    List<Integer> all = new ArrayList<>(chosen.indices());
+    for (int at = 0; at < all.size(); at++) {
+      Placement is = places.get(all.get(at));
+      for (int i = 0; i < places.size(); i++) {
+        Placement other = places.get(i);
+        if (other.kind() == is.kind()
+            && other.returns() > places.get(all.get(at)).returns()
+            && other.change().equals(is.change())
+            && may.test(other)
+            && isFree(i, all, at)) {
+          all.set(at, i);
+        }
+      }
+    }
+    return new Chosen(List.copyOf(all), chosen.standing());
+  }
+
+  private boolean isFree(int place, List<Integer> all, int except) {
+    for (int k = 0; k < all.size(); k++) {
+      if (k != except && (all.get(k) == place || against[place].get(all.get(k)))) {
+        return false;
+      }
+    }
+    return true;
   }
 
   /** A set in the order in which each next helps most. */
@@ -329,10 +421,12 @@ final class Search {
     private final double[][][] mostFrom =
         new double[places.size() + 1][counts.length][Octave.COUNT];
 
-    /** From each place on: whether any takes absorption away, by octave. */
-    private final boolean[][] fallsFrom = new boolean[places.size() + 1][Octave.COUNT];
+    /** From each place on: the most that one of a kind can take away, by kind and octave. */
+    private final double[][][] fallsFrom =
+        new double[places.size() + 1][counts.length][Octave.COUNT];
 
     private final double loosest;
+    private final int patience;
     private Chosen best;
     private double reached;
     private long worked;
@@ -341,6 +435,7 @@ final class Search {
     Proof(Chosen best) {
       this.best = best;
       reached = best.standing().offDb();
+      patience = best.indices().isEmpty() ? MOST_FOR_NOTHING : MOST_AT_PROOF;
       double[][] early = new double[counts.length][Octave.COUNT];
       for (Placement p : places) {
         for (int b = 0; b < Octave.COUNT; b++) {
@@ -357,12 +452,12 @@ final class Search {
         Placement p = places.get(i);
         for (int k = 0; k < counts.length; k++) {
           mostFrom[i][k] = mostFrom[i + 1][k].clone();
+          fallsFrom[i][k] = fallsFrom[i + 1][k].clone();
         }
-        fallsFrom[i] = fallsFrom[i + 1].clone();
         for (int b = 0; b < Octave.COUNT; b++) {
           double area = p.change().area().get(b);
           mostFrom[i][p.kind()][b] = Math.max(mostFrom[i][p.kind()][b], area);
-          fallsFrom[i][b] |= area < 0;
+          fallsFrom[i][p.kind()][b] = Math.max(fallsFrom[i][p.kind()][b], -area);
         }
       }
       loosest = optimistic(new Set(), 0);
@@ -373,7 +468,7 @@ final class Search {
         if (!set.takes(i)) {
           continue;
         }
-        if (++worked > MOST_AT_PROOF) {
+        if (++worked > patience) {
           given = true;
           return;
         }
@@ -392,25 +487,26 @@ final class Search {
 
     /**
      * What a set could come to at best with all that may still be added: their absorption at its
-     * most for what is too long, none of it for what is too short, nothing off the first
-     * reflections.
+     * most for what is too long, what they take away of it for what is too short, nothing off the
+     * first reflections.
      */
     private double optimistic(Set set, int first) {
       double[][] up = mostFrom[first];
-      boolean[] falls = fallsFrom[first];
+      double[][] falls = fallsFrom[first];
+      double[] taken = new double[Octave.COUNT];
       TreatedReply.State full = set.state.copy();
       for (int k = 0; k < counts.length; k++) {
         int kind = k;
         int left = Math.min(counts[k] - set.used[k], most - set.chosen.size());
         full.add(new TreatedReply.Change(0, Bands.from(b -> left * up[kind][b]), Bands.all(0)));
+        for (int b = 0; b < Octave.COUNT; b++) {
+          taken[b] += left * falls[k][b];
+        }
       }
       double[] least = new double[Octave.COUNT];
       double[] longest = new double[Octave.COUNT];
       reply.leastSeconds(full, least);
-      reply.seconds(set.state, longest);
-      for (int b = 0; b < Octave.COUNT; b++) {
-        longest[b] = falls[b] ? Double.MAX_VALUE : longest[b];
-      }
+      reply.mostSeconds(set.state, taken, longest);
       return Standing.offDb(goal, reply.clearDb(uncovered, least), least, longest);
     }
   }

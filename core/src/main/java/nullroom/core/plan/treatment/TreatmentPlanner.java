@@ -1,17 +1,16 @@
 package nullroom.core.plan.treatment;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
-import java.util.LinkedHashSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
-import nullroom.core.Figures;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
-import nullroom.core.acoustics.Octave;
 import nullroom.core.book.AtHand;
 import nullroom.core.book.Goal;
 import nullroom.core.book.Hearing;
@@ -37,18 +36,17 @@ public final class TreatmentPlanner {
   /** What a surface is before, or behind: within this angle of where one looks. */
   private static final double AHEAD_DEGREES = 60;
 
-  /** Less bought by a piece is not worth a sentence. */
-  private static final double NOTHING_DB = 0.005;
-
-  /** Octaves under the voice: what is left there is said. */
-  private static final int BASS = 1;
-
   private final RoomBook book;
+  private final AtHand hand;
+  private final int most;
   private final Goal goal;
   private final Hearing hearing;
   private final Places.Found places;
   private final Search search;
   private final Progress progress;
+
+  /** Schools often end in one room; each is traced once. */
+  private final Map<Room, TreatmentPlan.Figures> traces = new HashMap<>();
 
   /**
    * The plans with what they start from.
@@ -56,21 +54,26 @@ public final class TreatmentPlanner {
    * @param before by the quick answer
    * @param plans best first, the free one ahead
    * @param evaluations sets that were worked out
+   * @param limits what keeping to each of them costs, the dearest first
    * @param warnings what could not be used, and why
    */
   public record Result(
       TreatmentPlan.Figures before,
       List<TreatmentPlan> plans,
       long evaluations,
+      List<LimitPrice> limits,
       List<String> warnings) {
     public Result {
       plans = List.copyOf(plans);
+      limits = List.copyOf(limits);
       warnings = List.copyOf(warnings);
     }
   }
 
   private TreatmentPlanner(RoomBook book, AtHand hand, int most, Progress progress) {
     this.book = book;
+    this.hand = hand;
+    this.most = most;
     this.progress = progress;
     goal = book.goal();
     hearing = Hearing.quick(book);
@@ -112,7 +115,82 @@ public final class TreatmentPlanner {
     if (places.placements().isEmpty()) {
       warnings.add("Nothing is at hand that could be put up or turned within these limits.");
     }
-    return new Result(figures(book.room()), plans, search.evaluations(), warnings);
+    TreatmentPlan best = plans.getFirst();
+    pushed(best).ifPresent(p -> plans.set(0, p));
+    return new Result(
+        figures(book.room()),
+        plans,
+        search.evaluations(),
+        limits(bound.best().standing()),
+        warnings);
+  }
+
+  /** The best plan with a piece of furniture pushed elsewhere, where that brings more. */
+  private Optional<TreatmentPlan> pushed(TreatmentPlan best) {
+    Optional<FurnitureMove> move = Optional.empty();
+    double least = best.after().offDb() - Standing.SAME_DB;
+    for (FurnitureMove m : FurnitureMove.all(book.room(), hand)) {
+      double off = figures(m.room().withPatches(best.room().patches())).offDb();
+      if (off < least) {
+        least = off;
+        move = Optional.of(m);
+      }
+    }
+    return move.flatMap(m -> after(m, best));
+  }
+
+  private Optional<TreatmentPlan> after(FurnitureMove move, TreatmentPlan best) {
+    double left = hand.minutes().orElse(Double.POSITIVE_INFINITY) - FurnitureMove.MINUTES;
+    if (left < 0) {
+      return Optional.empty();
+    }
+    AtHand rest = (hand.minutes().isPresent() ? hand.withMinutes(left) : hand).withMoves(false);
+    TreatmentPlanner there = new TreatmentPlanner(book.with(move.room()), rest, most, progress);
+    Search.Chosen chosen = there.search.best(p -> true, List.of());
+    TreatmentPlan plan =
+        there.plan(TreatmentSchool.FREE, chosen, new Search.Bound(0, false, chosen));
+    if (plan.after().offDb() > best.after().offDb() - Standing.SAME_DB) {
+      return Optional.empty();
+    }
+    TreatmentPlan.Figures before = figures(book.room());
+    TreatmentPlan.Figures then = figures(move.room());
+    double buys = then.margins().clearDb() - before.margins().clearDb();
+    List<TreatmentPlan.Step> steps = new ArrayList<>();
+    steps.add(
+        new TreatmentPlan.Step(
+            move.name(),
+            Optional.empty(),
+            Optional.empty(),
+            "",
+            Optional.of(move.to()),
+            0,
+            FurnitureMove.MINUTES,
+            true,
+            buys,
+            buys,
+            then));
+    steps.addAll(plan.steps());
+    return Optional.of(plan.after(steps, FurnitureMove.MINUTES));
+  }
+
+  /** Nothing where the room is but too dry: no limit stands in the way of less. */
+  private List<LimitPrice> limits(Standing now) {
+    Bands seconds = hearing.decaySeconds(book.room());
+    double clear = hearing.heard(book.room()).margins().clearDb();
+    double missing =
+        Standing.offDb(goal, clear, seconds.toArray(), Bands.all(goal.shortestSeconds()).toArray());
+    if (now.pieces() == 0 && missing < Standing.SAME_DB) {
+      return List.of();
+    }
+    return Relaxed.all(book.room(), hand).stream()
+        .map(r -> {
+          TreatmentPlanner without =
+              new TreatmentPlanner(book.with(r.room()), r.hand(), most, progress);
+          double off = without.search.best(p -> true, List.of()).standing().offDb();
+          return new LimitPrice(r.limit(), Math.max(0, now.offDb() - off));
+        })
+        .sorted(Comparator.comparingDouble(p -> -p.costsDb()))
+        .toList();
   }
 
   private static boolean isFree(TreatmentPlan plan) {
@@ -122,13 +200,20 @@ public final class TreatmentPlanner {
   private Search.Chosen chosen(TreatmentSchool school) {
     return switch (school) {
       case FREE -> search.best(p -> true, List.of());
-      case VOICE -> search.best(inFrontOf(talkerLooks()), List.of());
-      case MICROPHONE -> search.best(inFrontOf(microphoneLooks()), List.of());
+      case VOICE, MICROPHONE -> search.best(allowedTo(school), List.of());
       case EVEN -> even();
       case FURNISHINGS -> {
         Search.Chosen first = search.best(Placement::furnishes, List.of());
         yield search.grown(first, p -> true);
       }
+    };
+  }
+
+  private Predicate<Placement> allowedTo(TreatmentSchool school) {
+    return switch (school) {
+      case FREE, EVEN, FURNISHINGS -> p -> true;
+      case VOICE -> inFrontOf(talkerLooks());
+      case MICROPHONE -> inFrontOf(microphoneLooks());
     };
   }
 
@@ -184,7 +269,8 @@ public final class TreatmentPlanner {
     return new TreatmentPlan.Figures(heard.margins(), heard.hasLate(), seconds, off);
   }
 
-  private TreatmentPlan plan(TreatmentSchool school, Search.Chosen chosen, Search.Bound bound) {
+  private TreatmentPlan plan(TreatmentSchool school, Search.Chosen found, Search.Bound bound) {
+    Search.Chosen chosen = search.settled(found, allowedTo(school));
     List<TreatmentPlan.Step> steps = new ArrayList<>();
     Room room = book.room();
     TreatmentPlan.Figures before = figures(room);
@@ -197,8 +283,10 @@ public final class TreatmentPlanner {
       steps.add(
           new TreatmentPlan.Step(
               p.name(),
+              p.piece(),
               p.patch(),
               p.turn().map(this::turnedTo).orElse(""),
+              Optional.empty(),
               p.price(),
               p.minutes(),
               p.owned(),
@@ -218,8 +306,8 @@ public final class TreatmentPlanner {
         Math.min(bound.offDb(), last.offDb()),
         bound.complete() && reaches,
         room,
-        cautions(chosen),
-        notes(chosen, last));
+        PlanWords.cautions(chosen.indices().stream().map(places.placements()::get).toList()),
+        PlanWords.notes(goal, room, steps, last));
   }
 
   private String turnedTo(RoomItem item) {
@@ -231,56 +319,13 @@ public final class TreatmentPlanner {
   }
 
   private TreatmentPlan.Figures traced(Room room) {
+    return traces.computeIfAbsent(room, this::trace);
+  }
+
+  private TreatmentPlan.Figures trace(Room room) {
     RoomBook dressed = book.with(room);
     RoomResponse response = RoomResponse.of(room, Refinement.SEED, progress);
     Refinement refinement = Hearing.refinement(dressed, response);
     return figures(room, Hearing.of(dressed, Optional.of(refinement)).heard());
-  }
-
-  private List<String> cautions(Search.Chosen chosen) {
-    Set<String> all = new LinkedHashSet<>();
-    for (int i : chosen.indices()) {
-      places
-          .placements()
-          .get(i)
-          .patch()
-          .ifPresent(patch -> {
-            if (patch.surface() instanceof Surface.Ceiling) {
-              all.add(
-                  "What hangs overhead must hold several times its weight; have somebody hold the ladder.");
-            } else if (patch.surface().isWall()) {
-              all.add("Weigh stands down and fix what leans, so that nothing can fall.");
-              all.add("Keep cloth off lamps, heaters and sockets, and exits free.");
-            } else {
-              all.add("Lay rugs so that nobody trips over their edge.");
-            }
-          });
-    }
-    if (!all.isEmpty()) {
-      all.add("Ask before you fix anything to a wall that is not yours; local codes come first.");
-    }
-    return List.copyOf(all);
-  }
-
-  private List<String> notes(Search.Chosen chosen, TreatmentPlan.Figures after) {
-    List<String> notes = new ArrayList<>();
-    if (chosen.indices().isEmpty()) {
-      notes.add(
-          after.offDb() < Standing.SAME_DB
-              ? "Hang nothing more: the room is as the goal wants it."
-              : "Nothing at hand brings this room nearer to the goal.");
-    }
-    double bass = after.decaySeconds().get(BASS);
-    double mid = after.decaySeconds().get(Octave.HZ_1000);
-    if (bass > 2 * mid && bass > goal.longestSeconds()) {
-      notes.add(
-          Figures.say(
-              "At 125 Hz it goes on ringing for %.2f s: that takes depth, 10 cm and more, best in corners.",
-              bass));
-    }
-    if (mid < goal.shortestSeconds() - NOTHING_DB) {
-      notes.add("The middle is drier than the goal wants: the voice will sound boxed in.");
-    }
-    return notes;
   }
 }
