@@ -6,6 +6,7 @@ module nullroom.io {
   requires transitive nullroom.core;
   requires java.desktop;
   requires org.apache.commons.csv;
+  requires org.apache.pdfbox;
   requires org.bytedeco.ffmpeg;
   requires org.bytedeco.javacpp;
   requires transitive tools.jackson.databind;
@@ -13,5 +14,6 @@ module nullroom.io {
   exports nullroom.io.audio;
   exports nullroom.io.book;
   exports nullroom.io.device;
+  exports nullroom.io.report;
   exports nullroom.io.survey;
 }

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Callable;
+import nullroom.app.control.Typefaces;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Octave;
@@ -15,9 +16,11 @@ import nullroom.core.book.RoomBook;
 import nullroom.core.plan.treatment.TreatmentPlan;
 import nullroom.core.plan.treatment.TreatmentPlanner;
 import nullroom.core.plan.treatment.TreatmentSchool;
-import nullroom.core.room.Point;
+import nullroom.core.plan.treatment.Whereabouts;
+import nullroom.core.room.Room;
 import nullroom.io.book.BookFolder;
 import nullroom.io.book.PiecesFile;
+import nullroom.io.report.HangingList;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -42,7 +45,8 @@ final class TreatCommand implements Callable<Integer> {
   @Option(
       names = "--at-hand",
       paramLabel = "PIECES.json",
-      description = "what there is to hang, and what must be kept to; default: a usual household's")
+      description =
+          "what there is to hang, and what must be kept to; default: the book's, else a usual household's")
   Optional<Path> atHand = Optional.empty();
 
   @Option(names = "--budget", paramLabel = "N", description = "money to spend at most")
@@ -70,6 +74,12 @@ final class TreatCommand implements Callable<Integer> {
           "spokenClose, spokenOnCamera, sungDry or sungSomeRoom; default: the book's, for a room file spokenOnCamera")
   Optional<String> goal = Optional.empty();
 
+  @Option(
+      names = "--list",
+      paramLabel = "OUT.pdf",
+      description = "write the free plan's hanging list: what to buy, what goes where, drawings")
+  Optional<Path> list = Optional.empty();
+
   @Mixin PairOptions pair = new PairOptions();
 
   @Option(names = "--json", description = "print one JSON object")
@@ -88,22 +98,30 @@ final class TreatCommand implements Callable<Integer> {
       throw new Trouble.BadField("--most", "must not be less than nought");
     }
     TreatmentPlanner.Result found =
-        TreatmentPlanner.plan(book, hand(), schools, most, Progress.NONE);
+        TreatmentPlanner.plan(book, hand(book), schools, most, Progress.NONE);
+    list.ifPresent(file ->
+        HangingList.write(
+            book.room(),
+            found.before(),
+            found.plans().getFirst(),
+            m -> String.format(Locale.ROOT, "%.2f m", m),
+            Typefaces.get(),
+            file));
     if (json) {
       TreatJson.of(book.goal(), found).print();
     } else {
-      print(found);
+      print(found, book.room());
     }
     return 0;
   }
 
-  private AtHand hand() {
-    AtHand hand = atHand.map(PiecesFile::read).orElse(AtHand.USUAL);
+  private AtHand hand(RoomBook book) {
+    AtHand hand = atHand.map(PiecesFile::read).orElseGet(book::hand);
     AtHand within = budget.map(hand::withBudget).orElse(hand);
     return minutes.map(within::withMinutes).orElse(within);
   }
 
-  private static void print(TreatmentPlanner.Result found) {
+  private static void print(TreatmentPlanner.Result found, Room room) {
     print("now", found.before());
     found.limits().stream()
         .filter(l -> l.costsDb() >= WORTH_SAYING_DB)
@@ -121,9 +139,9 @@ final class TreatCommand implements Callable<Integer> {
       for (TreatmentPlan.Step step : plan.steps()) {
         System.out.printf(
             Locale.ROOT,
-            "%2d  %-40s %+5.1f dB of Clear, alone %+5.1f%n",
+            "%2d  %-70s %+5.1f dB of Clear, alone %+5.1f%n",
             number++,
-            where(step),
+            Whereabouts.of(room, step, m -> String.format(Locale.ROOT, "%.2f m", m)),
             step.addsClearDb(),
             step.aloneClearDb());
       }
@@ -134,23 +152,6 @@ final class TreatCommand implements Callable<Integer> {
       plan.cautions().forEach(c -> System.out.println("caution: " + c));
     }
     found.warnings().forEach(w -> System.out.println("note: " + w));
-  }
-
-  private static String where(TreatmentPlan.Step step) {
-    if (step.pushedTo().isPresent()) {
-      Point to = step.pushedTo().get();
-      return String.format(Locale.ROOT, "%s pushed to %.2f, %.2f m", step.name(), to.x(), to.y());
-    }
-    return step.patch()
-        .map(p ->
-            String.format(
-                Locale.ROOT,
-                "%s on %s, from %.2f m, %.2f m up",
-                step.name(),
-                p.surface().label(),
-                p.corners().getFirst().x(),
-                p.corners().getFirst().y()))
-        .orElse(step.name() + ": " + step.to());
   }
 
   private static void print(String when, TreatmentPlan.Figures figures) {

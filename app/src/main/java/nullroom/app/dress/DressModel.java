@@ -30,27 +30,37 @@ public final class DressModel {
   private final ObjectProperty<Hanging> hanging = new SimpleObjectProperty<>(Hanging.BLANKET);
   private final ObjectProperty<Surface> surface = new SimpleObjectProperty<>(Surface.wall(3));
   private final ObjectProperty<DressPage> page = new SimpleObjectProperty<>(DressPage.PIECE);
+  private final HandModel hand;
   private final PlanModel plan;
   private final StationText say;
 
   /** A model that works with a context. */
   public DressModel(StationContext context) {
     this.context = context;
-    plan = new PlanModel(context);
+    hand = new HandModel(context);
+    plan = new PlanModel(context, hand);
     say =
         StationText.of(
             context.session(),
-            this::sayAnswer,
-            this::sayMeaning,
+            () -> page.get() == DressPage.PIECE ? sayAnswer() : plan.sayAnswer(),
+            () -> page.get() == DressPage.PIECE ? sayMeaning() : page.get().meaning(),
             this::sayFigure,
             () -> context.session().ladder().whyOf("Clear"),
             hanging,
-            surface);
+            surface,
+            page,
+            plan.madeProperty(),
+            plan.schoolProperty());
   }
 
   /** The page shown. */
   public ObjectProperty<DressPage> pageProperty() {
     return page;
+  }
+
+  /** What is at hand. */
+  public HandModel hand() {
+    return hand;
   }
 
   /** The whole plan. */

@@ -24,9 +24,21 @@ public final class DressView {
         PiecePage piece = new PiecePage(model, context);
         yield new PageParts(piece.node(), piece.controls());
       }
+      case HAND -> {
+        HandPage hand = new HandPage(model.hand(), context);
+        yield new PageParts(hand.node(), hand.controls());
+      }
       case PLAN -> {
         PlanPage plan = new PlanPage(model.plan(), context);
         yield new PageParts(plan.node(), plan.controls());
+      }
+      case ROOM -> {
+        PlanPicture picture = new PlanPicture(model.plan(), context);
+        yield new PageParts(picture.node(), picture.controls());
+      }
+      case AFTER -> {
+        AfterPage after = new AfterPage(context);
+        yield new PageParts(after.node(), after.controls());
       }
     };
   }

@@ -112,16 +112,32 @@ public record Decays(List<DecayMeasurement> measured, Optional<DecayEstimate> es
                     .toList()));
   }
 
+  /** All states of the room that were measured, the newest first, each pair of places once. */
+  public List<List<DecayMeasurement>> states() {
+    List<List<DecayMeasurement>> states = new ArrayList<>();
+    List<DecayMeasurement> left = new ArrayList<>(counting());
+    while (!left.isEmpty()) {
+      String present = left.getFirst().at().present();
+      states.add(sameState(left));
+      while (!left.isEmpty() && left.getFirst().at().present().equals(present)) {
+        left.removeFirst();
+      }
+    }
+    return states;
+  }
+
   /**
    * What has changed since the state before, per band: at the places measured both times where
    * there are any, else from average to average. Empty without a state before.
    */
   public List<DecayChange> changes() {
-    List<DecayMeasurement> now = now();
     List<DecayMeasurement> before = before();
-    if (before.isEmpty()) {
-      return List.of();
-    }
+    return before.isEmpty() ? List.of() : changes(before, now());
+  }
+
+  /** The same from any state to any other. */
+  public static List<DecayChange> changes(
+      List<DecayMeasurement> before, List<DecayMeasurement> now) {
     List<DecayMeasurement> then = at(before, pairs(now));
     return then.isEmpty()
         ? DecayChange.of(average(before).orElseThrow(), average(now).orElseThrow())

@@ -16,16 +16,23 @@ import nullroom.core.room.Room;
  * @param decays all that is known about the decay
  * @param spots places to record from
  * @param levels all that is known about the level
+ * @param keepClear parts of its surfaces where nothing may hang or lie
  */
 public record Place(
-    Room room, Listening listening, Decays decays, List<Spot> spots, Levels levels) {
+    Room room,
+    Listening listening,
+    Decays decays,
+    List<Spot> spots,
+    Levels levels,
+    List<AtHand.KeepClear> keepClear) {
   public Place {
+    keepClear = List.copyOf(keepClear);
     spots = List.copyOf(spots);
   }
 
   /** A room of which nothing was measured yet. */
   public static Place of(Room room) {
-    return new Place(room, Listening.NOTHING, Decays.NOTHING, List.of(), Levels.NOTHING);
+    return new Place(room, Listening.NOTHING, Decays.NOTHING, List.of(), Levels.NOTHING, List.of());
   }
 
   /**
@@ -37,7 +44,7 @@ public record Place(
         Listening.NOTHING
             .withCalibration(listening.calibration())
             .withChainKnown(listening.chainKnown());
-    return new Place(other, kit, Decays.NOTHING, List.of(), levels.elsewhere());
+    return new Place(other, kit, Decays.NOTHING, List.of(), levels.elsewhere(), List.of());
   }
 
   /** Name for people; no other place of the book has it. */
@@ -68,26 +75,31 @@ public record Place(
 
   /** With another room. */
   public Place with(Room other) {
-    return new Place(other, listening, decays, spots, levels);
+    return new Place(other, listening, decays, spots, levels, keepClear);
   }
 
   /** With other knowledge of the noise. */
   public Place with(Listening other) {
-    return new Place(room, other, decays, spots, levels);
+    return new Place(room, other, decays, spots, levels, keepClear);
   }
 
   /** With other knowledge of the decay. */
   public Place with(Decays other) {
-    return new Place(room, listening, other, spots, levels);
+    return new Place(room, listening, other, spots, levels, keepClear);
   }
 
   /** With other places to record from. */
   public Place withSpots(List<Spot> others) {
-    return new Place(room, listening, decays, others, levels);
+    return new Place(room, listening, decays, others, levels, keepClear);
   }
 
   /** With other knowledge of the level. */
   public Place with(Levels other) {
-    return new Place(room, listening, decays, spots, other);
+    return new Place(room, listening, decays, spots, other, keepClear);
+  }
+
+  /** With other parts of its surfaces kept clear. */
+  public Place withKeepClear(List<AtHand.KeepClear> others) {
+    return new Place(room, listening, decays, spots, levels, others);
   }
 }

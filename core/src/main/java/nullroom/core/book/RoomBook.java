@@ -23,6 +23,7 @@ import nullroom.core.room.Room;
  * @param at how many of them come before the place of now
  * @param materials of the user's own, by name
  * @param shelf what there is to record with
+ * @param atHand what there is to dress rooms with, where that was said
  */
 public record RoomBook(
     String name,
@@ -31,7 +32,8 @@ public record RoomBook(
     List<Place> others,
     int at,
     List<Finish.Stated> materials,
-    Shelf shelf) {
+    Shelf shelf,
+    Optional<AtHand> atHand) {
   /** So many places at most. */
   public static final int MOST_PLACES = 12;
 
@@ -59,7 +61,7 @@ public record RoomBook(
 
   /** A book of one place in which nothing was measured yet. */
   public RoomBook(String name, Goal goal, Room room) {
-    this(name, goal, Place.of(room), List.of(), 0, List.of(), Shelf.EMPTY);
+    this(name, goal, Place.of(room), List.of(), 0, List.of(), Shelf.EMPTY, Optional.empty());
   }
 
   /** The room of now. */
@@ -121,7 +123,7 @@ public record RoomBook(
 
   /** With the place of now changed. */
   public RoomBook with(Place other) {
-    return new RoomBook(name, goal, other, others, at, materials, shelf);
+    return new RoomBook(name, goal, other, others, at, materials, shelf, atHand);
   }
 
   /**
@@ -135,7 +137,7 @@ public record RoomBook(
       if (all.get(i).name().equals(place)) {
         Place there = all.remove(i);
         return new RoomBook(
-            name, goal, there.with(levels().at(there.levels())), all, i, materials, shelf);
+            name, goal, there.with(levels().at(there.levels())), all, i, materials, shelf, atHand);
       }
     }
     throw new Trouble.BadField(
@@ -156,7 +158,8 @@ public record RoomBook(
             Stream.concat(others.stream(), Stream.of(place)).toList(),
             at,
             materials,
-            shelf);
+            shelf,
+            atHand);
     return more.goTo(place.name());
   }
 
@@ -182,7 +185,8 @@ public record RoomBook(
     String next = others.get(Math.max(0, at - 1)).name();
     RoomBook there = goTo(next);
     List<Place> left = there.others().stream().filter(p -> !p.name().equals(here.name())).toList();
-    return new RoomBook(name, goal, there.here(), left, Math.max(0, at - 1), materials, shelf);
+    return new RoomBook(
+        name, goal, there.here(), left, Math.max(0, at - 1), materials, shelf, atHand);
   }
 
   /** With another room. */
@@ -200,7 +204,7 @@ public record RoomBook(
 
   /** With another goal. */
   public RoomBook with(Goal other) {
-    return new RoomBook(name, other, here, others, at, materials, shelf);
+    return new RoomBook(name, other, here, others, at, materials, shelf, atHand);
   }
 
   /** With other knowledge of the noise. */
@@ -232,7 +236,7 @@ public record RoomBook(
 
   /** With other materials of the user's own. */
   public RoomBook withMaterials(List<Finish.Stated> own) {
-    return new RoomBook(name, goal, here, others, at, own, shelf);
+    return new RoomBook(name, goal, here, others, at, own, shelf, atHand);
   }
 
   /** With other knowledge of the level. */
@@ -242,6 +246,23 @@ public record RoomBook(
 
   /** With other things to record with. */
   public RoomBook with(Shelf other) {
-    return new RoomBook(name, goal, here, others, at, materials, other);
+    return new RoomBook(name, goal, here, others, at, materials, other, atHand);
+  }
+
+  /**
+   * What there is to dress the room of now with: what was said, or a usual household's, with what
+   * is kept clear here.
+   */
+  public AtHand hand() {
+    return atHand.orElse(AtHand.USUAL).withKeepClear(here.keepClear());
+  }
+
+  /** With other things to dress rooms with, and other parts kept clear here. */
+  public RoomBook with(AtHand other) {
+    RoomBook book = with(here.withKeepClear(other.keepClear()));
+    AtHand everywhere = other.withKeepClear(List.of());
+    Optional<AtHand> said =
+        everywhere.equals(AtHand.USUAL) ? Optional.empty() : Optional.of(everywhere);
+    return new RoomBook(name, goal, book.here, others, at, materials, shelf, said);
   }
 }

@@ -44,22 +44,29 @@ public record TreatmentPiece(
 
   /** How a piece is held. */
   public enum Hold implements Keyed {
-    STAND(true, false, false),
-    RAIL(true, false, false),
-    DOOR(true, false, false),
-    LEAN(true, false, false),
-    LAY(false, true, false),
-    HOOK(true, false, true),
-    DRILL(true, false, true);
+    STAND("two stands and a bar", true, false, false),
+    RAIL("its rail", true, false, false),
+    DOOR("a door", true, false, false),
+    LEAN("leaning", true, false, false),
+    LAY("lying", false, true, false),
+    HOOK("hooks", true, false, true),
+    DRILL("screws", true, false, true);
 
+    private final String label;
     private final boolean walls;
     private final boolean floor;
     private final boolean ceiling;
 
-    Hold(boolean walls, boolean floor, boolean ceiling) {
+    Hold(String label, boolean walls, boolean floor, boolean ceiling) {
+      this.label = label;
       this.walls = walls;
       this.floor = floor;
       this.ceiling = ceiling;
+    }
+
+    /** For people: what holds it. */
+    public String label() {
+      return label;
     }
 
     /** Whether it holds a piece on a surface. */

@@ -22,7 +22,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** The room book as JSON, documented in docs/book-format.md. */
 final class BookJson {
   /** Raised with every change that an older program could not read. */
-  static final int SCHEMA_VERSION = 4;
+  static final int SCHEMA_VERSION = 5;
 
   /** Since then recordings keep the chain that they were made with. */
   private static final int CHAINS_SINCE = 3;
@@ -54,7 +54,8 @@ final class BookJson {
         f.elements("otherPlaces").stream().map(p -> place(p.object(), (int) version)).toList(),
         (int) f.number("placesBefore", 0),
         f.elements("materials").stream().map(FinishJson::own).toList(),
-        f.optional("shelf").map(ShelfJson::read).orElse(Shelf.EMPTY));
+        f.optional("shelf").map(ShelfJson::read).orElse(Shelf.EMPTY),
+        f.optional("atHand").map(a -> PiecesJson.read(a.object())));
   }
 
   private static Place place(Field f, int version) {
@@ -65,7 +66,8 @@ final class BookJson {
         version < CHAINS_SINCE ? Chains.added(listening, room) : listening,
         decays(f),
         f.elements("recordingSpots").stream().map(BookJson::spot).toList(),
-        LevelsJson.read(f));
+        LevelsJson.read(f),
+        f.elements("keepClear").stream().map(PiecesJson::keepClear).toList());
   }
 
   private static Spot spot(Field f) {
@@ -111,6 +113,7 @@ final class BookJson {
     if (!book.shelf().equals(Shelf.EMPTY)) {
       ShelfJson.write(book.shelf(), out.putObject("shelf"));
     }
+    book.atHand().ifPresent(hand -> PiecesJson.write(hand, out.putObject("atHand")));
     if (!book.materials().isEmpty()) {
       ArrayNode own = out.putArray("materials");
       book.materials().forEach(m -> FinishJson.write(m, own.addObject()));
@@ -120,6 +123,7 @@ final class BookJson {
 
   private static void write(Place place, ObjectNode out) {
     out.set("room", RoomJson.write(place.room()));
+    PiecesJson.write(place.keepClear(), out);
     ListeningJson.write(place.listening(), out);
     Decays decays = place.decays();
     decays.measured().stream().findFirst().ifPresent(d -> write(d, out.putObject("decay")));

@@ -17,6 +17,7 @@ import java.util.OptionalDouble;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.MicrophoneType;
+import nullroom.core.book.AtHand;
 import nullroom.core.book.Brief;
 import nullroom.core.book.Goal;
 import nullroom.core.book.Handover;
@@ -30,6 +31,7 @@ import nullroom.core.room.Finish;
 import nullroom.core.room.Patch;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -92,6 +94,12 @@ class BookSchemaTest {
     return RoomJson.read(JsonMapper.shared().readTree(text));
   }
 
+  /** What is kept clear has no finish of its own. */
+  private static Patch unpainted(Patch p) {
+    return new Patch(
+        p.name(), p.surface(), p.corners(), new Finish.Stated(Bands.all(0), Bands.all(0)));
+  }
+
   @Test
   void aMeasuredBookKeepsItsSchema() {
     BookFolder place = new BookFolder(folder);
@@ -102,8 +110,19 @@ class BookSchemaTest {
     assertThat(errors(schema, BookJson.write(book))).isEmpty();
     assertThat(errors(schema, BookJson.write(bare))).isEmpty();
     assertThat(errors(schema, BookJson.write(bare).put("goal", "opera"))).isNotEmpty();
-    assertThat(errors(schema, BookJson.write(bare).put("schemaVersion", 5))).isNotEmpty();
+    assertThat(errors(schema, BookJson.write(bare).put("schemaVersion", 6))).isNotEmpty();
     assertThat(BookJson.read(BookJson.write(book))).isEqualTo(book);
+    Patch clear = Patch.rectangle("door swings", Surface.wall(1), 0, 0, 1, 2, "door_solid");
+    RoomBook hung =
+        bare.with(
+            AtHand.USUAL
+                .withBudget(40)
+                .withLadder(true)
+                .plus(AtHand.THINKABLE.get(11))
+                .withKeepClear(List.of(new AtHand.KeepClear(unpainted(clear)))));
+    assertThat(errors(schema, BookJson.write(hung))).isEmpty();
+    assertThat(BookJson.read(BookJson.write(hung))).isEqualTo(hung);
+    assertThat(BookJson.read(BookJson.write(hung)).hand().keepClear()).hasSize(1);
     Finish.Stated own = new Finish.Stated("felt tiles", Bands.all(0.4), Bands.all(0.1));
     RoomBook mine = bare.withMaterials(List.of(own));
     assertThat(errors(schema, BookJson.write(mine))).isEmpty();

@@ -42,7 +42,7 @@ record Relaxed(String limit, Room room, AtHand hand) {
     if (room.size().z() > hand.reachMetres() && any(hand, p -> p.isFor(Surface.wall(1)))) {
       all.add(
           new Relaxed(
-              Figures.say("reaching no higher than %.1f m", hand.reachMetres()),
+              "hanging nothing higher than you reach",
               room,
               hand.withReach(Math.min(AtHand.HIGHEST_METRES, room.size().z()))));
     }

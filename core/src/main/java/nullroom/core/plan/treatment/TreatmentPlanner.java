@@ -260,10 +260,19 @@ public final class TreatmentPlanner {
   }
 
   private TreatmentPlan.Figures figures(Room room) {
-    return figures(room, hearing.heard(room));
+    return figures(hearing, goal, room);
   }
 
-  private TreatmentPlan.Figures figures(Room room, Heard heard) {
+  /**
+   * What a room is like, as plans are told.
+   *
+   * @param hearing of the book that it is a room of
+   */
+  public static TreatmentPlan.Figures figures(Hearing hearing, Goal goal, Room room) {
+    return figures(hearing, goal, room, hearing.heard(room));
+  }
+
+  private static TreatmentPlan.Figures figures(Hearing hearing, Goal goal, Room room, Heard heard) {
     Bands seconds = hearing.decaySeconds(room);
     double off = Standing.offDb(goal, heard.margins().clearDb(), seconds.toArray());
     return new TreatmentPlan.Figures(heard.margins(), heard.hasLate(), seconds, off);
@@ -326,6 +335,6 @@ public final class TreatmentPlanner {
     RoomBook dressed = book.with(room);
     RoomResponse response = RoomResponse.of(room, Refinement.SEED, progress);
     Refinement refinement = Hearing.refinement(dressed, response);
-    return figures(room, Hearing.of(dressed, Optional.of(refinement)).heard());
+    return figures(hearing, goal, room, Hearing.of(dressed, Optional.of(refinement)).heard());
   }
 }

@@ -1,0 +1,111 @@
+package nullroom.app.dress;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.VBox;
+import nullroom.app.control.BandName;
+import nullroom.app.control.FigureTable;
+import nullroom.app.control.WhileShown;
+import nullroom.app.control.Wrapped;
+import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
+import nullroom.core.book.Decays;
+import nullroom.core.plan.treatment.Achieved;
+
+/** What hanging did, measured: from state to state, and in all, against what was predicted. */
+final class AfterPage {
+  private final StationContext context;
+  private final Label words = new Wrapped("", "soft");
+  private final FigureTable table = new FigureTable("achieved");
+  private final ScrollPane node;
+  private final Node controls;
+
+  AfterPage(StationContext context) {
+    this.context = context;
+    words.setId("achieved-words");
+    node = new ScrollPane(new VBox(12, words, table));
+    node.setFitToWidth(true);
+    controls =
+        new Wrapped(
+            "Measure in Ring, with microphone, talker's place, doors and windows as they were the first time.",
+            "soft");
+    WhileShown.follow(node, this::refresh, context.session().bookProperty());
+    refresh();
+  }
+
+  private void refresh() {
+    Decays decays = context.session().book().decays();
+    List<Achieved> steps = Achieved.of(decays);
+    List<Achieved> all =
+        steps.size() > 1
+            ? Stream.concat(Stream.of(Achieved.inAll(decays)), steps.stream()).toList()
+            : steps;
+    List<List<?>> rows = new ArrayList<>();
+    for (int k = 0; k < all.size(); k++) {
+      boolean whole = steps.size() > 1 && k == 0;
+      rows.addAll(rows(all.get(k), whole));
+    }
+    table.show(
+        rows.isEmpty()
+            ? List.of()
+            : List.of(
+                "what was done",
+                "octave",
+                "before, s",
+                "predicted, s",
+                "after, s",
+                "give or take",
+                "outcome"),
+        rows);
+    words.setText(words(decays, steps));
+  }
+
+  private static List<List<?>> rows(Achieved one, boolean whole) {
+    List<List<?>> rows = new ArrayList<>();
+    String done = (whole ? "In all: " : "") + one.done() + ", " + one.taken().replace('T', ' ');
+    for (Achieved.InOctave o : one.octaves()) {
+      rows.add(
+          List.of(
+              FigureTable.Words.head(rows.isEmpty() ? done : ""),
+              BandName.of(o.change().centreHz()),
+              Figures.say("%.2f", o.change().beforeSeconds()),
+              Figures.say("%.2f", o.predictedSeconds()),
+              Figures.say("%.2f", o.change().afterSeconds()),
+              Figures.say("%.2f", o.change().uncertaintySeconds()),
+              o.outcome().label()));
+    }
+    return rows;
+  }
+
+  private static String words(Decays decays, List<Achieved> steps) {
+    if (decays.measured().isEmpty()) {
+      return "Nothing was measured yet. Clap in Ring before you hang anything; put up in the model what you hung (Plan or One"
+          + " piece), and clap again at the same place: two minutes, and this page says what it did.";
+    }
+    if (steps.isEmpty()) {
+      return "Measured once, on "
+          + decays.measured().getFirst().taken().replace('T', ' ')
+          + ". Put up in the model what you hung, and clap again at the same place: then this page says what it did. Hang and"
+          + " measure one piece at a time to tell them apart.";
+    }
+    Optional<Achieved> last = steps.stream().findFirst();
+    long real = last.get().octaves().stream().filter(o -> o.change().real()).count();
+    return Figures.say(
+        "The last change is real in %d of %d octaves; in the rest it is within chance. What was described later but stood there all"
+            + " along counts as no change, and every prediction starts from what was measured last.",
+        real, last.get().octaves().size());
+  }
+
+  Node node() {
+    return node;
+  }
+
+  Node controls() {
+    return controls;
+  }
+}
