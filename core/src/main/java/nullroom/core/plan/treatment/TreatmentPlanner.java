@@ -42,6 +42,7 @@ public final class TreatmentPlanner {
   private final Goal goal;
   private final Hearing hearing;
   private final Places.Found places;
+  private final Problem problem;
   private final Search search;
   private final Progress progress;
 
@@ -79,7 +80,8 @@ public final class TreatmentPlanner {
     hearing = Hearing.quick(book);
     TreatedReply reply = new TreatedReply(book.room(), hearing.decaySeconds(book.room()));
     places = Places.of(book.room(), hand, reply);
-    search = new Search(reply, goal, hand, places.placements(), most, progress);
+    problem = new Problem(reply, goal, hand, places.placements(), most);
+    search = new Search(problem, progress);
   }
 
   /**
@@ -120,7 +122,7 @@ public final class TreatmentPlanner {
     return new Result(
         figures(book.room()),
         plans,
-        search.evaluations(),
+        problem.evaluations(),
         limits(bound.best().standing()),
         warnings);
   }
