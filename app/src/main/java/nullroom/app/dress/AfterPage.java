@@ -3,6 +3,7 @@ package nullroom.app.dress;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleFunction;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -15,18 +16,22 @@ import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
 import nullroom.core.book.Decays;
+import nullroom.core.plan.Why;
 import nullroom.core.plan.treatment.Achieved;
+import nullroom.core.plan.treatment.PlanReasons;
+import nullroom.core.predict.Origin;
 
 /** What hanging did, measured: from state to state, and in all, against what was predicted. */
 final class AfterPage {
   private final StationContext context;
   private final Label words = new Wrapped("", "soft");
-  private final FigureTable table = new FigureTable("achieved");
+  private final FigureTable table;
   private final ScrollPane node;
   private final Node controls;
 
   AfterPage(StationContext context) {
     this.context = context;
+    table = new FigureTable("achieved", context.asked()::set);
     words.setId("achieved-words");
     node = new ScrollPane(new VBox(12, words, table));
     node.setFitToWidth(true);
@@ -53,33 +58,38 @@ final class AfterPage {
     table.show(
         rows.isEmpty()
             ? List.of()
-            : List.of(
-                "what was done",
-                "octave",
-                "before, s",
-                "predicted, s",
-                "after, s",
-                "give or take",
-                "outcome"),
+            : List.of("octave", "before, s", "predicted, s", "after, s", "give or take", "outcome"),
         rows);
     words.setText(words(decays, steps));
   }
 
   private static List<List<?>> rows(Achieved one, boolean whole) {
     List<List<?>> rows = new ArrayList<>();
-    String done = (whole ? "In all: " : "") + one.done() + ", " + one.taken().replace('T', ' ');
+    String done =
+        (whole ? "In all: " : "")
+            + one.done()
+            + ", "
+            + one.taken().replace('T', ' ')
+            + (one.simulated() ? " (simulated)" : "");
+    Origin before = Origin.heard(one.simulated(), one.since());
+    Origin after = Origin.heard(one.simulated(), one.taken());
+    rows.add(List.of(FigureTable.Words.head(done)));
     for (Achieved.InOctave o : one.octaves()) {
       rows.add(
           List.of(
-              FigureTable.Words.head(rows.isEmpty() ? done : ""),
               BandName.of(o.change().centreHz()),
-              Figures.say("%.2f", o.change().beforeSeconds()),
-              Figures.say("%.2f", o.predictedSeconds()),
-              Figures.say("%.2f", o.change().afterSeconds()),
-              Figures.say("%.2f", o.change().uncertaintySeconds()),
+              seconds(o.change().beforeSeconds(), s -> PlanReasons.measured(o, s, before)),
+              seconds(o.predictedSeconds(), s -> PlanReasons.foretold(o, before)),
+              seconds(o.change().afterSeconds(), s -> PlanReasons.measured(o, s, after)),
+              seconds(o.change().uncertaintySeconds(), s -> PlanReasons.doubt(o)),
               o.outcome().label()));
     }
     return rows;
+  }
+
+  private static FigureTable.Figure seconds(double seconds, DoubleFunction<Why> why) {
+    return new FigureTable.Figure(
+        Figures.say("%.2f", seconds), () -> Optional.of(why.apply(seconds)));
   }
 
   private static String words(Decays decays, List<Achieved> steps) {
@@ -93,12 +103,14 @@ final class AfterPage {
           + ". Put up in the model what you hung, and clap again at the same place: then this page says what it did. Hang and"
           + " measure one piece at a time to tell them apart.";
     }
-    Optional<Achieved> last = steps.stream().findFirst();
-    long real = last.get().octaves().stream().filter(o -> o.change().real()).count();
+    Achieved last = steps.getFirst();
+    long real = last.octaves().stream().filter(o -> o.change().real()).count();
     return Figures.say(
-        "The last change is real in %d of %d octaves; in the rest it is within chance. What was described later but stood there all"
+        "%sThe last change is real in %d of %d octaves; in the rest it is within chance. What was described later but stood there all"
             + " along counts as no change, and every prediction starts from what was measured last.",
-        real, last.get().octaves().size());
+        last.simulated() ? "The simulated device was heard, not your room. " : "",
+        real,
+        last.octaves().size());
   }
 
   Node node() {

@@ -3,6 +3,7 @@ package nullroom.app.dress;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -19,7 +20,9 @@ import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
+import nullroom.core.plan.Why;
 import nullroom.core.plan.treatment.LimitPrice;
+import nullroom.core.plan.treatment.PlanReasons;
 import nullroom.core.plan.treatment.TreatmentPlan;
 import nullroom.core.plan.treatment.Whereabouts;
 
@@ -36,8 +39,8 @@ final class PlanPage {
 
   private final PlanModel model;
   private final StationContext context;
-  private final FigureTable plans = new FigureTable("treatment-plans");
-  private final FigureTable steps = new FigureTable("treatment-steps");
+  private final FigureTable plans;
+  private final FigureTable steps;
   private final Label words = new Wrapped("", "soft");
   private final Label limits = new Wrapped("", "soft");
   private final Label cautions = new Wrapped("", "caution");
@@ -47,6 +50,8 @@ final class PlanPage {
   PlanPage(PlanModel model, StationContext context) {
     this.model = model;
     this.context = context;
+    plans = new FigureTable("treatment-plans", context.asked()::set);
+    steps = new FigureTable("treatment-steps", context.asked()::set);
     words.setId("plan-words");
     limits.setId("plan-limits");
     VBox below = new VBox(10, plans, words, limits, steps, cautions);
@@ -145,15 +150,19 @@ final class PlanPage {
     name.setOnAction(e -> model.schoolProperty().set(plan.school()));
     return List.of(
         name,
-        Figures.say("%.2f", plan.after().offDb()),
-        clear(plan.after()),
-        clear(plan.traced()),
-        Figures.say("%.0f", plan.price()),
-        Figures.say("%.0f", plan.minutes()));
+        figure(Figures.say("%.2f", plan.after().offDb()), () -> PlanReasons.off(plan)),
+        clear(plan.after(), () -> PlanReasons.clear(plan, false)),
+        clear(plan.traced(), () -> PlanReasons.clear(plan, true)),
+        figure(Figures.say("%.0f", plan.price()), () -> PlanReasons.price(plan)),
+        figure(Figures.say("%.0f", plan.minutes()), () -> PlanReasons.minutes(plan)));
   }
 
-  private static String clear(TreatmentPlan.Figures figures) {
-    return figures.late() ? Figures.say("%.1f", figures.margins().clearDb()) : "–";
+  private static FigureTable.Figure figure(String text, Supplier<Why> why) {
+    return new FigureTable.Figure(text, () -> Optional.of(why.get()));
+  }
+
+  private static Object clear(TreatmentPlan.Figures figures, Supplier<Why> why) {
+    return figures.late() ? figure(Figures.say("%.1f", figures.margins().clearDb()), why) : "–";
   }
 
   /** Times by octave as they are then. */
@@ -171,8 +180,10 @@ final class PlanPage {
     what.setPrefWidth(WHERE_WIDTH);
     what.setMinWidth(WHERE_WIDTH);
     cells.add(what);
-    cells.add(Figures.say("%+.1f", step.addsClearDb()));
-    cells.add(Figures.say("%+.1f", step.aloneClearDb()));
+    cells.add(
+        figure(Figures.say("%+.1f", step.addsClearDb()), () -> PlanReasons.step(step, false)));
+    cells.add(
+        figure(Figures.say("%+.1f", step.aloneClearDb()), () -> PlanReasons.step(step, true)));
     Button up = new Button(model.isUp(step) ? "up" : "Put up");
     up.getStyleClass().add("plain");
     up.setId("plan-up-" + number);

@@ -324,6 +324,57 @@ public enum Quantity {
       "From the loudest expected peak up to where this link overloads.",
       "AES17; common practice",
       "less gain before it, or the distance"),
+  PLAN_OFF(
+      "off the goal",
+      "What is missing of Clear, and the mean over 250 Hz to 4 kHz of how many decibels the times are"
+          + " too long or too short.",
+      "the goal’s targets and times (common practice)",
+      "the octave that is longest, and Clear"),
+  PLAN_CLEAR(
+      "Clear with the plan",
+      "Useful over late sound by statistics and first reflections, with every piece of the plan up.",
+      "H. Kuttruff, Room Acoustics; ISO 3382-1",
+      "the pieces that add most"),
+  PLAN_TRACED(
+      "Clear with the plan, traced",
+      "The same from a traced response of the room with every piece up.",
+      "H. Kuttruff, Room Acoustics; ISO 3382-1",
+      "the pieces that add most"),
+  PLAN_PRICE(
+      "money",
+      "The prices of what is not owned, added.",
+      "what you said is at hand",
+      "the dearest piece"),
+  PLAN_MINUTES(
+      "minutes",
+      "What each piece takes to put up, added.",
+      "what you said is at hand",
+      "the piece that takes longest"),
+  STEP_ADDS(
+      "adds to Clear",
+      "Clear with all steps up to this one less Clear with those before it.",
+      "H. Kuttruff, Room Acoustics",
+      "what hangs already: each later piece buys less"),
+  STEP_ALONE(
+      "alone adds to Clear",
+      "Clear with this one alone less Clear of the room as it is.",
+      "H. Kuttruff, Room Acoustics",
+      "its area, its material, and the reflection that it covers"),
+  FORETOLD_TIME(
+      "time foretold",
+      "The time measured before, times what the description says now over what it said then.",
+      "ISO 3382-2 for the measured one; H. Kuttruff, Room Acoustics",
+      "what came and went in the description"),
+  MEASURED_CHANGE(
+      "time measured",
+      "Mean T20 over the places measured.",
+      "ISO 3382-2",
+      "what came and went, and chance"),
+  CHANGE_DOUBT(
+      "give or take of the difference",
+      "Twice the standard deviation of both times together.",
+      "ISO 3382-2, Annex A",
+      "more claps, at more places"),
   RECORDING_TIME(
       "time until full",
       "Bytes that fit over bytes a second: samples a second times channels times bytes of each.",

@@ -19,9 +19,15 @@ import nullroom.core.measure.decay.DecayChange;
  * @param came what is there since then
  * @param went what is there no more
  * @param octaves of those that both times were found in
+ * @param simulated whether an acted room was heard, before or after
  */
 public record Achieved(
-    String since, String taken, List<String> came, List<String> went, List<InOctave> octaves) {
+    String since,
+    String taken,
+    List<String> came,
+    List<String> went,
+    List<InOctave> octaves,
+    boolean simulated) {
   private static final String NOTHING = "nothing";
 
   /** What can be said of one octave. */
@@ -109,7 +115,8 @@ public record Achieved(
         now.taken(),
         more(now.at().present(), old.at().present()),
         more(old.at().present(), now.at().present()),
-        octaves);
+        octaves,
+        old.simulated() || now.simulated());
   }
 
   private static OptionalInt octave(DecayChange change) {
