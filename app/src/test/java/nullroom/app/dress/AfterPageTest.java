@@ -2,6 +2,7 @@ package nullroom.app.dress;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import javafx.scene.Scene;
@@ -14,6 +15,9 @@ import nullroom.core.book.DecayMeasurement;
 import nullroom.core.book.MeasuredAt;
 import nullroom.core.book.RoomBook;
 import nullroom.core.plan.Hanging;
+import nullroom.core.room.Finish;
+import nullroom.core.room.Furniture;
+import nullroom.core.room.Point;
 import nullroom.core.room.Surface;
 import nullroom.core.signal.Samples;
 import org.junit.jupiter.api.BeforeEach;
@@ -53,8 +57,9 @@ class AfterPageTest extends DeskTest {
     assertThat(said()).startsWith("Nothing was measured yet");
     clapped("clap-1.wav", "2026-11-01T20:00", 0.7, 1);
     assertThat(said()).startsWith("Measured once");
-    Fx.run(
-        () -> desk.session().describe("Describe the floor", r -> r.withFurniture(r.furniture())));
+    Furniture sofa =
+        new Furniture("sofa", new Point(0.1, 0.1, 0), 0.9, 0.6, 0.7, 0, Finish.of("foam_pu_25"));
+    Fx.run(() -> desk.session().describe("Describe", r -> r.withFurniture(List.of(sofa))));
     assertThat(said()).startsWith("Measured once");
     Fx.run(() ->
         desk.session()
@@ -69,7 +74,10 @@ class AfterPageTest extends DeskTest {
                                     .orElseThrow()))));
     clapped("clap-2.wav", "2026-11-02T20:00", 0.4, 2);
     assertThat(said()).startsWith("The last change is real in ").doesNotContain("simulated");
-    assertThat(table()).contains("Blanket came, 2026-11-02 20:00").contains("1 kHz");
+    assertThat(table())
+        .contains("Blanket came, 2026-11-02 20:00")
+        .contains("1 kHz")
+        .doesNotContain("Sofa", "sofa");
     clapped(DecayMeasurement.SIMULATED + "clap-3.wav", "2026-11-03T20:00", 0.4, 3);
     assertThat(table()).as("a simulated one is not taken for real").doesNotContain("simulated");
   }
