@@ -20,6 +20,7 @@ import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Mode;
 import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
 import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
@@ -79,5 +80,46 @@ public class TreatBenchmark {
         .getFirst()
         .after()
         .offDb();
+  }
+
+  /** A household that grows, of whose pieces twelve may be used. */
+  @State(Scope.Benchmark)
+  public static class Household {
+    /** Kinds of pieces at hand. */
+    @Param({"4", "8", "12"})
+    int kinds;
+
+    /** Every so many metres another window takes a place on the walls: more edges, more places. */
+    @Param({"0", "3"})
+    int windows;
+
+    private Room room = readRoom();
+
+    /** Puts small windows into the walls. */
+    @Setup
+    public void setUp() {
+      room = readRoom();
+      for (int k = 0; k < windows; k++) {
+        Patch window =
+            Patch.rectangle(
+                "window " + k, Surface.wall(1 + k), 0.3 + 0.4 * k, 1.3, 0.3, 0.4, "glass_window");
+        room = room.hasPlaceFor(window) ? room.plus(window) : room;
+      }
+    }
+  }
+
+  /** The free plan and its limits' prices as a household grows; the result is traced, too. */
+  @Benchmark
+  public long grown(Household household) {
+    return TreatmentPlanner.plan(
+            new RoomBook("bench", Goal.SPOKEN_ON_CAMERA, household.room),
+            AtHand.USUAL
+                .withPieces(AtHand.THINKABLE.subList(0, household.kinds))
+                .withDrilling(true)
+                .withLadder(true),
+            EnumSet.of(TreatmentSchool.FREE),
+            12,
+            Progress.NONE)
+        .evaluations();
   }
 }

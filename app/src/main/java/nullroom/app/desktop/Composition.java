@@ -64,6 +64,7 @@ public final class Composition {
   private final ListenModel listen;
   private final RingModel ring;
   private final RoomModel room;
+  private final DressModel dress;
   private final MicModel mic;
   private final LevelModel level;
   private final StationContext context;
@@ -95,7 +96,7 @@ public final class Composition {
     listen = new ListenModel(context, background);
     ring = new RingModel(context);
     room = new RoomModel(context, background);
-    DressModel dress = new DressModel(context);
+    dress = new DressModel(context);
     mic = new MicModel(context);
     level = new LevelModel(context);
     stations =
@@ -176,6 +177,11 @@ public final class Composition {
   /** The room station, to show a page of it. */
   public RoomModel room() {
     return room;
+  }
+
+  /** The treatment station, to show a page of it. */
+  public DressModel dress() {
+    return dress;
   }
 
   /** The microphone station, to show a page of it. */

@@ -6,11 +6,13 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.concurrent.locks.LockSupport;
 import javafx.scene.Scene;
 import javafx.scene.image.WritableImage;
 import javafx.stage.Stage;
 import nullroom.app.control.PictureFile;
+import nullroom.app.dress.DressPage;
 import nullroom.app.level.LevelPage;
 import nullroom.app.listen.Page;
 import nullroom.app.mic.MicPage;
@@ -68,6 +70,9 @@ public final class Tour {
       }
       if (station == Station.ROOM) {
         roomPages(window, stage, folder, name, pictures);
+      }
+      if (station == Station.DRESS) {
+        dressPages(window, stage, folder, name, pictures);
       }
       if (station == Station.MIC) {
         shelf(window, stage, folder, name, pictures);
@@ -131,6 +136,23 @@ public final class Tour {
     settle();
     pictures.set(
         pictures.indexOf(folder.resolve(name + ".png")), picture(stage.getScene(), folder, name));
+  }
+
+  private static void dressPages(
+      Composition window, Stage stage, Path folder, String name, List<Path> pictures) {
+    Toolkit.onFx(() -> {
+      window.dress().pageProperty().set(DressPage.PLAN);
+      window.dress().plan().make();
+    });
+    Toolkit.waitUntil(
+        window.dress().plan().madeProperty().map(Optional::isPresent), LONGEST_WAIT_SECONDS);
+    settle();
+    pictures.set(
+        pictures.indexOf(folder.resolve(name + ".png")), picture(stage.getScene(), folder, name));
+    Toolkit.onFx(() -> window.dress().pageProperty().set(DressPage.ROOM));
+    settle();
+    pictures.add(picture(stage.getScene(), folder, name + "-room"));
+    Toolkit.onFx(() -> window.dress().pageProperty().set(DressPage.PIECE));
   }
 
   private static void shelf(
