@@ -35,6 +35,8 @@ public final class Tour {
   /** What is waited for is drawn as far as it has got after this. */
   private static final long LONGEST_WAIT_SECONDS = 8;
 
+  private static final long LONGEST_PLAN_SECONDS = 60;
+
   private Tour() {}
 
   /**
@@ -145,7 +147,7 @@ public final class Tour {
       window.dress().plan().make();
     });
     Toolkit.waitUntil(
-        window.dress().plan().madeProperty().map(Optional::isPresent), LONGEST_WAIT_SECONDS);
+        window.dress().plan().madeProperty().map(Optional::isPresent), LONGEST_PLAN_SECONDS);
     settle();
     pictures.set(
         pictures.indexOf(folder.resolve(name + ".png")), picture(stage.getScene(), folder, name));
