@@ -139,11 +139,13 @@ final class TreatCommand implements Callable<Integer> {
       for (TreatmentPlan.Step step : plan.steps()) {
         System.out.printf(
             Locale.ROOT,
-            "%2d  %-70s %+5.1f dB of Clear, alone %+5.1f%n",
+            "%2d  %-70s %+5.1f dB of Clear, alone %+5.1f; %.0f min, %.0f%n",
             number++,
             Whereabouts.of(room, step, m -> String.format(Locale.ROOT, "%.2f m", m)),
             step.addsClearDb(),
-            step.aloneClearDb());
+            step.aloneClearDb(),
+            step.minutes(),
+            step.price());
       }
       print("then", plan.after());
       print("traced", plan.traced());

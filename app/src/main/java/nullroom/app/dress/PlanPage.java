@@ -31,6 +31,7 @@ final class PlanPage {
   private static final double WORTH_SAYING_DB = 0.05;
   private static final double SCHOOL_WIDTH = 190;
   private static final double WHERE_WIDTH = 300;
+  private static final double WIDE_WHERE_WIDTH = 480;
 
   /** Octaves whose times are in the table of steps: 125 Hz to 4 kHz. */
   private static final int FIRST = 1;
@@ -89,7 +90,9 @@ final class PlanPage {
         steps,
         () ->
             steps.show(
-                order.isEmpty() ? List.of() : List.of("in this order", "adds, dB", "alone, dB", ""),
+                order.isEmpty()
+                    ? List.of()
+                    : List.of("in this order", "adds, dB", "alone, dB", "money", "min", ""),
                 order));
     words.setText(words(made, plan));
     limits.setText(made.map(m -> prices(m.result().limits())).orElse(""));
@@ -177,13 +180,15 @@ final class PlanPage {
     String where =
         Whereabouts.of(context.session().book().room(), step, context.units().get()::length);
     Wrapped what = new Wrapped(number + "  " + where + "\n" + times(step.then()));
-    what.setPrefWidth(WHERE_WIDTH);
+    what.setPrefWidth(WIDE_WHERE_WIDTH);
     what.setMinWidth(WHERE_WIDTH);
     cells.add(what);
     cells.add(
         figure(Figures.say("%+.1f", step.addsClearDb()), () -> PlanReasons.step(step, false)));
     cells.add(
         figure(Figures.say("%+.1f", step.aloneClearDb()), () -> PlanReasons.step(step, true)));
+    cells.add(Figures.say("%.0f", step.price()));
+    cells.add(Figures.say("%.0f", step.minutes()));
     Button up = new Button(model.isUp(step) ? "up" : "Put up");
     up.getStyleClass().add("plain");
     up.setId("plan-up-" + number);

@@ -79,8 +79,8 @@ public record AtHand(
     pieces = List.copyOf(pieces);
     keepClear = List.copyOf(keepClear);
     TreatmentPiece.between("pieces", pieces.size(), 0, MOST_KINDS);
-    TreatmentPiece.between("budget", budget.orElse(0), 0, 1e9);
-    TreatmentPiece.between("minutes", minutes.orElse(0), 0, 1e6);
+    TreatmentPiece.between("budget", budget.orElse(0), 0, 1_000_000);
+    TreatmentPiece.between("minutes", minutes.orElse(0), 0, 1_000_000);
     TreatmentPiece.between("reachMetres", reachMetres, 0.2, HIGHEST_METRES);
   }
 

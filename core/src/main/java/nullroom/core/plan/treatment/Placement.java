@@ -61,4 +61,9 @@ record Placement(
         && other.patch.isPresent()
         && patch.get().surface().equals(other.patch.get().surface());
   }
+
+  /** Whether the same goes to the same place. */
+  boolean isAs(Placement other) {
+    return kind == other.kind && patch.equals(other.patch) && turn.equals(other.turn);
+  }
 }

@@ -40,6 +40,7 @@ final class Places {
   private final Limits limits;
   private final Returns returns;
   private boolean softer;
+  private boolean fits;
 
   private Places(Room room, AtHand hand, TreatedReply reply) {
     this.room = room;
@@ -62,6 +63,16 @@ final class Places {
     for (int kind = 0; kind < hand.pieces().size(); kind++) {
       places.piece(kind, hand.pieces().get(kind));
     }
+    for (AtHand.KeepClear clear : hand.keepClear()) {
+      if (!room.surfaces().contains(clear.patch().surface())) {
+        places.left.add(
+            "“"
+                + clear.patch().name()
+                + "” is to be kept clear on "
+                + clear.patch().surface().spoken()
+                + ", which this room does not have.");
+      }
+    }
     if (hand.states()) {
       places.turns(hand.pieces().size());
     }
@@ -76,6 +87,7 @@ final class Places {
     }
     int before = found.size();
     softer = false;
+    fits = false;
     for (Surface surface : room.surfaces()) {
       boolean bare = room.tagOf(surface).filter(t -> !t.mayBeCovered()).isPresent();
       boolean high = surface instanceof Surface.Ceiling && !hand.ladder();
@@ -84,13 +96,17 @@ final class Places {
       }
     }
     if (found.size() == before) {
-      left.add(
-          "“"
-              + piece.name()
-              + (softer
-                  ? "” finds only places where what is there takes more of the voice than it would."
-                  : "” finds no place within the limits."));
+      left.add("“" + piece.name() + "” " + whyNowhere());
     }
+  }
+
+  private String whyNowhere() {
+    if (softer) {
+      return "finds only places where what is there takes more of the voice than it would.";
+    }
+    return fits
+        ? "finds no place within the limits."
+        : "is larger than every surface that it could go to within your reach.";
   }
 
   /** Whether it takes up voice at all, as cloth and wool do. */
@@ -128,6 +144,7 @@ final class Places {
       for (double u : along(surface, 0, plan[0])) {
         for (double v : up(piece, surface, plan[1])) {
           Patch patch = rectangle(piece, surface, u, v, plan[0], plan[1]);
+          fits |= room.carries(patch);
           if (!limits.allow(piece, patch)) {
             continue;
           }

@@ -30,7 +30,7 @@ record Relaxed(String limit, Room room, AtHand hand) {
         .ifPresent(minutes ->
             all.add(
                 new Relaxed(
-                    Figures.say("taking no more than %.0f minutes", minutes),
+                    Figures.say("taking no more than %.0f min", minutes),
                     room,
                     hand.withoutMinutes())));
     if (!hand.drilling() && any(hand, p -> p.hold() == TreatmentPiece.Hold.DRILL)) {

@@ -18,7 +18,10 @@ final class Search {
   private static final double DETOUR_DB = 0.5;
 
   /** Shaking ends after so many sets. */
-  private static final long MOST_AT_SHAKES = 250_000;
+  static final long MOST_AT_SHAKES = 150_000;
+
+  /** The same where only a price is asked. */
+  static final long FEW_AT_SHAKES = 25_000;
 
   private final Problem problem;
   private final Progress progress;
@@ -47,13 +50,18 @@ final class Search {
    * @param starts sets to begin with as well
    */
   Chosen best(Predicate<Placement> may, List<Chosen> starts) {
+    return best(may, starts, MOST_AT_SHAKES);
+  }
+
+  /** The same, shaken less or more. */
+  Chosen best(Predicate<Placement> may, List<Chosen> starts, long mostAtShakes) {
     BitSet open = problem.open(may);
     Chosen best = climbed(new PieceSet(problem), open);
     for (Chosen start : starts) {
       best = better(best, climbed(PieceSet.of(problem, start.indices()), open));
     }
     Shaking shaking = new Shaking(problem);
-    long enough = problem.evaluations() + MOST_AT_SHAKES;
+    long enough = problem.evaluations() + mostAtShakes;
     Chosen from = best;
     for (int shake = 0;
         shake < SHAKES && problem.evaluations() < enough && !best.indices().isEmpty();
@@ -65,6 +73,19 @@ final class Search {
       from = near && !next.indices().isEmpty() ? next : best;
     }
     return best;
+  }
+
+  /** A set of another problem, as far as its pieces have the same places here. */
+  Chosen alike(List<Placement> others) {
+    List<Integer> indices = new ArrayList<>();
+    for (Placement other : others) {
+      for (int i = 0; i < problem.places().size(); i++) {
+        if (problem.place(i).isAs(other)) {
+          indices.add(i);
+        }
+      }
+    }
+    return PieceSet.of(problem, indices).frozen();
   }
 
   /** A set with more added to it as long as that helps, nothing taken out. */

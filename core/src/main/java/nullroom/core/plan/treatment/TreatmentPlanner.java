@@ -120,11 +120,7 @@ public final class TreatmentPlanner {
     TreatmentPlan best = plans.getFirst();
     pushed(best).ifPresent(p -> plans.set(0, p));
     return new Result(
-        figures(book.room()),
-        plans,
-        problem.evaluations(),
-        limits(bound.best().standing()),
-        warnings);
+        figures(book.room()), plans, problem.evaluations(), limits(bound.best()), warnings);
   }
 
   /** The best plan with a piece of furniture pushed elsewhere, where that brings more. */
@@ -176,20 +172,28 @@ public final class TreatmentPlanner {
   }
 
   /** Nothing where the room is but too dry: no limit stands in the way of less. */
-  private List<LimitPrice> limits(Standing now) {
+  private List<LimitPrice> limits(Search.Chosen now) {
     Bands seconds = hearing.decaySeconds(book.room());
     double clear = hearing.heard(book.room()).margins().clearDb();
     double missing =
         Standing.offDb(goal, clear, seconds.toArray(), Bands.all(goal.shortestSeconds()).toArray());
-    if (now.pieces() == 0 && missing < Standing.SAME_DB) {
+    if (now.indices().isEmpty() && missing < Standing.SAME_DB) {
       return List.of();
     }
-    return Relaxed.all(book.room(), hand).stream()
+    List<Placement> best = now.indices().stream().map(problem::place).toList();
+    progress.step(0, 1);
+    return Relaxed.all(book.room(), hand).parallelStream()
         .map(r -> {
           TreatmentPlanner without =
-              new TreatmentPlanner(book.with(r.room()), r.hand(), most, progress);
-          double off = without.search.best(p -> true, List.of()).standing().offDb();
-          return new LimitPrice(r.limit(), Math.max(0, now.offDb() - off));
+              new TreatmentPlanner(book.with(r.room()), r.hand(), most, Progress.NONE);
+          Search.Chosen start = without.search.alike(best);
+          double off =
+              without
+                  .search
+                  .best(p -> true, List.of(start), Search.FEW_AT_SHAKES)
+                  .standing()
+                  .offDb();
+          return new LimitPrice(r.limit(), Math.max(0, now.standing().offDb() - off));
         })
         .sorted(Comparator.comparingDouble(p -> -p.costsDb()))
         .toList();

@@ -19,16 +19,23 @@ import nullroom.core.acoustics.Bands;
 import nullroom.core.book.AtHand;
 import nullroom.core.book.TreatmentPiece;
 import nullroom.core.predict.Statistics;
+import nullroom.core.room.Aim;
 import nullroom.core.room.Camera;
+import nullroom.core.room.Ceiling;
 import nullroom.core.room.Finish;
 import nullroom.core.room.Furniture;
+import nullroom.core.room.Outline;
 import nullroom.core.room.Patch;
+import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.core.room.Surface;
 import nullroom.core.room.SurfaceTag;
+import nullroom.core.room.Talker;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Rooms that people have. */
 class TreatmentCasesTest {
@@ -230,5 +237,67 @@ class TreatmentCasesTest {
               .isEqualTo(s.pushedTo().orElseThrow());
         });
     assertThat(plan.boundInWords(stays.after())).contains("not worked out");
+  }
+
+  @ParameterizedTest
+  @CsvSource({"2, VOICE", "4, MICROPHONE"})
+  @DisplayName(
+      "common practice: where the only hard wall is before the voice, or behind it where the microphone looks, that school is right")
+  void schools(int wall, TreatmentSchool school) {
+    Room soft = TestRooms.box(0.18);
+    Finish hard = new Finish.Stated(Bands.all(0.02), Bands.all(0.05));
+    Room room = soft.withFinish(Surface.wall(wall), hard);
+    Talker talker = room.requireTalker().turnedTo(0);
+    PlacedMicrophone microphone = room.requireMicrophone();
+    Room facing = room.withPeople(talker, microphone.placed(microphone.at(), new Aim(180, 0)));
+    List<TreatmentPlan> plans =
+        TreatmentPlanner.plan(
+                book(facing), hand(List.of(DUVET), 0), PlanSamples.ALL, 1, Progress.NONE)
+            .plans();
+    TreatmentPlan free = plans.getFirst();
+    TreatmentPlan schooled =
+        plans.stream().filter(p -> p.school() == school).findFirst().orElseThrow();
+    assertThat(free.steps().getFirst().patch().orElseThrow().surface())
+        .isEqualTo(Surface.wall(wall));
+    assertThat(schooled.after().offDb()).isCloseTo(free.after().offDb(), within(Standing.SAME_DB));
+  }
+
+  @Test
+  @DisplayName("common practice: where the floor is the only hard surface, furnishings come first")
+  void furnishings() {
+    Room room =
+        TestRooms.box(0.18)
+            .withFinish(Surface.FLOOR, new Finish.Stated(Bands.all(0.02), Bands.all(0.05)));
+    TreatmentPiece rug = piece("rug", 1, 0, 2.4, 1.6, "carpet_heavy_pad", TreatmentPiece.Hold.LAY);
+    TreatmentPlan plan = free(room, hand(List.of(DUVET, rug), 0), 4);
+    assertThat(plan.steps().getFirst().name()).isEqualTo("rug");
+  }
+
+  @Test
+  @DisplayName(
+      "a small room, a rug and twelve foam tiles: schools with prices, the rug's little, the boom that stays")
+  void booth() {
+    Room room = TestRooms.of(Outline.box(2.9, 2.4), new Ceiling.Flat(2.4), 0.06);
+    for (Surface surface : List.of(Surface.FLOOR, Surface.CEILING)) {
+      room = room.withFinish(surface, Finish.of("plaster_on_brick"));
+    }
+    TreatmentPiece rug = piece("rug", 1, 0, 0.8, 0.6, "rug_on_wood", TreatmentPiece.Hold.LAY);
+    TreatmentPiece tile = piece("tile", 12, 9, 0.5, 0.5, "foam_calc_25", TreatmentPiece.Hold.HOOK);
+    TreatmentPlanner.Result found =
+        TreatmentPlanner.plan(
+            book(room), hand(List.of(rug, tile), 120), PlanSamples.ALL, 12, Progress.NONE);
+    assertThat(found.plans()).hasSize(5);
+    for (TreatmentPlan plan : found.plans()) {
+      double tiles = plan.steps().stream().filter(s -> s.name().equals("tile")).count();
+      assertThat(plan.price()).isEqualTo(9 * tiles).isBetween(9.0, 120.0);
+    }
+    TreatmentPlan free = found.plans().getFirst();
+    assertThat(free.notes())
+        .anyMatch(n -> n.startsWith("The rug alone moves Clear by 0."))
+        .anyMatch(n -> n.startsWith("The bass stays: "));
+    TreatmentPlanner.Result again =
+        TreatmentPlanner.plan(
+            book(room), hand(List.of(rug, tile), 120), PlanSamples.ALL, 12, Progress.NONE);
+    assertThat(again).as("same book, same plan").isEqualTo(found);
   }
 }

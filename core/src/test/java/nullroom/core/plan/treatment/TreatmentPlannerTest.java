@@ -158,7 +158,7 @@ class TreatmentPlannerTest {
     TreatmentPlanner.Result found = TreatmentPlanner.plan(book(room), hand, ALL, 12, Progress.NONE);
     assertThat(found.warnings())
         .anyMatch(w -> w.contains("“cloud” would have to be drilled"))
-        .anyMatch(w -> w.contains("“tall” finds no place"));
+        .anyMatch(w -> w.contains("“tall” is larger than"));
     for (TreatmentPlan plan : found.plans()) {
       assertThat(plan.price()).isLessThanOrEqualTo(60);
       assertThat(plan.minutes()).isLessThanOrEqualTo(45);
