@@ -82,8 +82,15 @@ final class Polygons {
 
   /** Area that two polygons share. */
   static double shared(List<Point> one, List<Point> other) {
-    if (apart(one, other)) {
+    double[] a0 = box(one);
+    double[] b0 = box(other);
+    double wide = Math.min(a0[2], b0[2]) - Math.max(a0[0], b0[0]);
+    double high = Math.min(a0[3], b0[3]) - Math.max(a0[1], b0[1]);
+    if (wide <= 0 || high <= 0) {
       return 0;
+    }
+    if (fills(one, a0) && fills(other, b0)) {
+      return wide * high;
     }
     double sum = 0;
     List<List<Point>> parts = triangles(other);
@@ -101,11 +108,10 @@ final class Polygons {
     return sum;
   }
 
-  /** Whether the boxes around two polygons do not meet. */
-  private static boolean apart(List<Point> one, List<Point> other) {
-    double[] a = box(one);
-    double[] b = box(other);
-    return a[2] <= b[0] || b[2] <= a[0] || a[3] <= b[1] || b[3] <= a[1];
+  /** Whether it is the box around it. */
+  private static boolean fills(List<Point> polygon, double[] box) {
+    double area = (box[2] - box[0]) * (box[3] - box[1]);
+    return polygon.size() == 4 && Math.abs(Outline.signedArea(polygon)) > area * (1 - 1e-12);
   }
 
   private static double[] box(List<Point> polygon) {

@@ -18,6 +18,11 @@ final class Limits {
   private static final int SAMPLES = 8;
   private static final double LEVEL_METRES = 1e-6;
 
+  /** A piece on a wall takes so much of the room before it (common practice). */
+  private static final double PIECE_DEPTH_METRES = 0.12;
+
+  private static final double MEETING_METRES = 0.005;
+
   /** What hangs higher than this hangs overhead. */
   private static final double OVERHEAD_METRES = 1.4;
 
@@ -42,6 +47,7 @@ final class Limits {
     return low
         && even(patch)
         && room.hasPlaceFor(patch)
+        && !behindFurniture(patch)
         && hand.keepClear().stream().noneMatch(k -> k.patch().overlaps(patch))
         && (!piece.coloured() || unlit(patch))
         && leavesOverhead(patch)
@@ -58,6 +64,34 @@ final class Limits {
     double across = (room.heightAt(c.get(0)) + room.heightAt(c.get(2))) / 2;
     double along = (room.heightAt(c.get(1)) + room.heightAt(c.get(3))) / 2;
     return Math.abs(across - middle) < LEVEL_METRES && Math.abs(along - middle) < LEVEL_METRES;
+  }
+
+  /** Whether something stands so near to the wall there that nothing goes between. */
+  private boolean behindFurniture(Patch patch) {
+    if (!patch.surface().isWall()) {
+      return false;
+    }
+    var us = patch.corners().stream().mapToDouble(Point::x).summaryStatistics();
+    var vs = patch.corners().stream().mapToDouble(Point::y).summaryStatistics();
+    for (Furniture piece : room.furniture()) {
+      double nearest = Double.POSITIVE_INFINITY;
+      double from = Double.POSITIVE_INFINITY;
+      double to = Double.NEGATIVE_INFINITY;
+      for (Point corner : piece.plan()) {
+        Point local = room.enclosure().local(patch.surface(), corner);
+        nearest = Math.min(nearest, corner.distanceTo(inRoom(patch, new Point(local.x(), 0, 0))));
+        from = Math.min(from, local.x());
+        to = Math.max(to, local.x());
+      }
+      boolean beside = to <= us.getMin() + MEETING_METRES || from >= us.getMax() - MEETING_METRES;
+      boolean over =
+          piece.top() <= vs.getMin() + MEETING_METRES
+              || piece.corner().z() >= vs.getMax() - MEETING_METRES;
+      if (nearest < PIECE_DEPTH_METRES && !beside && !over) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private Point inRoom(Patch patch, Point local) {

@@ -181,13 +181,14 @@ final class Places {
     Set<Patch> few = new LinkedHashSet<>(all.subList(0, Math.min(ALIKE, all.size())));
     few.addAll(all.subList(Math.max(0, all.size() - ALIKE), all.size()));
     List<Patch> best = new ArrayList<>();
+    record Scored(Patch patch, double returns) {}
     all.stream()
-        .sorted(Comparator.comparingDouble(patch -> -returns.of(patch)))
-        .forEach(patch -> {
-          if (best.size() < ALIKE && best.stream().noneMatch(patch::overlaps)) {
-            best.add(patch);
-          }
-        });
+        .map(patch -> new Scored(patch, returns.of(patch)))
+        .sorted(Comparator.comparingDouble(scored -> -scored.returns()))
+        .map(Scored::patch)
+        .takeWhile(patch -> best.size() < ALIKE)
+        .filter(patch -> best.stream().noneMatch(patch::overlaps))
+        .forEach(best::add);
     few.addAll(best);
     return few;
   }

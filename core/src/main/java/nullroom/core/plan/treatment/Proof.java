@@ -7,7 +7,7 @@ import nullroom.core.predict.TreatedReply;
 
 /** Looks at all sets that cannot be ruled out, up to a number of them. */
 final class Proof {
-  private static final int MOST_AT_PROOF = 150_000;
+  private static final int MOST_AT_PROOF = 80_000;
 
   /** Where nothing helps, the answer is wanted at once, and its bound is near anyway. */
   private static final int MOST_FOR_NOTHING = 2_000;

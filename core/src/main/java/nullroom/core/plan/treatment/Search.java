@@ -105,8 +105,12 @@ final class Search {
     return set.frozen();
   }
 
-  /** A set with each piece where it returns most, of the places that change the same. */
-  Chosen settled(Chosen chosen, Predicate<Placement> may) {
+  /**
+   * A set with each piece where it returns most, of the places that change the same.
+   *
+   * @param stays whether each keeps to its surface
+   */
+  Chosen settled(Chosen chosen, Predicate<Placement> may, boolean stays) {
     List<Integer> all = new ArrayList<>(chosen.indices());
     for (int at = 0; at < all.size(); at++) {
       Placement is = problem.place(all.get(at));
@@ -116,6 +120,7 @@ final class Search {
             && other.returns() > problem.place(all.get(at)).returns()
             && other.change().equals(is.change())
             && may.test(other)
+            && (!stays || other.beside(is))
             && isFree(i, all, at)) {
           all.set(at, i);
         }

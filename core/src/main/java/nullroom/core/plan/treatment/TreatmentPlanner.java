@@ -285,7 +285,7 @@ public final class TreatmentPlanner {
   }
 
   private TreatmentPlan plan(TreatmentSchool school, Search.Chosen found, Search.Bound bound) {
-    Search.Chosen chosen = search.settled(found, allowedTo(school));
+    Search.Chosen chosen = search.settled(found, allowedTo(school), school == TreatmentSchool.EVEN);
     List<TreatmentPlan.Step> steps = new ArrayList<>();
     Room room = book.room();
     TreatmentPlan.Figures before = figures(room);

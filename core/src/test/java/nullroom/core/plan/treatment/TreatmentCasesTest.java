@@ -46,9 +46,16 @@ class TreatmentCasesTest {
 
   /** Hard, with one wall that takes pieces: the others are glass all over. */
   private static Room oneWall() {
+    return oneWallOf(2);
+  }
+
+  private static Room oneWallOf(int free) {
     Room room = TestRooms.box(0.05);
-    for (int wall : new int[] {1, 3, 4}) {
-      double length = wall == 4 ? 3.4 : 4.2;
+    for (int wall = 1; wall <= 4; wall++) {
+      if (wall == free) {
+        continue;
+      }
+      double length = wall % 2 == 0 ? 3.4 : 4.2;
       room =
           room.plus(
               Patch.rectangle(
@@ -299,5 +306,23 @@ class TreatmentCasesTest {
         TreatmentPlanner.plan(
             book(room), hand(List.of(rug, tile), 120), PlanSamples.ALL, 12, Progress.NONE);
     assertThat(again).as("same book, same plan").isEqualTo(found);
+  }
+
+  @Test
+  @DisplayName("nothing goes between a wardrobe and its wall, over it and beside it things do")
+  void wardrobe() {
+    Furniture wardrobe =
+        new Furniture("wardrobe", new Point(0.5, 0, 0), 1.2, 0.6, 1.6, 0, Finish.of("door_hollow"));
+    Room room = oneWallOf(1).withFurniture(List.of(wardrobe));
+    TreatmentPlan plan = free(room, hand(List.of(STRIP), 0), 4);
+    assertThat(plan.steps()).isNotEmpty();
+    for (TreatmentPlan.Step step : plan.steps()) {
+      Patch patch = step.patch().orElseThrow();
+      double left = patch.corners().getFirst().x();
+      assertThat(left + 0.6 <= 0.51 || left >= 1.69 || patch.corners().getFirst().y() >= 1.59)
+          .isTrue();
+    }
+    Room away = room.withFurniture(List.of(wardrobe.movedTo(new Point(0.5, 1.9, 0))));
+    assertThat(free(away, hand(List.of(DUVET), 0), 4).steps()).isNotEmpty();
   }
 }
