@@ -20,5 +20,6 @@ module nullroom.core {
   exports nullroom.core.predict;
   exports nullroom.core.book;
   exports nullroom.core.plan;
+  exports nullroom.core.plan.mic;
   exports nullroom.core.plan.treatment;
 }

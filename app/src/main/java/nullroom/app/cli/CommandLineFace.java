@@ -24,6 +24,7 @@ import picocli.CommandLine.Option;
       SimulateCommand.class,
       PredictCommand.class,
       TreatCommand.class,
+      MicCommand.class,
       GainCommand.class,
       CheckCommand.class
     })

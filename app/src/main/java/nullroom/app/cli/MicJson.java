@@ -1,0 +1,102 @@
+package nullroom.app.cli;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import nullroom.core.Figures;
+import nullroom.core.book.Goal;
+import nullroom.core.plan.mic.MicMap;
+import nullroom.core.plan.mic.MicPlanner;
+import nullroom.core.predict.Margins;
+import nullroom.core.room.PlacedMicrophone;
+import nullroom.core.room.Point;
+import nullroom.io.book.BookFolder;
+import org.jspecify.annotations.Nullable;
+
+/** Ranked microphones as JSON. */
+final class MicJson {
+  private MicJson() {}
+
+  static JsonOut of(Goal goal, MicPlanner.Result found) {
+    return new JsonOut()
+        .put("goal", goal.id())
+        .put("targets", PredictJson.targets(goal))
+        .put("ranking", found.ranking().stream().map(r -> entry(goal, r)).toList());
+  }
+
+  /** From the lips to the capsule. */
+  static double metres(MicPlanner.Ranked r) {
+    return r.room().requireMicrophone().at().distanceTo(r.room().requireTalker().at());
+  }
+
+  private static Map<String, @Nullable Object> entry(Goal goal, MicPlanner.Ranked r) {
+    PlacedMicrophone m = r.room().requireMicrophone();
+    Point at = m.at();
+    Margins margins = r.heard().margins();
+    Map<String, @Nullable Object> out = new LinkedHashMap<>();
+    out.put("microphone", r.chain().microphone());
+    out.put("input", r.chain().input().orElse(null));
+    out.put("booster", r.chain().booster().orElse(null));
+    out.put("place", r.mount().id());
+    out.put("at", new double[] {at.x(), at.y(), at.z()});
+    out.put("azimuthDegrees", m.aim().azimuthDegrees());
+    out.put("elevationDegrees", m.aim().elevationDegrees());
+    out.put("distanceMetres", metres(r));
+    out.put("gainDb", m.capture().gainDb());
+    Map<String, Object> three = new LinkedHashMap<>();
+    three.put("quietDb", margins.quietDb());
+    three.put("clearDb", r.heard().hasLate() ? margins.clearDb() : Double.NaN);
+    three.put("safeDb", margins.safeDb());
+    out.put("margins", three);
+    out.put("weakest", Figures.word(margins.weakest(goal.targets())));
+    out.put("shortDb", r.shortDb());
+    out.put("why", r.chain().why());
+    out.put("chain", r.chain().checks().stream().map(MicJson::check).toList());
+    out.put("price", r.chain().price());
+    out.put("room", BookFolder.tree(r.room()));
+    return out;
+  }
+
+  private static Map<String, Object> check(MicPlanner.Check c) {
+    Map<String, Object> out = new LinkedHashMap<>();
+    out.put("check", c.check());
+    out.put("ok", c.ok());
+    out.put("advice", c.advice());
+    return out;
+  }
+
+  static Map<String, Object> distance(MicPlanner.AtDistance d) {
+    Map<String, Object> out = new LinkedHashMap<>();
+    out.put("metres", d.metres());
+    out.put("quietDb", d.margins().quietDb());
+    out.put("clearDb", d.margins().clearDb());
+    out.put("safeDb", d.margins().safeDb());
+    return out;
+  }
+
+  static Map<String, Object> map(String name, MicMap map) {
+    Map<String, Object> out = new LinkedHashMap<>();
+    out.put("microphone", name);
+    out.put("plane", "side");
+    out.put("alongMetres", map.alongMetres());
+    out.put("upMetres", map.upMetres());
+    out.put("shortDb", List.of(map.shortDb()));
+    List<List<@Nullable String>> blocked = new ArrayList<>();
+    for (String[] row : map.blocked()) {
+      List<@Nullable String> words = new ArrayList<>();
+      for (String word : row) {
+        words.add(word.isEmpty() ? null : word);
+      }
+      blocked.add(words);
+    }
+    out.put("blocked", blocked);
+    return out;
+  }
+
+  static Map<String, @Nullable Object> backup(Goal goal, MicPlanner.Backup b) {
+    Map<String, @Nullable Object> out = entry(goal, b.ranked());
+    out.put("failsDifferently", b.failsDifferently());
+    return out;
+  }
+}
