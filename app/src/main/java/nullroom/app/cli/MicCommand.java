@@ -8,7 +8,6 @@ import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
-import nullroom.core.book.Goal;
 import nullroom.core.book.RoomBook;
 import nullroom.core.book.Shelf;
 import nullroom.core.plan.mic.MicMap;
@@ -56,12 +55,7 @@ final class MicCommand implements Callable<Integer> {
   @Option(names = "--second", description = "a second pickup that does not fail with the first")
   boolean second;
 
-  @Option(
-      names = "--goal",
-      paramLabel = "NAME",
-      description =
-          "spokenClose, spokenOnCamera, sungDry or sungSomeRoom; default: the book's, for a room file spokenOnCamera")
-  Optional<String> goal = Optional.empty();
+  @Mixin GoalOption goal = new GoalOption();
 
   @Mixin PairOptions pair = new PairOptions();
 
@@ -70,9 +64,7 @@ final class MicCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    RoomBook read = pair.judged(BookFolder.readBook(path));
-    RoomBook book =
-        goal.map(g -> read.with(Named.one(command, "--goal", g, Goal.class))).orElse(read);
+    RoomBook book = goal.of(command, pair.judged(BookFolder.readBook(path)));
     Shelf owned = shelf.map(MicCommand::shelf).orElse(book.shelf());
     if (top.filter(n -> n < 1).isPresent()) {
       throw new Trouble.BadField("--top", "must be 1 or more");

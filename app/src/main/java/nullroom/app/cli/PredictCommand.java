@@ -35,12 +35,7 @@ final class PredictCommand implements Callable<Integer> {
       description = "folders of room books, or room files")
   List<Path> paths = List.of();
 
-  @Option(
-      names = "--goal",
-      paramLabel = "NAME",
-      description =
-          "spokenClose, spokenOnCamera, sungDry or sungSomeRoom; default: the book's, for a room file spokenOnCamera")
-  Optional<String> goal = Optional.empty();
+  @Mixin GoalOption goal = new GoalOption();
 
   @Mixin PairOptions pair = new PairOptions();
 
@@ -59,7 +54,7 @@ final class PredictCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    Optional<Goal> asked = goal.map(key -> Named.one(command, "--goal", key, Goal.class));
+    Optional<Goal> asked = goal.asked(command);
     if (paths.size() == 1) {
       print(paths.getFirst(), asked);
       return 0;

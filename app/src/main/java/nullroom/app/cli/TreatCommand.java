@@ -11,7 +11,6 @@ import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.book.AtHand;
-import nullroom.core.book.Goal;
 import nullroom.core.book.RoomBook;
 import nullroom.core.plan.treatment.TreatmentPlan;
 import nullroom.core.plan.treatment.TreatmentPlanner;
@@ -67,12 +66,7 @@ final class TreatCommand implements Callable<Integer> {
       description = "pieces in a plan, at most; default: " + MOST)
   int most = MOST;
 
-  @Option(
-      names = "--goal",
-      paramLabel = "NAME",
-      description =
-          "spokenClose, spokenOnCamera, sungDry or sungSomeRoom; default: the book's, for a room file spokenOnCamera")
-  Optional<String> goal = Optional.empty();
+  @Mixin GoalOption goal = new GoalOption();
 
   @Option(
       names = "--list",
@@ -87,9 +81,7 @@ final class TreatCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    RoomBook read = pair.judged(BookFolder.readBook(path));
-    RoomBook book =
-        goal.map(g -> read.with(Named.one(command, "--goal", g, Goal.class))).orElse(read);
+    RoomBook book = goal.of(command, pair.judged(BookFolder.readBook(path)));
     Set<TreatmentSchool> schools =
         school.equals(ALL)
             ? EnumSet.allOf(TreatmentSchool.class)

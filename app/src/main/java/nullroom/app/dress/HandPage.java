@@ -1,6 +1,5 @@
 package nullroom.app.dress;
 
-import java.io.File;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -11,9 +10,9 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 import nullroom.app.control.Choice;
 import nullroom.app.control.FigureTable;
+import nullroom.app.control.FileButton;
 import nullroom.app.control.Row;
 import nullroom.app.control.SameFocus;
 import nullroom.app.control.WhileShown;
@@ -166,28 +165,13 @@ final class HandPage {
   }
 
   private Row files() {
-    Button read = new Button("Read a list…");
-    read.setOnAction(e -> {
-      File file = chooser().showOpenDialog(read.getScene().getWindow());
-      if (file != null) {
-        attempt(() -> model.read(file.toPath()));
-      }
-    });
-    Button write = new Button("Write the list…");
-    write.setOnAction(e -> {
-      FileChooser chooser = chooser();
-      chooser.setInitialFileName("pieces.json");
-      File file = chooser.showSaveDialog(write.getScene().getWindow());
-      if (file != null) {
-        attempt(() -> model.write(file.toPath()));
-      }
-    });
-    return new Row(read, write);
-  }
-
-  private static FileChooser chooser() {
-    FileChooser chooser = new FileChooser();
-    chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Pieces", "*.json"));
-    return chooser;
+    return new Row(
+        FileButton.read("Read a list…", "Pieces", f -> attempt(() -> model.read(f)), "*.json"),
+        FileButton.write(
+            "Write the list…",
+            "pieces.json",
+            "Pieces",
+            f -> attempt(() -> model.write(f)),
+            "*.json"));
   }
 }

@@ -3,6 +3,8 @@ package nullroom.app.dress;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.function.Consumer;
+import java.util.function.DoubleConsumer;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
@@ -108,16 +110,8 @@ final class PieceForm {
         first, second, third, new Wrapped(Figures.capital(before.trace()) + ".", "soft"));
   }
 
-  private interface Taken {
-    void accept(double typed);
-  }
-
-  private interface Ticked {
-    void accept(boolean on);
-  }
-
   private NumberField number(
-      String label, String unit, double low, double high, double is, Taken taken) {
+      String label, String unit, double low, double high, double is, DoubleConsumer taken) {
     NumberField field =
         new NumberField(
             label,
@@ -132,13 +126,13 @@ final class PieceForm {
     return field;
   }
 
-  private NumberField length(String label, double metres, Taken taken) {
+  private NumberField length(String label, double metres, DoubleConsumer taken) {
     NumberField field = number(label, "m", 0.05, MOST_METRES, metres, taken);
     field.setEntry(context.units().get().field());
     return field;
   }
 
-  private CheckBox box(String label, boolean is, Ticked ticked) {
+  private CheckBox box(String label, boolean is, Consumer<Boolean> ticked) {
     CheckBox box = new CheckBox(label);
     box.setSelected(is);
     box.setOnAction(e -> {

@@ -1,6 +1,5 @@
 package nullroom.app.dress;
 
-import java.io.File;
 import java.util.OptionalDouble;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -9,7 +8,7 @@ import java.util.function.UnaryOperator;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
+import nullroom.app.control.FileButton;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
@@ -55,19 +54,17 @@ final class PlanForm {
     Button up = new Button("Put all of it up in the model");
     up.setId("plan-up");
     up.setOnAction(e -> context.work().attempt(model::putUp, () -> {}));
-    Button list = new Button("Print the hanging list…");
+    Button list =
+        FileButton.write(
+            "Print the hanging list…",
+            "hanging-list.pdf",
+            "PDF",
+            file ->
+                context
+                    .work()
+                    .attempt(() -> model.write(file, context.units().get()::length), () -> {}),
+            "*.pdf");
     list.setId("plan-list");
-    list.setOnAction(e -> {
-      FileChooser chooser = new FileChooser();
-      chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("PDF", "*.pdf"));
-      chooser.setInitialFileName("hanging-list.pdf");
-      File file = chooser.showSaveDialog(list.getScene().getWindow());
-      if (file != null) {
-        context
-            .work()
-            .attempt(() -> model.write(file.toPath(), context.units().get()::length), () -> {});
-      }
-    });
     return new Row(make, up, list);
   }
 

@@ -1,6 +1,5 @@
 package nullroom.app.mic;
 
-import java.io.File;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -11,9 +10,9 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 import nullroom.app.control.Choice;
 import nullroom.app.control.FigureTable;
+import nullroom.app.control.FileButton;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.Row;
 import nullroom.app.control.SameFocus;
@@ -169,28 +168,15 @@ final class ShelfPage {
   }
 
   Row files() {
-    Button read = new Button("Read a shelf…");
-    read.setOnAction(e -> {
-      File file = chooser().showOpenDialog(read.getScene().getWindow());
-      if (file != null) {
-        attempt(() -> model.read(file.toPath()));
-      }
-    });
-    Button write = new Button("Write the shelf…");
-    write.setOnAction(e -> {
-      FileChooser chooser = chooser();
-      chooser.setInitialFileName("shelf.json");
-      File file = chooser.showSaveDialog(write.getScene().getWindow());
-      if (file != null) {
-        attempt(() -> model.write(file.toPath()));
-      }
-    });
-    return new Row(read, write);
-  }
-
-  private static FileChooser chooser() {
-    FileChooser chooser = new FileChooser();
-    chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Shelf", "*.json", "*.csv"));
-    return chooser;
+    return new Row(
+        FileButton.read(
+            "Read a shelf…", "Shelf", f -> attempt(() -> model.read(f)), "*.json", "*.csv"),
+        FileButton.write(
+            "Write the shelf…",
+            "shelf.json",
+            "Shelf",
+            f -> attempt(() -> model.write(f)),
+            "*.json",
+            "*.csv"));
   }
 }

@@ -4,9 +4,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.EnumSet;
 import java.util.List;
+import nullroom.app.TestBooks;
+import nullroom.core.Progress;
+import nullroom.core.book.AtHand;
+import nullroom.core.book.RoomBook;
+import nullroom.core.book.TreatmentPiece;
+import nullroom.core.plan.treatment.TreatmentPlan;
+import nullroom.core.plan.treatment.TreatmentPlanner;
+import nullroom.core.plan.treatment.TreatmentSchool;
+import nullroom.io.book.BookFolder;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -127,5 +138,50 @@ class TreatTest {
         Run.json("treat", room(), "--at-hand", pieces("{ \"pieces\": [] }"), "--budget", 0);
     assertThat(Run.elements(nothing.get("plans").get(0).get("pieces"))).isEmpty();
     assertThat(Run.warns(nothing, "Nothing is at hand")).isTrue();
+  }
+
+  @Test
+  @DisplayName(
+      "what the book has at hand is taken where no file is named; the window plans the same")
+  void ofTheBook() {
+    Path folderOfBook = folder.resolve("book");
+    RoomBook bedroom = TestBooks.bedroom();
+    TreatmentPiece rug = AtHand.USUAL.pieces().get(2);
+    RoomBook book = bedroom.with(AtHand.USUAL.withPieces(List.of(rug)).withMinutes(20));
+    new BookFolder(folderOfBook).save(book);
+    JsonNode json = Run.json("treat", folderOfBook, "--school", "free");
+    TreatmentPlan same =
+        TreatmentPlanner.plan(
+                book, book.hand(), EnumSet.of(TreatmentSchool.FREE), 12, Progress.NONE)
+            .plans()
+            .getFirst();
+    JsonNode plan = json.get("plans").get(0);
+    assertThat(plan.get("after").get("offDb").asDouble())
+        .isCloseTo(same.after().offDb(), within(1e-4));
+    assertThat(Run.elements(plan.get("pieces")))
+        .extracting(p -> p.get("name").asString())
+        .isSubsetOf("rug");
+  }
+
+  @Test
+  @DisplayName("the hanging list is written beside the figures; where it cannot be, that is said")
+  void list() throws IOException {
+    Path list = folder.resolve("list.pdf");
+    Run run =
+        Run.of(
+            "treat",
+            room(),
+            "--school",
+            "free",
+            "--at-hand",
+            pieces(PIECES),
+            "--goal",
+            CLOSE,
+            "--list",
+            list);
+    assertThat(run.code()).isZero();
+    assertThat(Files.readAllBytes(list)).startsWith("%PDF".getBytes(StandardCharsets.US_ASCII));
+    Run.of("treat", room(), "--school", "free", "--list", folder.resolve("no/such/list.pdf"))
+        .isRefusedWith("cannot be written");
   }
 }
