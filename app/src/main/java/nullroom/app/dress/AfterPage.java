@@ -23,6 +23,8 @@ import nullroom.core.predict.Origin;
 
 /** What hanging did, measured: from state to state, and in all, against what was predicted. */
 final class AfterPage {
+  private static final double DONE_WIDTH = 320;
+
   private final StationContext context;
   private final Label words = new Wrapped("", "soft");
   private final FigureTable table;
@@ -73,7 +75,9 @@ final class AfterPage {
             + (one.simulated() ? " (simulated)" : "");
     Origin before = Origin.heard(one.simulated(), one.since());
     Origin after = Origin.heard(one.simulated(), one.taken());
-    rows.add(List.of(FigureTable.Words.head(done)));
+    Wrapped head = new Wrapped(done, "heading");
+    head.setPrefWidth(DONE_WIDTH);
+    rows.add(List.of(head));
     for (Achieved.InOctave o : one.octaves()) {
       rows.add(
           List.of(

@@ -238,11 +238,13 @@ public final class PlanModel {
     if (p.steps().isEmpty()) {
       return p.notes().isEmpty() ? "Hang nothing more." : p.notes().getFirst();
     }
+    String from =
+        now().equals(made.get().orElseThrow().of())
+            ? Figures.say("from %.1f ", context.session().heard().margins().clearDb())
+            : "";
     String clear =
-        now.late() && p.after().late()
-            ? Figures.say(
-                "Clear from %.1f to %.1f dB, ",
-                now.margins().clearDb(), p.after().margins().clearDb())
+        now.late() && p.traced().late()
+            ? Figures.say("Clear %sto %.1f dB, ", from, p.traced().margins().clearDb())
             : "";
     return Figures.say(
         "%s, %s: %sin %.0f minutes for %.0f in money.",
