@@ -8,12 +8,12 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
 import nullroom.app.control.FigureTable;
 import nullroom.app.control.FileButton;
 import nullroom.app.control.Row;
+import nullroom.app.control.RowChoice;
 import nullroom.app.control.SameFocus;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
@@ -110,11 +110,10 @@ final class HandPage {
                   .setAll(
                       shown.map(p -> new PieceForm(p, model, context).nodes()).orElse(List.of())));
     }
-    double price = hand.pieces().stream().mapToDouble(p -> p.count() * p.toPay()).sum();
     words.setText(
         context.session().book().atHand().isEmpty()
             ? "What a usual household has (common practice). Change it to what you own, could borrow, buy or build."
-            : Figures.say("All that is to be bought of it would cost %.0f.", price));
+            : Figures.say("All that is to be bought of it would cost %.0f.", hand.stillToBuy()));
   }
 
   private String size(double width, double height) {
@@ -122,13 +121,11 @@ final class HandPage {
   }
 
   private List<Object> row(TreatmentPiece piece) {
-    Button name = new Button((piece.count() == 1 ? "" : piece.count() + " × ") + piece.name());
-    name.getStyleClass()
-        .add(piece.name().equals(model.chosenProperty().get()) ? "chosen" : "choice");
-    name.getStyleClass().add("plain");
-    name.setMinWidth(Region.USE_PREF_SIZE);
-    name.setAccessibleText("look at " + piece.name());
-    name.setOnAction(e -> model.chosenProperty().set(piece.name()));
+    RowChoice name =
+        new RowChoice(
+            (piece.count() == 1 ? "" : piece.count() + " × ") + piece.name(),
+            piece.name().equals(model.chosenProperty().get()),
+            () -> model.chosenProperty().set(piece.name()));
     return List.of(
         name,
         size(piece.widthMetres(), piece.heightMetres()),

@@ -15,6 +15,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.FigureTable;
+import nullroom.app.control.RowChoice;
 import nullroom.app.control.SameFocus;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
@@ -142,15 +143,16 @@ final class PlanPage {
   }
 
   private List<Object> row(TreatmentPlan plan) {
-    Button name = new Button(plan.school().label());
-    name.getStyleClass().add(plan.school() == model.schoolProperty().get() ? "chosen" : "choice");
-    name.getStyleClass().add("plain");
+    RowChoice name =
+        new RowChoice(
+            plan.school().label(),
+            plan.school() == model.schoolProperty().get(),
+            () -> model.schoolProperty().set(plan.school()));
     name.setMinWidth(SCHOOL_WIDTH);
     name.setPrefWidth(SCHOOL_WIDTH);
     name.setWrapText(true);
     name.setAlignment(Pos.CENTER_LEFT);
     name.setId("plan-" + plan.school().id());
-    name.setOnAction(e -> model.schoolProperty().set(plan.school()));
     return List.of(
         name,
         figure(Figures.say("%.2f", plan.after().offDb()), () -> PlanReasons.off(plan)),

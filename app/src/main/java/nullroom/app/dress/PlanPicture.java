@@ -16,6 +16,7 @@ import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
 import nullroom.app.control.FoldOut;
 import nullroom.app.control.Row;
+import nullroom.app.control.Tint;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
@@ -32,26 +33,13 @@ import nullroom.core.room.Surface;
  * what comes back, and where mirrors would show the voice to the microphone.
  */
 final class PlanPicture {
-  /** What the surfaces are tinted by. */
-  private enum Back {
-    NOTHING("no tint"),
-    EARLY("sent back within 50 ms"),
-    LATE("sent back later");
-
-    private final String label;
-
-    Back(String label) {
-      this.label = label;
-    }
-  }
-
   private final PlanModel model;
   private final StationContext context;
   private final FoldOut foldOut = new FoldOut();
   private final Label figures = new Wrapped("", "strong");
   private final Label mirrors = new Wrapped("", "soft");
   private final CheckBox points = new CheckBox("mirror points");
-  private final Choice<Back> tint;
+  private final Choice<Tint> tint;
   private final VBox node;
   private final Row controls;
 
@@ -64,10 +52,10 @@ final class PlanPicture {
         new Choice<>(
             "plan-tint",
             "what the surfaces are tinted by",
-            List.of(Back.values()),
-            b -> b.label,
+            List.of(Tint.values()),
+            Tint::label,
             b -> tinted());
-    tint.show(Back.NOTHING);
+    tint.show(Tint.NOTHING);
     figures.setId("plan-figures");
     mirrors.setId("plan-mirrors");
     mirrors.managedProperty().bind(mirrors.visibleProperty());
@@ -111,7 +99,7 @@ final class PlanPicture {
   }
 
   private void tinted() {
-    if (tint.getValue() != Back.NOTHING) {
+    if (tint.getValue() != Tint.NOTHING) {
       model.traceReturns();
     }
     refresh();
@@ -119,8 +107,8 @@ final class PlanPicture {
 
   private void refresh() {
     foldOut.show(model.room());
-    Back by = tint.getValue();
-    foldOut.tint(by == Back.NOTHING ? Optional.empty() : model.returnsNow(), by == Back.EARLY);
+    Tint by = tint.getValue();
+    foldOut.tint(by == Tint.NOTHING ? Optional.empty() : model.returnsNow(), by == Tint.EARLY);
     List<FoldOut.Pin> pins = new ArrayList<>();
     List<String> said = new ArrayList<>();
     if (points.isSelected()) {

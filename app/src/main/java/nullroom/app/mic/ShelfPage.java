@@ -8,13 +8,13 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
 import nullroom.app.control.FigureTable;
 import nullroom.app.control.FileButton;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.Row;
+import nullroom.app.control.RowChoice;
 import nullroom.app.control.SameFocus;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
@@ -133,12 +133,11 @@ final class ShelfPage {
   }
 
   private List<Object> row(Kit kit) {
-    Button name = new Button(kit.name());
-    name.getStyleClass().add(kit.name().equals(model.chosenProperty().get()) ? "chosen" : "choice");
-    name.getStyleClass().add("plain");
-    name.setMinWidth(Region.USE_PREF_SIZE);
-    name.setAccessibleText("look at " + kit.name());
-    name.setOnAction(e -> model.chosenProperty().set(kit.name()));
+    RowChoice name =
+        new RowChoice(
+            kit.name(),
+            kit.name().equals(model.chosenProperty().get()),
+            () -> model.chosenProperty().set(kit.name()));
     Button use = new Button(model.inUse(kit) ? "in use" : "Use it");
     use.getStyleClass().add("plain");
     use.setAccessibleText("use " + kit.name());

@@ -18,6 +18,7 @@ import nullroom.app.control.FoldOut;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.PlotPane;
 import nullroom.app.control.RoomPlot;
+import nullroom.app.control.Tint;
 import nullroom.app.control.WhileShown;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;

@@ -10,6 +10,7 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.control.ItemHandler;
+import nullroom.app.control.Tint;
 import nullroom.app.shell.Newest;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationText;

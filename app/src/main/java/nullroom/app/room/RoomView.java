@@ -17,6 +17,7 @@ import javafx.stage.FileChooser;
 import nullroom.app.control.Choice;
 import nullroom.app.control.PictureFile;
 import nullroom.app.control.PlotPane;
+import nullroom.app.control.Tint;
 import nullroom.app.shell.BookSession;
 import nullroom.app.shell.PageParts;
 import nullroom.app.shell.Pages;

@@ -175,6 +175,11 @@ public record AtHand(
     return withPieces(pieces.stream().filter(p -> !p.equals(piece)).toList());
   }
 
+  /** What all would cost that is not owned. */
+  public double stillToBuy() {
+    return pieces.stream().mapToDouble(p -> p.count() * p.toPay()).sum();
+  }
+
   /** Why a piece cannot be used at all, in a sentence; empty where it can. */
   public Optional<String> cannot(TreatmentPiece piece) {
     return piece.hold() == TreatmentPiece.Hold.DRILL && !drilling

@@ -57,6 +57,17 @@ public record Camera(Point at, Aim aim, double focalMillimetres, double aspectRa
     return new Camera(best, Aim.along(talker.at().minus(best)), USUAL_FOCAL, WIDE);
   }
 
+  /**
+   * The same camera with the lens whose picture is so high at a distance, as far as there is one.
+   */
+  public Camera showing(double heightMetres, double atMetres) {
+    double longer = heightMetres * Math.max(1, aspectRatio);
+    return with(
+        Math.clamp(
+            LONGER_SIDE_MILLIMETRES * atMetres / longer, SHORTEST_MILLIMETRES, LONGEST_MILLIMETRES),
+        aspectRatio);
+  }
+
   /** Half the picture's width at a distance of one. */
   private double halfWidth() {
     return LONGER_SIDE_MILLIMETRES / 2 / focalMillimetres * Math.min(1, aspectRatio);

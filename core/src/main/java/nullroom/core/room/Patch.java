@@ -64,6 +64,14 @@ public record Patch(
     return Math.abs(Outline.signedArea(corners));
   }
 
+  /** The least of its coordinates, in its surface's own axes: where one measures it from. */
+  public Point lowest() {
+    return new Point(
+        corners.stream().mapToDouble(Point::x).min().orElseThrow(),
+        corners.stream().mapToDouble(Point::y).min().orElseThrow(),
+        0);
+  }
+
   /** How far it reaches along its surface's first axis, metres. */
   public double width() {
     var along = corners.stream().mapToDouble(Point::x).summaryStatistics();

@@ -9,7 +9,7 @@ public final class SharedSpace {
   private static final double NEAR_METRES = 0.5;
 
   /** Under this nothing hangs overhead. */
-  private static final double OVERHEAD_METRES = 1.4;
+  public static final double OVERHEAD_METRES = 1.4;
 
   private SharedSpace() {}
 

@@ -92,8 +92,8 @@ record SurfaceDrawing(
   private void piece(PdfSheet.Drawing out, Placing at, Numbered n) {
     Patch p = n.patch();
     out.outline(p.corners().stream().map(at::of).toList(), THIN, true);
-    double left = p.corners().stream().mapToDouble(Point::x).min().orElse(0);
-    double low = p.corners().stream().mapToDouble(Point::y).min().orElse(0);
+    double left = p.lowest().x();
+    double low = p.lowest().y();
     double[] corner = at.of(new Point(left, low, 0));
     double[] middle = at.of(Outline.centre(p.corners()));
     out.words(n.number() + "  " + p.name(), SMALL, middle[0], middle[1] + SMALL);

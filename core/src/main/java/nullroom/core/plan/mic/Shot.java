@@ -6,10 +6,6 @@ import nullroom.core.room.Room;
 
 /** A camera that shows so much of the one who speaks. */
 final class Shot {
-  private static final double LONGER_SIDE_MILLIMETRES = 36;
-  private static final double SHORTEST = 8;
-  private static final double LONGEST = 1200;
-
   private Shot() {}
 
   /** Height of what the picture shows at the talker, metres (common practice). */
@@ -26,8 +22,6 @@ final class Shot {
   static Camera camera(Room room, Shelf.Shot shot) {
     Camera usual = Camera.before(room);
     double metres = usual.at().distanceTo(room.requireTalker().at());
-    double width = height(shot) * Camera.WIDE;
-    double focal = LONGER_SIDE_MILLIMETRES * metres / width;
-    return usual.with(Math.clamp(focal, SHORTEST, LONGEST), Camera.WIDE);
+    return usual.showing(height(shot), metres);
   }
 }

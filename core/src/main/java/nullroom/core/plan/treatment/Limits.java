@@ -11,6 +11,7 @@ import nullroom.core.room.Patch;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.SharedSpace;
 import nullroom.core.room.Surface;
 
 /** Where a piece may be and where not. */
@@ -22,9 +23,6 @@ final class Limits {
   private static final double PIECE_DEPTH_METRES = 0.12;
 
   private static final double MEETING_METRES = 0.005;
-
-  /** What hangs higher than this hangs overhead. */
-  private static final double OVERHEAD_METRES = 1.4;
 
   /** A lamp or a boom overhead keeps so much of the ceiling around it (common practice). */
   private static final double AROUND_METRES = 0.3;
@@ -71,8 +69,8 @@ final class Limits {
     if (!patch.surface().isWall()) {
       return false;
     }
-    var us = patch.corners().stream().mapToDouble(Point::x).summaryStatistics();
-    var vs = patch.corners().stream().mapToDouble(Point::y).summaryStatistics();
+    Point low = patch.lowest();
+    Point high = low.plus(new Point(patch.width(), patch.height(), 0), 1);
     for (Furniture piece : room.furniture()) {
       double nearest = Double.POSITIVE_INFINITY;
       double from = Double.POSITIVE_INFINITY;
@@ -83,10 +81,10 @@ final class Limits {
         from = Math.min(from, local.x());
         to = Math.max(to, local.x());
       }
-      boolean beside = to <= us.getMin() + MEETING_METRES || from >= us.getMax() - MEETING_METRES;
+      boolean beside = to <= low.x() + MEETING_METRES || from >= high.x() - MEETING_METRES;
       boolean over =
-          piece.top() <= vs.getMin() + MEETING_METRES
-              || piece.corner().z() >= vs.getMax() - MEETING_METRES;
+          piece.top() <= low.y() + MEETING_METRES
+              || piece.corner().z() >= high.y() - MEETING_METRES;
       if (nearest < PIECE_DEPTH_METRES && !beside && !over) {
         return true;
       }
@@ -137,7 +135,7 @@ final class Limits {
       return true;
     }
     for (Furniture piece : room.furniture()) {
-      if (piece.corner().z() > OVERHEAD_METRES
+      if (piece.corner().z() > SharedSpace.OVERHEAD_METRES
           && room.heightAt(middle(piece)) - piece.top() < UNDER_CEILING_METRES
           && piece.plan().stream().anyMatch(c -> near(patch, c))) {
         return false;
@@ -145,7 +143,7 @@ final class Limits {
     }
     for (Member<PlacedMicrophone> m : room.setUp().microphones()) {
       Point at = m.it().at();
-      if (at.z() > OVERHEAD_METRES
+      if (at.z() > SharedSpace.OVERHEAD_METRES
           && room.heightAt(at) - at.z() < UNDER_CEILING_METRES
           && near(patch, at)) {
         return false;
@@ -155,10 +153,10 @@ final class Limits {
   }
 
   private static boolean near(Patch patch, Point at) {
-    var xs = patch.corners().stream().mapToDouble(Point::x).summaryStatistics();
-    var ys = patch.corners().stream().mapToDouble(Point::y).summaryStatistics();
-    double dx = at.x() - Math.clamp(at.x(), xs.getMin(), xs.getMax());
-    double dy = at.y() - Math.clamp(at.y(), ys.getMin(), ys.getMax());
+    Point low = patch.lowest();
+    Point high = low.plus(new Point(patch.width(), patch.height(), 0), 1);
+    double dx = at.x() - Math.clamp(at.x(), low.x(), high.x());
+    double dy = at.y() - Math.clamp(at.y(), low.y(), high.y());
     return Math.hypot(dx, dy) < AROUND_METRES;
   }
 

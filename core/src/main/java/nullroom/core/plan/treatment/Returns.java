@@ -32,13 +32,12 @@ final class Returns {
   }
 
   double of(Patch patch) {
-    var us = patch.corners().stream().mapToDouble(Point::x).summaryStatistics();
-    var vs = patch.corners().stream().mapToDouble(Point::y).summaryStatistics();
+    Point low = patch.lowest();
     double sum = 0;
     for (int i = 0; i < POINTS; i++) {
       for (int j = 0; j < POINTS; j++) {
-        double u = us.getMin() + patch.width() * (i + 0.5) / POINTS;
-        double v = vs.getMin() + patch.height() * (j + 0.5) / POINTS;
+        double u = low.x() + patch.width() * (i + 0.5) / POINTS;
+        double v = low.y() + patch.height() * (j + 0.5) / POINTS;
         sum += at(patch.surface(), new Point(u, v, 0));
       }
     }

@@ -30,9 +30,7 @@ public final class Whereabouts {
 
   /** Where a piece begins. */
   public static String of(Room room, Patch patch, DoubleFunction<String> length) {
-    double x = patch.corners().stream().mapToDouble(Point::x).min().orElse(0);
-    double y = patch.corners().stream().mapToDouble(Point::y).min().orElse(0);
-    return of(room, patch.surface(), new Point(x, y, 0), length);
+    return of(room, patch.surface(), patch.lowest(), length);
   }
 
   /** A step: what, where and how large, or what it is turned or pushed to. */

@@ -1,6 +1,6 @@
-package nullroom.app.room;
+package nullroom.app.control;
 
-/** What the fold-out is tinted by. */
+/** What a fold-out is tinted by: what its surfaces send back. */
 public enum Tint {
   NOTHING("no tint"),
   EARLY("sent back within 50 ms"),
