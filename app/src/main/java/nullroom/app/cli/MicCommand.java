@@ -144,7 +144,7 @@ final class MicCommand implements Callable<Integer> {
             + r.chain().input().map(i -> ", " + i).orElse("")
             + r.chain().booster().map(b -> ", " + b).orElse(""),
         r.mount().id(),
-        100 * MicJson.metres(r),
+        100 * r.metres(),
         r.heard().capture().gainDb(),
         r.heard().margins().quietDb(),
         r.heard().margins().clearDb(),

@@ -25,11 +25,6 @@ final class MicJson {
         .put("ranking", found.ranking().stream().map(r -> entry(goal, r)).toList());
   }
 
-  /** From the lips to the capsule. */
-  static double metres(MicPlanner.Ranked r) {
-    return r.room().requireMicrophone().at().distanceTo(r.room().requireTalker().at());
-  }
-
   private static Map<String, @Nullable Object> entry(Goal goal, MicPlanner.Ranked r) {
     PlacedMicrophone m = r.room().requireMicrophone();
     Point at = m.at();
@@ -42,18 +37,19 @@ final class MicJson {
     out.put("at", new double[] {at.x(), at.y(), at.z()});
     out.put("azimuthDegrees", m.aim().azimuthDegrees());
     out.put("elevationDegrees", m.aim().elevationDegrees());
-    out.put("distanceMetres", metres(r));
+    out.put("distanceMetres", r.metres());
     out.put("gainDb", m.capture().gainDb());
-    Map<String, Object> three = new LinkedHashMap<>();
-    three.put("quietDb", margins.quietDb());
+    Map<String, Object> three = margins(margins);
     three.put("clearDb", r.heard().hasLate() ? margins.clearDb() : Double.NaN);
-    three.put("safeDb", margins.safeDb());
     out.put("margins", three);
+    out.put("worst", margins(r.sway().worst()));
+    out.put("swayDb", r.sway().voiceDb());
     out.put("weakest", Figures.word(margins.weakest(goal.targets())));
     out.put("shortDb", r.shortDb());
     out.put("why", r.chain().why());
     out.put("chain", r.chain().checks().stream().map(MicJson::check).toList());
     out.put("price", r.chain().price());
+    out.put("needs", r.chain().needs());
     out.put("room", BookFolder.tree(r.room()));
     return out;
   }
@@ -69,9 +65,15 @@ final class MicJson {
   static Map<String, Object> distance(MicPlanner.AtDistance d) {
     Map<String, Object> out = new LinkedHashMap<>();
     out.put("metres", d.metres());
-    out.put("quietDb", d.margins().quietDb());
-    out.put("clearDb", d.margins().clearDb());
-    out.put("safeDb", d.margins().safeDb());
+    out.putAll(margins(d.margins()));
+    return out;
+  }
+
+  private static Map<String, Object> margins(Margins margins) {
+    Map<String, Object> out = new LinkedHashMap<>();
+    out.put("quietDb", margins.quietDb());
+    out.put("clearDb", margins.clearDb());
+    out.put("safeDb", margins.safeDb());
     return out;
   }
 
@@ -80,13 +82,13 @@ final class MicJson {
     out.put("microphone", name);
     out.put("plane", "side");
     out.put("alongMetres", map.alongMetres());
-    out.put("upMetres", map.upMetres());
+    out.put("upMetres", map.acrossMetres());
     out.put("shortDb", List.of(map.shortDb()));
     List<List<@Nullable String>> blocked = new ArrayList<>();
-    for (String[] row : map.blocked()) {
+    for (MicMap.Block[] row : map.blocks()) {
       List<@Nullable String> words = new ArrayList<>();
-      for (String word : row) {
-        words.add(word.isEmpty() ? null : word);
+      for (MicMap.Block block : row) {
+        words.add(block == MicMap.Block.NONE ? null : Figures.word(block));
       }
       blocked.add(words);
     }

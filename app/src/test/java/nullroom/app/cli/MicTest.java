@@ -40,11 +40,14 @@ class MicTest {
               "distanceMetres",
               "gainDb",
               "margins",
+              "worst",
+              "swayDb",
               "weakest",
               "shortDb",
               "why",
               "chain",
               "price",
+              "needs",
               "room");
       Path there = folder.resolve("there.json");
       Files.writeString(there, entry.get("room").toString());

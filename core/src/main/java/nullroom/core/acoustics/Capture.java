@@ -245,9 +245,18 @@ public record Capture(
     return with(preampEinDbu, gainDb, others);
   }
 
+  /** The same chain behind a capsule of another pattern. */
+  public Capture withPattern(Pattern other) {
+    return with(other, preampEinDbu, gainDb, stages);
+  }
+
   private Capture with(double ein, double gain, List<Stage> row) {
+    return with(pattern, ein, gain, row);
+  }
+
+  private Capture with(Pattern other, double ein, double gain, List<Stage> row) {
     return new Capture(
-        pattern,
+        other,
         selfNoiseDbA,
         maxDbSpl,
         sensitivityDbvPerPascal,

@@ -78,6 +78,51 @@ public record MicrophoneType(
     return ALL.stream().filter(t -> t.id.equals(id)).findFirst();
   }
 
+  /** The same under another name. */
+  public MicrophoneType called(String other) {
+    return with(other, pattern, mounts);
+  }
+
+  /** The same held by these only. */
+  public MicrophoneType with(List<Mount> others) {
+    return with(label, pattern, others);
+  }
+
+  /** The same capsule with another pattern. */
+  public MicrophoneType with(Pattern other) {
+    return with(label, other, mounts);
+  }
+
+  private MicrophoneType with(String name, Pattern otherPattern, List<Mount> otherMounts) {
+    return new MicrophoneType(
+        id,
+        name,
+        otherPattern,
+        selfNoiseDbA,
+        maxDbSpl,
+        sensitivityDbvPerPascal,
+        dbfsAt94DbSpl,
+        connector,
+        power,
+        otherMounts,
+        price);
+  }
+
+  /** Whether microphones of its class are made with its pattern (common practice). */
+  public boolean hasUsualPattern() {
+    return switch (id) {
+      case "lav_omni_wired", "lav_hidden", "lav_wireless", "boundary", "earbud", "headset_usb" ->
+          pattern == Pattern.OMNI || pattern == Pattern.CARDIOID;
+      case "camera_short_shotgun", "boom_shotgun" ->
+          pattern == Pattern.SUPERCARDIOID || pattern == Pattern.HYPERCARDIOID;
+      case "ribbon" -> pattern == Pattern.FIGURE_EIGHT || pattern == Pattern.HYPERCARDIOID;
+      case "dynamic_broadcast", "dynamic_handheld" -> pattern != Pattern.FIGURE_EIGHT;
+      case "phone_builtin", "laptop_webcam", "camera_builtin" ->
+          pattern != Pattern.FIGURE_EIGHT && pattern != Pattern.HYPERCARDIOID;
+      default -> true;
+    };
+  }
+
   /** This microphone on the input of {@code other}; on a usual one where that has no preamp. */
   public Capture on(Capture other) {
     if (dbfsAt94DbSpl.isPresent()) {

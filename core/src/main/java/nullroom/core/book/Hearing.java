@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
@@ -18,6 +19,7 @@ import nullroom.core.measure.noise.Scale;
 import nullroom.core.predict.Basis;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Origin;
+import nullroom.core.predict.QuickReplies;
 import nullroom.core.predict.Refinement;
 import nullroom.core.predict.ReflectedSound;
 import nullroom.core.predict.RoomResponse;
@@ -131,17 +133,56 @@ public final class Hearing {
    */
   public List<Heard> heard(List<Capture> chains) {
     Bands seconds = decaySeconds(book.room());
-    Map<Pattern, ReflectedSound> replies = new EnumMap<>(Pattern.class);
     List<Heard> all = new ArrayList<>();
+    each(
+        book.room(),
+        chains,
+        noisy -> ReflectedSound.quick(noisy, seconds),
+        (changed, noisy, reply) -> all.add(heard(changed, noisy, seconds, reply)));
+    return all;
+  }
+
+  /** Quick replies of the book's room to microphones anywhere in it. */
+  public QuickReplies replies() {
+    return new QuickReplies(book.room(), decaySeconds(book.room()));
+  }
+
+  /**
+   * What the microphone would hear elsewhere in the room, by the quick answer, without what that
+   * stands on: its levels and margins are those of {@link #heard(Room)}.
+   *
+   * @param moved the book's room but for where its talkers and microphones are
+   * @param chains what the microphone would be
+   * @param replies of the book's room
+   */
+  public List<Heard> heard(Room moved, List<Capture> chains, QuickReplies replies) {
+    OptionalDouble peak = loudestDbSpl(moved);
+    List<Heard> all = new ArrayList<>();
+    each(
+        moved,
+        chains,
+        replies::of,
+        (changed, noisy, reply) -> {
+          Heard heard = Heard.of(noisy, replies.seconds(), reply);
+          all.add(peak.isPresent() ? heard.withPeakDbSpl(peak.getAsDouble()) : heard);
+        });
+    return all;
+  }
+
+  private interface Answered {
+    void by(Room changed, Room noisy, ReflectedSound reply);
+  }
+
+  /** With the microphone judged as each of these; the reply depends on the pattern alone. */
+  private void each(
+      Room room, List<Capture> chains, Function<Room, ReflectedSound> reply, Answered answered) {
+    Map<Pattern, ReflectedSound> replies = new EnumMap<>(Pattern.class);
     for (Capture chain : chains) {
-      Room room = book.room();
       Room changed = room.withMicrophone(room.requireMicrophone().with(chain));
       Room noisy = SuspectNoise.in(changed, book.listening());
-      ReflectedSound reply =
-          replies.computeIfAbsent(chain.pattern(), p -> ReflectedSound.quick(noisy, seconds));
-      all.add(heard(changed, noisy, seconds, reply));
+      answered.by(
+          changed, noisy, replies.computeIfAbsent(chain.pattern(), p -> reply.apply(noisy)));
     }
-    return all;
   }
 
   private Heard heard(Room changed, Room noisy, Bands seconds, ReflectedSound quick) {

@@ -64,7 +64,9 @@ public record Kit(Kind kind, String name, Map<KitField, String> stated) {
         KitField.EIN,
         KitField.HIGHEST_GAIN,
         KitField.FULL_SCALE,
-        KitField.BITS
+        KitField.BITS,
+        KitField.RATE,
+        KitField.CELLS
       };
     }
 
@@ -117,7 +119,9 @@ public record Kit(Kind kind, String name, Map<KitField, String> stated) {
               KitField.FULL_SCALE,
               "14",
               KitField.BITS,
-              "24"),
+              "24",
+              KitField.CELLS,
+              "true"),
           Kind.TRANSMITTER,
           Map.of(
               KitField.GAIN,

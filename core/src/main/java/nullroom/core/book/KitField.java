@@ -34,6 +34,8 @@ public enum KitField {
   HIGHEST_GAIN("highestGainDb", "gain to", "dB", 0, 120),
   FULL_SCALE("fullScaleDbu", "full scale at", "dBu", -20, 40),
   BITS("bits", "words of", "bits", 8, 64),
+  RATE("sampleRateHz", "records at", "Hz", 8000, 384_000),
+  CELLS("cells", "runs on cells"),
   GAIN("gainDb", "adds", "dB", -80, 80),
   LIMIT("limitDbu", "takes up to", "dBu", -80, 60),
   AUTOMATIC("automatic", "sets its own gain"),
@@ -112,6 +114,11 @@ public enum KitField {
 
   private static <E extends Enum<E> & Keyed> List<String> keys(Class<E> set) {
     return Stream.of(set.getEnumConstants()).map(Keyed::id).toList();
+  }
+
+  /** A connector's key in words. */
+  public static String label(String connector) {
+    return Keyed.find(Connector.class, connector).map(Connector::label).orElse(connector);
   }
 
   /** The field of a key. */

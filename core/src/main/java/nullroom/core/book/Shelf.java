@@ -32,7 +32,9 @@ public record Shelf(List<Kit> kit, double boomMetres, double standMetres, Option
   private static final double USUAL_BOOM_METRES = 2;
   private static final double USUAL_STAND_METRES = 1.8;
   private static final int MOST = 200;
-  private static final double LONGEST_METRES = 10;
+
+  /** No boom or stand is longer. */
+  public static final double LONGEST_METRES = 10;
 
   /** Nothing on it. */
   public static final Shelf EMPTY =

@@ -6,10 +6,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import nullroom.core.Figures;
-import nullroom.core.Trouble;
 import nullroom.core.book.Hearing;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
+import nullroom.core.room.Movement;
 import nullroom.core.room.Room;
 import nullroom.core.room.SetUp;
 
@@ -87,29 +87,8 @@ public record Pair(String voice, String microphone, SetUp.Judged judged, Verdict
    * they sit still. Where moving would take them through a wall they do not go.
    */
   public static Optional<Margins> worstOfMovement(Hearing hearing, Room room) {
-    List<Margins> moments =
-        room.requireTalker().movement().ends().stream()
-            .flatMap(end -> {
-              try {
-                return Optional.of(hearing.heard(room.with(room.setUp().at(end))).margins())
-                    .stream();
-              } catch (Trouble.BadField outside) {
-                return Optional.<Margins>empty().stream();
-              }
-            })
-            .toList();
-    if (moments.isEmpty()) {
-      return Optional.empty();
-    }
-    Margins still = hearing.heard(room).margins();
-    return Optional.of(
-        moments.stream()
-            .reduce(
-                still,
-                (a, b) ->
-                    new Margins(
-                        Math.min(a.quietDb(), b.quietDb()),
-                        Math.min(a.clearDb(), b.clearDb()),
-                        Math.min(a.safeDb(), b.safeDb()))));
+    return room.requireTalker().movement().equals(Movement.NONE)
+        ? Optional.empty()
+        : Optional.of(Sway.of(hearing::heard, room).worst());
   }
 }

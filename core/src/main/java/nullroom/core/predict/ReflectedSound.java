@@ -55,8 +55,12 @@ public record ReflectedSound(Bands earlyDb, Bands lateDb, boolean directBlocked)
    * @throws nullroom.core.Trouble.BadField if talker or microphone is missing
    */
   public static ReflectedSound quick(Room room, Bands decaySeconds) {
+    return quick(room, decaySeconds, RoomResponse.first(room));
+  }
+
+  /** The same, of the direct sound and what comes by one surface. */
+  static ReflectedSound quick(Room room, Bands decaySeconds, RoomResponse first) {
     ReflectedSound diffuse = diffuse(room, decaySeconds);
-    RoomResponse first = RoomResponse.first(room);
     Bands mirrored = first.earlyEnergy();
     double surface = room.faces().stream().mapToDouble(Face::areaSquareMetres).sum();
     double mixed =

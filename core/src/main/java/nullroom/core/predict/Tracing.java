@@ -55,10 +55,15 @@ final class Tracing {
   private final double direct;
 
   Tracing(Room room) {
+    this(room, new RayGeometry(room));
+  }
+
+  /** With what is the same for all microphones of a room. */
+  Tracing(Room room, RayGeometry geometry) {
     this.room = room;
     talker = room.requireTalker();
     microphone = room.requireMicrophone();
-    geometry = new RayGeometry(room);
+    this.geometry = geometry;
     pattern = microphone.capture().pattern();
     aim = microphone.aim().direction();
     speed = room.air().speedOfSound();

@@ -2,6 +2,7 @@ package nullroom.core.room;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import nullroom.core.Trouble;
@@ -101,6 +102,19 @@ public record Furniture(
             Math.clamp(p.y(), ys.getMin(), ys.getMax()),
             Math.clamp(p.z(), corner.z(), top()));
     return nearest.distanceTo(p);
+  }
+
+  /** Whether it gives light, as its name says. */
+  public boolean shines() {
+    String known = name.toLowerCase(Locale.ROOT);
+    return known.contains("lamp") || known.contains("softbox") || known.contains("light");
+  }
+
+  /** The middle of it. */
+  public Point middle() {
+    List<Point> plan = plan();
+    Point across = plan.get(0).plus(plan.get(2).minus(plan.get(0)), 0.5);
+    return across.plus(UP, corner.z() + heightMetres / 2);
   }
 
   /** The height of its top. */

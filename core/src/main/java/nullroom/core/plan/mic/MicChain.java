@@ -2,12 +2,16 @@ package nullroom.core.plan.mic;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import nullroom.core.Figures;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Connector;
 import nullroom.core.acoustics.MicrophoneType;
+import nullroom.core.acoustics.Mount;
+import nullroom.core.acoustics.Pattern;
 import nullroom.core.acoustics.Power;
 import nullroom.core.book.Kit;
 import nullroom.core.book.KitField;
@@ -41,6 +45,8 @@ record MicChain(
 
   /** A microphone worn under cloth. */
   private static final String HIDDEN = "lav_hidden";
+
+  private static final String FLAT = "boundary";
 
   /** All chains of the shelf; of every class where no microphone is on it. */
   static List<MicChain> of(Shelf shelf) {
@@ -102,6 +108,22 @@ record MicChain(
     return Stream.concat(Stream.of(chain), with).toList();
   }
 
+  /** Held by each of its mounts alone, and with each other pattern of its capsule. */
+  List<MicChain> otherwise() {
+    Stream<MicrophoneType> mounts =
+        type.mounts().stream()
+            .map(m -> type.called(type.label() + ", " + Figures.word(m)).with(List.of(m)));
+    boolean studio = type.connector() == Connector.XLR && !flat();
+    Stream<MicrophoneType> patterns =
+        Stream.of(Pattern.values())
+            .filter(p -> studio && p != type.pattern() && type.with(p).hasUsualPattern())
+            .map(
+                p -> type.called(type.label() + ", " + p.label().toLowerCase(Locale.ROOT)).with(p));
+    return Stream.concat(mounts, patterns)
+        .map(t -> new MicChain(t, kit, input, booster, adapter))
+        .toList();
+  }
+
   private boolean phantom() {
     return input.map(i -> i.is(KitField.PHANTOM)).orElse(true);
   }
@@ -135,18 +157,14 @@ record MicChain(
     return input.map(i -> usual.withHighestGainDb(i.number(KitField.HIGHEST_GAIN))).orElse(usual);
   }
 
-  /** What is still to be paid for it. */
-  double price() {
-    double microphone = kit.map(MicChain::toPay).orElse(type.price());
-    return microphone
-        + Stream.of(input, booster, adapter)
-            .flatMap(Optional::stream)
-            .mapToDouble(MicChain::toPay)
-            .sum();
+  /** What is still to be paid for it, held by a mount. */
+  double price(Mount mount, Shelf shelf) {
+    return Need.of(this, mount, shelf).stream().mapToDouble(Need::price).sum();
   }
 
-  private static double toPay(Kit kit) {
-    return kit.is(KitField.OWNED) ? 0 : kit.number(KitField.PRICE);
+  /** Whether it lies on a table by itself. */
+  boolean flat() {
+    return type.id().equals(FLAT);
   }
 
   /** What fits and what does not. */
@@ -182,18 +200,23 @@ record MicChain(
                     "A shout is %.0f dB over what the microphone or its stage takes: use a pad, or go further off.",
                     -left)));
     all.add(cable(shelf));
+    all.add(level(heard, targets, shelf));
+    return all;
+  }
+
+  private MicPlanner.Check level(Heard heard, Margins targets, Shelf shelf) {
     double peak = heard.dbfs(heard.peakDbSpl());
     boolean hot = peak > -targets.safeDb() / 2;
-    all.add(
-        new MicPlanner.Check(
-            "level",
-            !hot,
-            Figures.say(
+    Optional<String> rate = otherRate(shelf);
+    return new MicPlanner.Check(
+        "level",
+        !hot && rate.isEmpty(),
+        Figures.say(
                 hot
                     ? "The loudest peak comes to %.0f dBFS: too hot, and nothing turns it down but distance."
                     : "The loudest peak comes to %.0f dBFS.",
-                peak)));
-    return all;
+                peak)
+            + rate.map(r -> " " + r).orElse(""));
   }
 
   private MicPlanner.Check connector() {
@@ -204,27 +227,42 @@ record MicChain(
     if (adapter.isPresent()) {
       return new MicPlanner.Check("connector", true, "With the " + adapter.get().name() + ".");
     }
-    String needs =
-        "An adapter from "
+    if (plugs(input.get())) {
+      return new MicPlanner.Check(
+          "connector", true, "It plugs into the " + input.get().name() + ".");
+    }
+    return new MicPlanner.Check(
+        "connector",
+        false,
+        adapterWanted()
+                .map(n -> Figures.capital(n.what()) + " is needed")
+                .orElse("Nothing adapts it")
+            + " to plug "
             + type.connector().label()
-            + " to "
-            + String.join(" or ", connectors(input.get()))
-            + " is needed";
-    return plugs(input.get())
-        ? new MicPlanner.Check("connector", true, "It plugs into the " + input.get().name() + ".")
-        : new MicPlanner.Check(
-            "connector",
-            false,
-            type.connector() == Connector.TRS35
-                ? needs + ": a plug of three contacts stays silent in a socket of four."
-                : needs + ".");
+            + " into "
+            + connectors(input.get()).stream()
+                .map(key -> KitField.label(key))
+                .collect(Collectors.joining(" or "))
+            + (type.connector() == Connector.TRS35
+                ? ": a plug of three contacts stays silent in a socket of four."
+                : "."));
+  }
+
+  /** The adapter that the plug wants; empty where it fits, or none is made. */
+  Optional<Need> adapterWanted() {
+    if (input.isEmpty() || adapter.isPresent() || plugs(input.get())) {
+      return Optional.empty();
+    }
+    return connectors(input.get()).stream()
+        .flatMap(to -> Need.adapter(type.connector(), to).stream())
+        .findFirst();
   }
 
   private MicPlanner.Check power() {
     return switch (type.power()) {
       case PHANTOM ->
           phantom()
-              ? new MicPlanner.Check("power", true, "Phantom power from the input.")
+              ? new MicPlanner.Check("power", true, "Phantom power from the input." + cells())
               : new MicPlanner.Check(
                   "power", false, "It needs phantom power, which the input does not give.");
       case PLUG_IN ->
@@ -236,10 +274,38 @@ record MicChain(
                   "It needs plug-in power, which the input does not give: a battery adapter, or a recorder.");
       case BATTERY ->
           new MicPlanner.Check(
-              "power", true, "Its own cells: fresh ones before a take, spare ones beside it.");
+              "power",
+              true,
+              "Its own cells: fresh ones before a take, spare ones beside it. A charger that is plugged in meanwhile may hum: listen"
+                  + " for it.");
       case USB -> new MicPlanner.Check("power", true, "From USB.");
       case NONE -> new MicPlanner.Check("power", true, "It needs none.");
     };
+  }
+
+  /** Phantom power for one microphone takes about half of what cells give (common practice). */
+  private String cells() {
+    return input.filter(i -> i.is(KitField.CELLS)).isPresent()
+        ? " From cells it lasts about half as long: full ones for each session, or a charger, if that does not hum."
+        : "";
+  }
+
+  /** What is to run beside it at another rate. */
+  private Optional<String> otherRate(Shelf shelf) {
+    Optional<String> own = input.flatMap(i -> i.text(KitField.RATE));
+    return own.flatMap(rate ->
+        shelf.inputs().stream()
+            .filter(i -> i.text(KitField.RATE).filter(r -> !r.equals(rate)).isPresent())
+            .findFirst()
+            .map(i ->
+                input.get().name()
+                    + " records at "
+                    + rate
+                    + " Hz, "
+                    + i.name()
+                    + " at "
+                    + i.text(KitField.RATE).orElseThrow()
+                    + ": set both alike, or they run apart."));
   }
 
   private MicPlanner.Check cable(Shelf shelf) {

@@ -2,8 +2,11 @@ package nullroom.core.plan.mic;
 
 import java.util.Optional;
 import java.util.stream.IntStream;
+import nullroom.core.acoustics.Octave;
+import nullroom.core.acoustics.Pattern;
 import nullroom.core.book.RoomBook;
 import nullroom.core.book.Shelf;
+import nullroom.core.book.Staging;
 import nullroom.core.plan.mic.MicPlanner.Ranked;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
@@ -12,24 +15,57 @@ import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 
 /**
- * What a microphone comes short of the targets over the upright plane through the lips, along where
- * the talker looks.
+ * How a microphone does over a plane through the lips along where the talker looks, pointed at the
+ * lips and with the right gain at each place.
  *
- * @param alongMetres from the lips, ahead
- * @param upMetres from the floor
- * @param shortDb row by row of {@code upMetres}; NaN out of the room
- * @param blocked why a place is not to be had: picture, breath, reach or room; empty where it is
+ * @param plane which one
+ * @param alongMetres columns: from the lips, ahead
+ * @param acrossMetres rows: from the floor up where the plane is upright, else to the talker's left
+ * @param shortDb what is missing of the targets, row by row; NaN out of the room
+ * @param overDb by margin, what that has over its target; NaN out of the room
+ * @param blocks why a place is not to be had
  */
 @SuppressWarnings("ArrayRecordComponent") // never compared
 public record MicMap(
-    double[] alongMetres, double[] upMetres, double[][] shortDb, String[][] blocked) {
-  private static final int ALONG = 60;
-  private static final int UP = 40;
+    Plane plane,
+    double[] alongMetres,
+    double[] acrossMetres,
+    double[][] shortDb,
+    double[][][] overDb,
+    Block[][] blocks) {
+  /** Where it is cut. */
+  public enum Plane {
+    /** Upright. */
+    SIDE,
+    /** Level, at a height. */
+    ABOVE
+  }
+
+  /** Why a place is not to be had. */
+  public enum Block {
+    NONE,
+    PICTURE,
+    BREATH,
+    REACH,
+    ROOM
+  }
+
+  private static final int COLUMNS = 60;
+  private static final int ROWS = 40;
   private static final double BEHIND_METRES = 0.6;
   private static final double AHEAD_METRES = 1.8;
 
+  /** Seen from above, the talker is nearer to the middle. */
+  private static final double ASIDE_METRES = 1.2;
+
   /** The breath goes ahead, so wide. */
   private static final double BREATH_DEGREES = 30;
+
+  /** The octave that booms. */
+  private static final int BOOM_OCTAVE = 1;
+
+  /** More of it by the nearness of the mouth is heard as boom (common practice). */
+  private static final double BOOM_DB = 6;
 
   /**
    * Maps one of a ranking.
@@ -37,46 +73,94 @@ public record MicMap(
    * @param book that was ranked
    */
   public static MicMap of(RoomBook book, Shelf shelf, Ranked ranked) {
-    Room room = ranked.room();
-    Point lips = room.requireTalker().at();
-    Point ahead = new Aim(room.requireTalker().aim().azimuthDegrees(), 0).direction();
-    double top = room.heightAt(lips);
-    double[] along =
-        IntStream.range(0, ALONG)
-            .mapToDouble(i -> -BEHIND_METRES + i * (BEHIND_METRES + AHEAD_METRES) / (ALONG - 1))
-            .toArray();
-    double[] up = IntStream.range(0, UP).mapToDouble(j -> (j + 0.5) * top / UP).toArray();
-    double[][] missing = new double[UP][ALONG];
-    String[][] blocked = new String[UP][ALONG];
-    MicPlaces places = new MicPlaces(room, shelf);
-    Margins targets = book.goal().targets();
-    IntStream.range(0, UP * ALONG)
-        .parallel()
-        .forEach(k -> {
-          int j = k / ALONG;
-          int i = k % ALONG;
-          Point flat = lips.plus(ahead, along[i]);
-          Point at = new Point(flat.x(), flat.y(), up[j]);
-          Optional<Heard> heard = MicPlanner.heardAt(book, ranked, at);
-          missing[j][i] = heard.map(h -> MicPlanner.shortDb(h, targets)).orElse(Double.NaN);
-          blocked[j][i] = heard.isEmpty() ? "room" : why(places, room, at, lips, ranked.close());
-        });
-    return new MicMap(along, up, missing, blocked);
+    return of(book, shelf, ranked.room(), ranked.staging(), ranked.close(), Plane.SIDE, 0);
   }
 
-  private static String why(MicPlaces places, Room room, Point at, Point lips, boolean close) {
+  /**
+   * Maps the microphone of a room.
+   *
+   * @param book whose room is much the same
+   * @param staging of its chain
+   * @param close whether it is made for close talk
+   * @param level of the plane over the floor, where that is level, metres
+   */
+  public static MicMap of(
+      RoomBook book,
+      Shelf shelf,
+      Room room,
+      Staging staging,
+      boolean close,
+      Plane plane,
+      double level) {
+    Point lips = room.requireTalker().at();
+    Point ahead = new Aim(room.requireTalker().aim().azimuthDegrees(), 0).direction();
+    Point left = new Point(-ahead.y(), ahead.x(), 0);
+    double top = room.heightAt(lips);
+    double[] along =
+        IntStream.range(0, COLUMNS)
+            .mapToDouble(i -> -BEHIND_METRES + i * (BEHIND_METRES + AHEAD_METRES) / (COLUMNS - 1))
+            .toArray();
+    double[] across =
+        IntStream.range(0, ROWS)
+            .mapToDouble(j ->
+                plane == Plane.SIDE
+                    ? (j + 0.5) * top / ROWS
+                    : ASIDE_METRES * (2.0 * j / (ROWS - 1) - 1))
+            .toArray();
+    double[][] missing = new double[ROWS][COLUMNS];
+    double[][][] over = new double[Margins.Kind.values().length][ROWS][COLUMNS];
+    Block[][] blocks = new Block[ROWS][COLUMNS];
+    MicPlaces places = new MicPlaces(room, shelf);
+    MicField field = new MicField(book, room, staging);
+    Margins targets = book.goal().targets();
+    IntStream.range(0, ROWS * COLUMNS)
+        .parallel()
+        .forEach(k -> {
+          int j = k / COLUMNS;
+          int i = k % COLUMNS;
+          Point flat = lips.plus(ahead, along[i]);
+          Point at =
+              plane == Plane.SIDE
+                  ? new Point(flat.x(), flat.y(), across[j])
+                  : new Point(flat.x(), flat.y(), level).plus(left, across[j]);
+          Optional<Margins> heard = field.at(at).map(Heard::margins);
+          missing[j][i] = heard.map(m -> MicPlanner.shortDb(m, targets)).orElse(Double.NaN);
+          for (Margins.Kind kind : Margins.Kind.values()) {
+            over[kind.ordinal()][j][i] = heard.map(m -> m.over(targets, kind)).orElse(Double.NaN);
+          }
+          blocks[j][i] = heard.isEmpty() ? Block.ROOM : why(places, room, at, close);
+        });
+    return new MicMap(plane, along, across, missing, over, blocks);
+  }
+
+  /** Why a place is not to be had for the microphone of a room. */
+  public static Block why(Room room, Shelf shelf, Point at, boolean close) {
+    boolean free = room.holds(at) && room.furniture().stream().noneMatch(f -> f.holds(at));
+    return free ? why(new MicPlaces(room, shelf), room, at, close) : Block.ROOM;
+  }
+
+  private static Block why(MicPlaces places, Room room, Point at, boolean close) {
     if (places.framed(at)) {
-      return "picture";
+      return Block.PICTURE;
     }
-    Point out = at.minus(lips);
+    Point out = at.minus(room.requireTalker().at());
     boolean near = out.length() < MicPlaces.nearest(close);
     boolean breath =
         !close
             && out.length() < 2 * MicPlaces.NEAREST_METRES
             && room.requireTalker().aim().angleTo(out) < BREATH_DEGREES;
-    if (near || breath) {
-      return "breath";
+    return near || breath ? Block.BREATH : places.reached(at) ? Block.NONE : Block.REACH;
+  }
+
+  /** Nearer than this the microphone of a room booms, metres; 0 where its pattern never does. */
+  public static double boomMetres(Room room) {
+    Pattern pattern = room.requireMicrophone().capture().pattern();
+    double speed = room.air().speedOfSound();
+    double hz = Octave.exactHz(BOOM_OCTAVE);
+    double metres = 0;
+    for (double d = 0.01; d < 1 && pattern.nearGainDb(0, hz, d, speed) > BOOM_DB; d += 0.01) {
+      metres = d;
     }
-    return places.reached(at) ? "" : "reach";
+    return metres;
   }
 }

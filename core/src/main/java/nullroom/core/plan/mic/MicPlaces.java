@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Mount;
@@ -62,10 +63,14 @@ final class MicPlaces {
   record MicPlace(Mount mount, Point at, Aim aim, Optional<Ride> ride) {
     /** The room with this microphone there and no other. */
     Room with(Room room, Capture capture) {
-      Member<PlacedMicrophone> member =
-          new Member<>(SetUp.MICROPHONE, new PlacedMicrophone(at, aim, capture)).riding(ride);
-      return room.with(room.setUp().withMicrophones(List.of(member)));
+      return alone(room, new PlacedMicrophone(at, aim, capture), ride);
     }
+  }
+
+  /** The room with a microphone and no other. */
+  static Room alone(Room room, PlacedMicrophone microphone, Optional<Ride> ride) {
+    Member<PlacedMicrophone> member = new Member<>(SetUp.MICROPHONE, microphone).riding(ride);
+    return room.with(room.setUp().withMicrophones(List.of(member)));
   }
 
   MicPlaces(Room room, Shelf shelf) {
@@ -156,6 +161,15 @@ final class MicPlaces {
     return all;
   }
 
+  /**
+   * How near to the lips the pictures let anything come in a direction; empty where the room ends
+   * before that, or something is in the way of all.
+   */
+  OptionalDouble nearest(Point out) {
+    double metres = nearest(out, NEAREST_METRES, p -> true);
+    return metres < FURTHEST_METRES ? OptionalDouble.of(metres) : OptionalDouble.empty();
+  }
+
   private double nearest(Point out, double from, Held held) {
     for (double metres = from; metres < FURTHEST_METRES; metres += STEP_METRES) {
       Point p = talker.at().plus(out, metres);
@@ -207,18 +221,31 @@ final class MicPlaces {
 
   /** Inside the room, in nothing, and in no camera's picture. */
   boolean free(Point p) {
-    return room.holds(p) && room.furniture().stream().noneMatch(f -> f.holds(p)) && !framed(p);
+    return !framed(p) && room.holds(p) && room.furniture().stream().noneMatch(f -> f.holds(p));
   }
 
   /** Whether a camera has it in its picture. */
   boolean framed(Point p) {
-    return room.setUp().cameras().stream().map(Member::it).anyMatch((Camera c) -> c.frames(p));
+    for (Member<Camera> camera : room.setUp().cameras()) { // asked thousands of times
+      if (camera.it().frames(p)) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** Whether the boom reaches it from a point of the floor outside the picture. */
   boolean reached(Point p) {
     double reach = shelf.boomMetres();
-    return floor.stream().anyMatch(f -> f.distanceTo(p) <= reach);
+    double across = reach * reach - p.z() * p.z();
+    for (Point f : floor) { // asked thousands of times
+      double dx = p.x() - f.x();
+      double dy = p.y() - f.y();
+      if (dx * dx + dy * dy <= across) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** Whether a stand finds the floor under it. */

@@ -11,15 +11,14 @@ import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Mount;
-import nullroom.core.acoustics.Octave;
 import nullroom.core.book.Hearing;
 import nullroom.core.book.RoomBook;
 import nullroom.core.book.Shelf;
 import nullroom.core.book.Staging;
+import nullroom.core.plan.Sway;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
-import nullroom.core.room.Aim;
-import nullroom.core.room.PlacedMicrophone;
+import nullroom.core.predict.QuickReplies;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 
@@ -37,6 +36,8 @@ public final class MicPlanner {
   private final Margins targets;
   private final MicPlaces places;
   private final Capture now;
+  private final Hearing hearing;
+  private final QuickReplies replies;
 
   /**
    * A microphone at its best place.
@@ -47,9 +48,23 @@ public final class MicPlanner {
    * @param room with it there, at the right gain
    * @param heard there
    * @param shortDb what is missing of the three targets, added
+   * @param sway what leaning and turning cost there
+   * @param staging with the gain that its input has
    */
   public record Ranked(
-      Chain chain, Mount mount, boolean close, Room room, Heard heard, double shortDb) {}
+      Chain chain,
+      Mount mount,
+      boolean close,
+      Room room,
+      Heard heard,
+      double shortDb,
+      Sway sway,
+      Staging staging) {
+    /** From the lips to the capsule. */
+    public double metres() {
+      return room.requireMicrophone().at().distanceTo(room.requireTalker().at());
+    }
+  }
 
   /**
    * A chain in words.
@@ -57,7 +72,7 @@ public final class MicPlanner {
    * @param microphone name of it
    * @param input name of it; empty where none is named
    * @param booster name of it; empty where none is needed
-   * @param price still to be paid
+   * @param needs all that it takes, with what is still to be paid for each
    * @param checks what fits and what does not
    * @param why it is where it is in the ranking
    */
@@ -65,9 +80,14 @@ public final class MicPlanner {
       String microphone,
       Optional<String> input,
       Optional<String> booster,
-      double price,
+      List<Need> needs,
       List<Check> checks,
-      List<String> why) {}
+      List<String> why) {
+    /** Still to be paid. */
+    public double price() {
+      return needs.stream().mapToDouble(Need::price).sum();
+    }
+  }
 
   /**
    * One thing that must fit.
@@ -116,6 +136,8 @@ public final class MicPlanner {
     targets = book.goal().targets();
     places = new MicPlaces(filmed, shelf);
     now = filmed.requireMicrophone().capture();
+    hearing = Hearing.quick(this.book);
+    replies = hearing.replies();
   }
 
   /** With a camera for the shot, where there is none. */
@@ -132,11 +154,25 @@ public final class MicPlanner {
    * @throws Trouble.BadField where talker or microphone is missing
    */
   public static Result rank(RoomBook book, Shelf shelf, Progress progress) {
-    return new MicPlanner(book, shelf).rank(progress);
+    return new MicPlanner(book, shelf).rank(MicChain.of(shelf), progress);
   }
 
-  private Result rank(Progress progress) {
-    List<MicChain> chains = MicChain.of(shelf);
+  /**
+   * The same microphone otherwise: by each mount that it has, and its capsule with each other
+   * pattern, each at its best place; best first.
+   *
+   * @param microphone name of one that is ranked
+   */
+  public static List<Ranked> otherwise(RoomBook book, Shelf shelf, String microphone) {
+    List<MicChain> all =
+        MicChain.of(shelf).stream()
+            .filter(c -> c.type().label().equals(microphone))
+            .flatMap(chain -> chain.otherwise().stream())
+            .toList();
+    return new MicPlanner(book, shelf).rank(all, Progress.NONE).ranking();
+  }
+
+  private Result rank(List<MicChain> chains, Progress progress) {
     Map<MicPlaces.MicPlace, List<MicChain>> there = new LinkedHashMap<>();
     for (MicChain chain : chains) {
       for (Mount mount : chain.type().mounts()) {
@@ -157,25 +193,14 @@ public final class MicPlanner {
     }
     List<String> warnings = new ArrayList<>();
     for (MicChain chain : chains) {
+      MicWords.doubt(chain).ifPresent(warnings::add);
       if (!best.containsKey(key(chain))) {
-        warnings.add(nowhere(chain));
+        warnings.add(NoPlace.words(chain, book.room(), shelf));
       }
     }
     return new Result(
         best.values().stream().sorted(order()).map(this::ranked).toList(),
         warnings.stream().distinct().toList());
-  }
-
-  private String nowhere(MicChain chain) {
-    boolean lens = !book.room().setUp().cameras().isEmpty();
-    return "“"
-        + chain.type().label()
-        + "” finds no place: "
-        + (chain.type().mounts().contains(Mount.BOOM) || chain.type().mounts().contains(Mount.STAND)
-            ? lens
-                ? "the picture leaves none within reach. Tighten the frame, or lengthen the boom."
-                : "nothing is within reach."
-            : "what could hold it is not in the room.");
   }
 
   /** One entry for each microphone and input. */
@@ -195,21 +220,21 @@ public final class MicPlanner {
     } catch (Trouble.BadField _) { // somebody else is there
       return List.of();
     }
-    List<Heard> heard = Hearing.quick(book.with(room)).heard(captures);
+    List<Heard> heard = hearing.heard(room, captures, replies);
     List<Trial> all = new ArrayList<>();
     for (int k = 0; k < chains.size(); k++) {
       Staging staging = chains.get(k).staging(book.levels().staging());
       Heard right = heard.get(k).withGainDb(staging.rightGainDb(heard.get(k), targets));
-      all.add(new Trial(chains.get(k), place, right, shortDb(right, targets)));
+      all.add(new Trial(chains.get(k), place, right, shortDb(right.margins(), targets)));
     }
     return all;
   }
 
   /** What is missing of the targets, added. */
-  static double shortDb(Heard heard, Margins targets) {
+  static double shortDb(Margins margins, Margins targets) {
     double sum = 0;
     for (Margins.Kind kind : Margins.Kind.values()) {
-      sum += Math.max(0, -heard.margins().over(targets, kind));
+      sum += Math.max(0, -margins.over(targets, kind));
     }
     return sum;
   }
@@ -217,61 +242,38 @@ public final class MicPlanner {
   private Comparator<Trial> order() {
     return Comparator.comparingLong((Trial t) -> Math.round(t.shortDb() / SAME_DB))
         .thenComparingDouble(t -> -t.over(targets))
-        .thenComparingDouble(t -> t.chain().price());
+        .thenComparingDouble(t -> t.chain().price(t.place().mount(), shelf));
   }
 
   private Ranked ranked(Trial trial) {
     MicChain chain = trial.chain();
+    Mount mount = trial.place().mount();
     Room room = trial.place().with(book.room(), trial.heard().capture());
+    Heard heard = Hearing.quick(book.with(room)).heard();
+    Sway sway =
+        Sway.of(
+            moved ->
+                hearing
+                    .heard(moved, List.of(moved.requireMicrophone().capture()), replies)
+                    .getFirst(),
+            room);
     Chain told =
         new Chain(
             chain.type().label(),
             chain.input().map(k -> k.name()),
             chain.booster().map(k -> k.name()),
-            chain.price(),
-            chain.checks(trial.heard(), targets, book.levels().staging(), shelf),
-            why(trial));
+            Need.of(chain, mount, shelf),
+            chain.checks(heard, targets, book.levels().staging(), shelf),
+            MicWords.why(heard, targets, chain, mount, sway));
     return new Ranked(
-        told, trial.place().mount(), chain.close(), room, trial.heard(), trial.shortDb());
-  }
-
-  private List<String> why(Trial trial) {
-    Heard heard = trial.heard();
-    List<String> why = new ArrayList<>();
-    double metres = trial.place().at().distanceTo(book.room().requireTalker().at());
-    Margins.Kind weakest = heard.margins().weakest(targets);
-    double over = heard.margins().over(targets, weakest);
-    why.add(
-        Figures.say(
-            "%s at %.0f cm: %s is the weakest, %.1f dB %s its target.",
-            Figures.capital(Figures.word(trial.place().mount())),
-            100 * metres,
-            Figures.word(weakest),
-            Math.abs(over),
-            over < 0 ? "under" : "over"));
-    if (heard.margins().over(targets, Margins.Kind.CLEAR) < 0) {
-      why.add(
-          Figures.say(
-              "At %.1f m the room is too loud beside the voice: Clear %.1f dB.",
-              metres, heard.margins().clearDb()));
-    }
-    if (heard.margins().over(targets, Margins.Kind.QUIET) < 0) {
-      why.add(
-          Figures.say(
-              "Quiet %.1f dB: the loudest of the noises is %s.",
-              heard.margins().quietDb(), loudest(heard)));
-    }
-    return why;
-  }
-
-  private static String loudest(Heard heard) {
-    double room = Octave.aWeightedSum(heard.placeNoiseDbSpl());
-    double self = Octave.aWeightedSum(heard.selfNoiseDbSpl());
-    double hiss = Octave.aWeightedSum(heard.preampNoiseDbSpl());
-    if (room >= self && room >= hiss) {
-      return "the room’s";
-    }
-    return self >= hiss ? "the microphone’s own" : "the input’s hiss";
+        told,
+        mount,
+        chain.close(),
+        room,
+        heard,
+        trial.shortDb(),
+        sway,
+        chain.staging(book.levels().staging()));
   }
 
   /**
@@ -281,37 +283,17 @@ public final class MicPlanner {
    */
   public static List<AtDistance> distances(RoomBook book, Ranked ranked) {
     Point lips = ranked.room().requireTalker().at();
-    PlacedMicrophone best = ranked.room().requireMicrophone();
-    Point out = best.at().minus(lips);
+    Point out = ranked.room().requireMicrophone().at().minus(lips);
     double metres = Math.max(LEAST_METRES, out.length());
+    MicField field = new MicField(book, ranked.room(), ranked.staging());
     List<AtDistance> all = new ArrayList<>();
     for (double d = LEAST_METRES; d <= MOST_METRES; d *= DISTANCE_STEP) {
-      Point at = lips.plus(out, d / metres);
-      at(book, ranked, at, d).ifPresent(all::add);
+      double at = d;
+      field
+          .at(lips.plus(out, d / metres))
+          .ifPresent(heard -> all.add(new AtDistance(at, heard.margins())));
     }
     return all;
-  }
-
-  private static Optional<AtDistance> at(RoomBook book, Ranked ranked, Point at, double metres) {
-    return heardAt(book, ranked, at).map(h -> new AtDistance(metres, h.margins()));
-  }
-
-  /**
-   * What a ranked microphone hears elsewhere, pointed at the lips, with the right gain there; empty
-   * where it cannot be.
-   */
-  static Optional<Heard> heardAt(RoomBook book, Ranked ranked, Point at) {
-    Room room = ranked.room();
-    if (!room.holds(at) || room.furniture().stream().anyMatch(f -> f.holds(at))) {
-      return Optional.empty();
-    }
-    Point lips = room.requireTalker().at();
-    Capture capture = room.requireMicrophone().capture();
-    MicPlaces.MicPlace place =
-        new MicPlaces.MicPlace(ranked.mount(), at, Aim.along(lips.minus(at)), Optional.empty());
-    Heard heard = Hearing.quick(book.with(place.with(room, capture))).heard();
-    return Optional.of(
-        heard.withGainDb(book.levels().staging().rightGainDb(heard, book.goal().targets())));
   }
 
   /**

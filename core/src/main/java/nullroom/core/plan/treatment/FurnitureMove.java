@@ -44,7 +44,7 @@ record FurnitureMove(String name, Point to, Room room) {
     }
     for (int k = 0; k < room.furniture().size(); k++) {
       Furniture piece = room.furniture().get(k);
-      if (piece.corner().z() == 0 && area(piece) >= LEAST_SQUARE_METRES && !Limits.shines(piece)) {
+      if (piece.corner().z() == 0 && area(piece) >= LEAST_SQUARE_METRES && !piece.shines()) {
         for (Point to : places(room, piece)) {
           moved(room, hand, k, to).ifPresent(all::add);
         }

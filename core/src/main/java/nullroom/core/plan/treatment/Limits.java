@@ -103,10 +103,10 @@ final class Limits {
   private boolean unlit(Patch patch) {
     Point talker = room.requireTalker().at();
     for (Furniture lamp : room.furniture()) {
-      if (!shines(lamp)) {
+      if (!lamp.shines()) {
         continue;
       }
-      Point at = middle(lamp);
+      Point at = lamp.middle();
       Point light = talker.minus(at);
       for (Point corner : patch.corners()) {
         Point to = inRoom(patch, corner).minus(at);
@@ -118,17 +118,6 @@ final class Limits {
     return true;
   }
 
-  static boolean shines(Furniture piece) {
-    return piece.name().contains("lamp")
-        || piece.name().contains("softbox")
-        || piece.name().contains("light");
-  }
-
-  private static Point middle(Furniture piece) {
-    return Outline.centre(piece.plan())
-        .plus(new Point(0, 0, 1), (piece.corner().z() + piece.top()) / 2);
-  }
-
   /** Whether a lamp or a microphone that hangs close under the ceiling keeps its space there. */
   private boolean leavesOverhead(Patch patch) {
     if (!(patch.surface() instanceof Surface.Ceiling)) {
@@ -136,7 +125,7 @@ final class Limits {
     }
     for (Furniture piece : room.furniture()) {
       if (piece.corner().z() > SharedSpace.OVERHEAD_METRES
-          && room.heightAt(middle(piece)) - piece.top() < UNDER_CEILING_METRES
+          && room.heightAt(piece.middle()) - piece.top() < UNDER_CEILING_METRES
           && piece.plan().stream().anyMatch(c -> near(patch, c))) {
         return false;
       }

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import nullroom.core.TestRooms;
 import nullroom.core.acoustics.MicrophoneType;
+import nullroom.core.acoustics.Mount;
 import nullroom.core.book.Goal;
 import nullroom.core.book.Hearing;
 import nullroom.core.book.Kit;
@@ -116,7 +117,7 @@ class MicChainTest {
     MicChain chain = MicChain.of(shelf).getFirst();
     assertThat(chain.adapter()).contains(adapter);
     assertThat(ok(checks(chain, shelf), "connector")).isTrue();
-    assertThat(chain.price()).isEqualTo(12);
+    assertThat(chain.price(Mount.CLIP, shelf)).isEqualTo(12);
   }
 
   @Test

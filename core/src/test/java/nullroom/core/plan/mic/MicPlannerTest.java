@@ -193,13 +193,13 @@ class MicPlannerTest {
     MicPlanner.Ranked omni = entry(ranked(book, Shelf.EMPTY), "Small condenser, omni");
     MicMap map = MicMap.of(book, Shelf.EMPTY, omni);
     assertThat(map.shortDb()).hasDimensions(40, 60);
-    assertThat(map.blocked()).hasDimensions(40, 60);
+    assertThat(map.blocks()).hasDimensions(40, 60);
     Point lips = book.room().requireTalker().at();
     Camera camera = book.room().camera().orElseThrow();
     for (int j = 0; j < 40; j += 3) {
       for (int i = 0; i < 60; i += 3) {
-        Point at = new Point(lips.x() + map.alongMetres()[i], lips.y(), map.upMetres()[j]);
-        boolean picture = map.blocked()[j][i].equals("picture");
+        Point at = new Point(lips.x() + map.alongMetres()[i], lips.y(), map.acrossMetres()[j]);
+        boolean picture = map.blocks()[j][i] == MicMap.Block.PICTURE;
         assertThat(picture).isEqualTo(book.room().holds(at) && camera.frames(at));
       }
     }
@@ -214,6 +214,9 @@ class MicPlannerTest {
             .withReach(0, 1);
     MicPlanner.Result found = ranked(book(0.1), shelf);
     assertThat(found.ranking()).isEmpty();
-    assertThat(found.warnings()).singleElement().asString().contains("lengthen the boom");
+    assertThat(found.warnings())
+        .singleElement()
+        .asString()
+        .contains("A boom of 0.5 m would bring it to");
   }
 }
