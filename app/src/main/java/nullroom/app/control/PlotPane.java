@@ -89,7 +89,7 @@ public abstract class PlotPane extends Pane {
    * @param moved told where it is
    * @param end told once, when the button is up
    */
-  final void follow(Consumer<MouseEvent> moved, Runnable end) {
+  protected final void follow(Consumer<MouseEvent> moved, Runnable end) {
     Scene scene = getScene();
     scene.addEventFilter(
         MouseEvent.ANY,

@@ -97,7 +97,7 @@ public final class Composition {
     ring = new RingModel(context);
     room = new RoomModel(context, background);
     dress = new DressModel(context);
-    mic = new MicModel(context);
+    mic = new MicModel(context, background);
     level = new LevelModel(context);
     stations =
         List.of(

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.Executor;
+import java.util.concurrent.ForkJoinPool;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import nullroom.app.shell.StationContext;
@@ -25,6 +27,7 @@ import nullroom.core.predict.Margins;
 import nullroom.core.room.Aim;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
+import nullroom.core.room.Room;
 import nullroom.core.room.Talker;
 
 /** What the microphone station knows and can do. */
@@ -34,16 +37,27 @@ public final class MicModel {
 
   private final StationContext context;
   private final StationText say;
-  private final ObjectProperty<MicPage> page = new SimpleObjectProperty<>(MicPage.HERE);
+  private final ObjectProperty<MicPage> page = new SimpleObjectProperty<>(MicPage.ZONE);
   private final ShelfModel shelf;
+  private final ZoneModel zone;
+  private final RankModel rank;
+  private final VoicesModel voices;
   private long rankedAt = -1;
   private List<Choice> ranking = List.of();
   private List<Choice> others = List.of();
 
   /** A model that works with a context. */
   public MicModel(StationContext context) {
+    this(context, ForkJoinPool.commonPool());
+  }
+
+  /** A model that works long things out elsewhere. */
+  public MicModel(StationContext context, Executor background) {
     this.context = context;
     shelf = new ShelfModel(context);
+    zone = new ZoneModel(context, background);
+    rank = new RankModel(context, background);
+    voices = new VoicesModel(context, background);
     say =
         StationText.of(
             context.session(),
@@ -51,7 +65,8 @@ public final class MicModel {
             this::sayMeaning,
             () -> context.units().get().near(distanceMetres()),
             () -> context.session().ladder().whyOf("voice"),
-            context.units());
+            context.units(),
+            rank.rankingProperty());
   }
 
   /** The page shown. */
@@ -62,6 +77,38 @@ public final class MicModel {
   /** What there is to record with. */
   public ShelfModel shelf() {
     return shelf;
+  }
+
+  ZoneModel zone() {
+    return zone;
+  }
+
+  RankModel rank() {
+    return rank;
+  }
+
+  VoicesModel voices() {
+    return voices;
+  }
+
+  /** All of a book that decides where a microphone does best, but where it is now. */
+  static List<Object> inputs(RoomBook book) {
+    Room room = book.room();
+    return List.of(
+        room.enclosure(),
+        room.finishes(),
+        room.contents(),
+        room.noise(),
+        room.setUp().talkers(),
+        room.setUp().cameras(),
+        room.setUp().loudspeakers(),
+        room.setUp().judged(),
+        room.requireMicrophone().capture().withGainDb(0),
+        book.goal(),
+        book.levels(),
+        book.listening(),
+        book.decays(),
+        book.shelf());
   }
 
   /** Whether the user's own microphones are compared, in place of the generic classes. */
@@ -122,17 +169,17 @@ public final class MicModel {
    * same here the first stands for all.
    */
   public List<Choice> choices() {
-    rank();
+    rankHere();
     return ranking;
   }
 
   /** The generic classes beside the shelf, ranked alike; none where there is no shelf. */
   public List<Choice> others() {
-    rank();
+    rankHere();
     return others;
   }
 
-  private void rank() {
+  private void rankHere() {
     long now = context.session().revisionProperty().get();
     if (now == rankedAt) {
       return;
@@ -235,6 +282,33 @@ public final class MicModel {
                 ? "Nothing else on your shelf does better here."
                 : "No other type does better here."
             : hint(best);
+    return seen() + said(weakest, hint) + atItsBest();
+  }
+
+  private String seen() {
+    boolean seen =
+        book().room().setUp().worn().isEmpty()
+            && book().room().setUp().cameras().stream()
+                .anyMatch(c -> c.it().frames(microphone().at()));
+    return seen ? "It is in the picture. " : "";
+  }
+
+  /** What the ranking says, where that is of now. */
+  private String atItsBest() {
+    return rank.best()
+        .map(r ->
+            Figures.say(
+                " Each at its best place, the %s is first: %s, %s%s.",
+                r.chain().microphone().toLowerCase(Locale.ROOT),
+                Figures.word(r.mount()),
+                context.units().get().near(r.metres()),
+                r.shortDb() < 0.05
+                    ? ", meets all three"
+                    : Figures.say(", %.1f dB short", r.shortDb())))
+        .orElse("");
+  }
+
+  private static String said(Margin weakest, String hint) {
     return switch (weakest.verdict()) {
       case MET ->
           Figures.say(

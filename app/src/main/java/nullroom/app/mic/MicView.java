@@ -21,6 +21,32 @@ public final class MicView {
 
   private static PageParts parts(MicPage page, MicModel model, StationContext context) {
     return switch (page) {
+      case ZONE -> {
+        ZonePage zone = new ZonePage(model.zone(), model.rank(), context);
+        yield new PageParts(zone.node(), zone.controls());
+      }
+      case BEST -> {
+        BestPage best = new BestPage(model.rank(), context);
+        yield new PageParts(best.node(), best.controls());
+      }
+      case DISTANCE -> {
+        DistancePage distance = new DistancePage(model.rank(), context);
+        yield new PageParts(distance.node(), distance.controls());
+      }
+      case FRAME -> {
+        FramePage frame = new FramePage(model.rank(), context);
+        yield new PageParts(frame.node(), frame.controls());
+      }
+      case CHAIN -> {
+        ChainPage chain = new ChainPage(model.rank(), context);
+        yield new PageParts(chain.node(), chain.controls());
+      }
+      case VOICES ->
+          new PageParts(new VoicesPage(model.voices(), model.rank(), context).node(), new HBox());
+      case MONEY -> {
+        MoneyPage money = new MoneyPage(context);
+        yield new PageParts(money.node(), money.controls());
+      }
       case HERE -> new PageParts(new HerePage(model, context).node(), new HBox());
       case SHELF -> {
         ShelfPage shelf = new ShelfPage(model.shelf(), context);

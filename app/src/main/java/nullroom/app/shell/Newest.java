@@ -29,7 +29,12 @@ public final class Newest {
    *     counts
    */
   public Newest(Executor executor, Consumer<String> onTrouble) {
-    this.executor = CompletableFuture.delayedExecutor(REST_MILLIS, TimeUnit.MILLISECONDS, executor);
+    this(executor, REST_MILLIS, onTrouble);
+  }
+
+  /** The same, begun once requests have rested for so long. */
+  public Newest(Executor executor, long restMillis, Consumer<String> onTrouble) {
+    this.executor = CompletableFuture.delayedExecutor(restMillis, TimeUnit.MILLISECONDS, executor);
     this.onTrouble = onTrouble;
   }
 

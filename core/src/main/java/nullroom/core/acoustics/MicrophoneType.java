@@ -38,6 +38,9 @@ public record MicrophoneType(
     Power power,
     List<Mount> mounts,
     double price) {
+  private static final List<String> CLOSE =
+      List.of("headset_usb", "dynamic_broadcast", "dynamic_handheld");
+
   /** The preamp that takes the place of none, where a microphone needs one: of a home interface. */
   private static final double USUAL_EIN_DBU = -125;
 
@@ -106,6 +109,11 @@ public record MicrophoneType(
         power,
         otherMounts,
         price);
+  }
+
+  /** Whether it is made to be spoken into at once. */
+  public boolean isForCloseTalk() {
+    return CLOSE.contains(id);
   }
 
   /** Whether microphones of its class are made with its pattern (common practice). */

@@ -148,8 +148,8 @@ public final class Hearing {
   }
 
   /**
-   * What the microphone would hear elsewhere in the room, by the quick answer, without what that
-   * stands on: its levels and margins are those of {@link #heard(Room)}.
+   * What the microphone would hear elsewhere in the room, without what that stands on: its levels
+   * and margins are those of {@link #heard(Room)}.
    *
    * @param moved the book's room but for where its talkers and microphones are
    * @param chains what the microphone would be
@@ -162,7 +162,12 @@ public final class Hearing {
         moved,
         chains,
         replies::of,
-        (changed, noisy, reply) -> {
+        (changed, noisy, quick) -> {
+          ReflectedSound reply =
+              refinement
+                  .filter(r -> r.holds(changed))
+                  .map(r -> r.of(changed, replies.seconds(), quick))
+                  .orElse(quick);
           Heard heard = Heard.of(noisy, replies.seconds(), reply);
           all.add(peak.isPresent() ? heard.withPeakDbSpl(peak.getAsDouble()) : heard);
         });

@@ -83,18 +83,24 @@ public record Camera(Point at, Aim aim, double focalMillimetres, double aspectRa
     return 2 * Math.toDegrees(Math.atan(halfWidth() / aspectRatio));
   }
 
-  /** Whether a point lies in its picture, were nothing before it. */
-  public boolean frames(Point p) {
+  /**
+   * A point as the lens sees it: metres to the right of its axis, metres over it, and metres away
+   * along it; negative behind the lens.
+   */
+  public Point seen(Point p) {
     Point forward = aim.direction();
     double azimuth = Math.toRadians(aim.azimuthDegrees());
     Point right = new Point(Math.sin(azimuth), -Math.cos(azimuth), 0);
     Point up = right.cross(forward);
     Point to = p.minus(at);
-    double depth = to.dot(forward);
-    double half = halfWidth() * depth;
-    return depth > 0
-        && Math.abs(to.dot(right)) <= half
-        && Math.abs(to.dot(up)) <= half / aspectRatio;
+    return new Point(to.dot(right), to.dot(up), to.dot(forward));
+  }
+
+  /** Whether a point lies in its picture, were nothing before it. */
+  public boolean frames(Point p) {
+    Point seen = seen(p);
+    double half = halfWidth() * seen.z();
+    return seen.z() > 0 && Math.abs(seen.x()) <= half && Math.abs(seen.y()) <= half / aspectRatio;
   }
 
   @Override

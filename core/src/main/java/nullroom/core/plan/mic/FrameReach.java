@@ -19,6 +19,7 @@ import nullroom.core.room.Talker;
  * squarely.
  *
  * @param camera name of it
+ * @param lens it
  * @param metres from the lens to that plane
  * @param widthMetres of the picture there
  * @param heightMetres of the picture there
@@ -36,6 +37,7 @@ import nullroom.core.room.Talker;
  */
 public record FrameReach(
     String camera,
+    Camera lens,
     double metres,
     double widthMetres,
     double heightMetres,
@@ -95,7 +97,7 @@ public record FrameReach(
     Camera camera = member.it();
     Talker talker = room.requireTalker();
     MicPlaces places = new MicPlaces(room, shelf);
-    double metres = depth(camera, talker.at());
+    double metres = camera.seen(talker.at()).z();
     double width = 2 * metres * Math.tan(Math.toRadians(camera.widthDegrees() / 2));
     double height = width / camera.aspectRatio();
     Point up = new Point(0, 0, 1);
@@ -104,6 +106,7 @@ public record FrameReach(
     OptionalDouble nearest = nearest(room, shelf);
     return new FrameReach(
         member.name(),
+        camera,
         metres,
         width,
         height,
@@ -118,17 +121,9 @@ public record FrameReach(
         buys(room, shelf, index, nearest));
   }
 
-  /** Along the lens's axis. */
-  private static double depth(Camera camera, Point lips) {
-    return lips.minus(camera.at()).dot(camera.aim().direction());
-  }
-
-  /** From the lips up to the picture's edge, as the crow flies across the axis. */
+  /** From the lips up to the picture's edge, across the axis. */
   private static double upperEdge(Camera camera, Point lips, double height) {
-    double azimuth = Math.toRadians(camera.aim().azimuthDegrees());
-    Point right = new Point(Math.sin(azimuth), -Math.cos(azimuth), 0);
-    Point up = right.cross(camera.aim().direction());
-    return height / 2 - lips.minus(camera.at()).dot(up);
+    return height / 2 - camera.seen(lips).y();
   }
 
   private static OptionalDouble nearest(Room room, Shelf shelf) {
@@ -140,7 +135,7 @@ public record FrameReach(
   private static List<Buy> buys(Room room, Shelf shelf, int index, OptionalDouble now) {
     Camera camera = room.setUp().cameras().get(index).it();
     Point lips = room.requireTalker().at();
-    double metres = depth(camera, lips);
+    double metres = camera.seen(lips).z();
     if (metres <= 0 || now.isEmpty()) {
       return List.of();
     }

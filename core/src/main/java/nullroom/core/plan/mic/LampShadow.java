@@ -10,7 +10,7 @@ import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 
 /** Where the shadow of a microphone falls that a lamp shines on. */
-final class LampShadow {
+public final class LampShadow {
   /** A head and what is about it that must stay lit. */
   private static final double HEAD_METRES = 0.15;
 
@@ -20,7 +20,7 @@ final class LampShadow {
   private LampShadow() {}
 
   /** One sentence for each lamp whose shadow is seen. */
-  static List<String> of(Room room) {
+  public static List<String> of(Room room) {
     Point microphone = room.requireMicrophone().at();
     List<String> all = new ArrayList<>();
     for (Furniture lamp : room.furniture()) {

@@ -39,10 +39,6 @@ record MicChain(
   /** Longer unbalanced leads catch hum (common practice). */
   private static final double LONG_LEAD_METRES = 3;
 
-  /** Classes that are made to be spoken into at once. */
-  private static final List<String> CLOSE =
-      List.of("headset_usb", "dynamic_broadcast", "dynamic_handheld");
-
   /** A microphone worn under cloth. */
   private static final String HIDDEN = "lav_hidden";
 
@@ -138,7 +134,7 @@ record MicChain(
 
   /** Whether it is made for close talk. */
   boolean close() {
-    return CLOSE.contains(type.id());
+    return type.isForCloseTalk();
   }
 
   boolean hidden() {

@@ -8,16 +8,17 @@ import nullroom.core.book.Staging;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.core.predict.QuickReplies;
+import nullroom.core.predict.Refinement;
 import nullroom.core.room.Aim;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 
 /**
- * What the microphone of a room hears wherever it is put, pointed at the lips, by the quick answer
- * and with the right gain there. Free to be asked on any thread.
+ * What the microphone of a room hears wherever it is put, pointed at the lips and with the right
+ * gain there. Free to be asked on any thread.
  */
-public final class MicField {
+final class MicField {
   private final Room room;
   private final Hearing hearing;
   private final QuickReplies replies;
@@ -32,9 +33,14 @@ public final class MicField {
    * @param room of the book, with that microphone
    * @param staging of it
    */
-  public MicField(RoomBook book, Room room, Staging staging) {
+  MicField(RoomBook book, Room room, Staging staging) {
+    this(book, room, staging, Optional.empty());
+  }
+
+  /** The same with what tracing found beyond the quick answer. */
+  MicField(RoomBook book, Room room, Staging staging, Optional<Refinement> refinement) {
     this.room = room;
-    hearing = Hearing.quick(book.with(room));
+    hearing = Hearing.of(book.with(room), refinement);
     replies = hearing.replies();
     this.staging = staging;
     targets = book.goal().targets();

@@ -10,6 +10,7 @@ import nullroom.core.book.Staging;
 import nullroom.core.plan.mic.MicPlanner.Ranked;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
+import nullroom.core.predict.Refinement;
 import nullroom.core.room.Aim;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
@@ -68,50 +69,55 @@ public record MicMap(
   private static final double BOOM_DB = 6;
 
   /**
-   * Maps one of a ranking.
+   * What is mapped.
+   *
+   * @param room with the microphone
+   * @param staging of its chain
+   * @param close whether it is made for close talk
+   * @param refinement what tracing found beyond the quick answer
+   */
+  public record Subject(
+      Room room, Staging staging, boolean close, Optional<Refinement> refinement) {}
+
+  /**
+   * Maps one of a ranking from the side, by the quick answer.
    *
    * @param book that was ranked
    */
   public static MicMap of(RoomBook book, Shelf shelf, Ranked ranked) {
-    return of(book, shelf, ranked.room(), ranked.staging(), ranked.close(), Plane.SIDE, 0);
+    Subject subject =
+        new Subject(ranked.room(), ranked.staging(), ranked.close(), Optional.empty());
+    return of(book, shelf, subject, Plane.SIDE, 0);
   }
 
   /**
-   * Maps the microphone of a room.
+   * Maps a microphone.
    *
    * @param book whose room is much the same
-   * @param staging of its chain
-   * @param close whether it is made for close talk
    * @param level of the plane over the floor, where that is level, metres
    */
-  public static MicMap of(
-      RoomBook book,
-      Shelf shelf,
-      Room room,
-      Staging staging,
-      boolean close,
-      Plane plane,
-      double level) {
+  public static MicMap of(RoomBook book, Shelf shelf, Subject subject, Plane plane, double level) {
+    Room room = subject.room();
     Point lips = room.requireTalker().at();
     Point ahead = new Aim(room.requireTalker().aim().azimuthDegrees(), 0).direction();
     Point left = new Point(-ahead.y(), ahead.x(), 0);
     double top = room.heightAt(lips);
     double[] along =
         IntStream.range(0, COLUMNS)
-            .mapToDouble(i -> -BEHIND_METRES + i * (BEHIND_METRES + AHEAD_METRES) / (COLUMNS - 1))
+            .mapToDouble(i -> -BEHIND_METRES + (i + 0.5) * (BEHIND_METRES + AHEAD_METRES) / COLUMNS)
             .toArray();
     double[] across =
         IntStream.range(0, ROWS)
             .mapToDouble(j ->
                 plane == Plane.SIDE
                     ? (j + 0.5) * top / ROWS
-                    : ASIDE_METRES * (2.0 * j / (ROWS - 1) - 1))
+                    : ASIDE_METRES * (2 * (j + 0.5) / ROWS - 1))
             .toArray();
     double[][] missing = new double[ROWS][COLUMNS];
     double[][][] over = new double[Margins.Kind.values().length][ROWS][COLUMNS];
     Block[][] blocks = new Block[ROWS][COLUMNS];
     MicPlaces places = new MicPlaces(room, shelf);
-    MicField field = new MicField(book, room, staging);
+    MicField field = new MicField(book, room, subject.staging(), subject.refinement());
     Margins targets = book.goal().targets();
     IntStream.range(0, ROWS * COLUMNS)
         .parallel()
@@ -128,7 +134,7 @@ public record MicMap(
           for (Margins.Kind kind : Margins.Kind.values()) {
             over[kind.ordinal()][j][i] = heard.map(m -> m.over(targets, kind)).orElse(Double.NaN);
           }
-          blocks[j][i] = heard.isEmpty() ? Block.ROOM : why(places, room, at, close);
+          blocks[j][i] = heard.isEmpty() ? Block.ROOM : why(places, room, at, subject.close());
         });
     return new MicMap(plane, along, across, missing, over, blocks);
   }

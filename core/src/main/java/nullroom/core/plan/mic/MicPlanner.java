@@ -264,7 +264,7 @@ public final class MicPlanner {
             chain.booster().map(k -> k.name()),
             Need.of(chain, mount, shelf),
             chain.checks(heard, targets, book.levels().staging(), shelf),
-            MicWords.why(heard, targets, chain, mount, sway));
+            MicWords.why(heard, targets, chain, mount, sway, places.framed(trial.place().at())));
     return new Ranked(
         told,
         mount,

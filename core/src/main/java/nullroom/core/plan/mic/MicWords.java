@@ -19,7 +19,8 @@ final class MicWords {
 
   private MicWords() {}
 
-  static List<String> why(Heard heard, Margins targets, MicChain chain, Mount mount, Sway sway) {
+  static List<String> why(
+      Heard heard, Margins targets, MicChain chain, Mount mount, Sway sway, boolean seen) {
     List<String> why = new ArrayList<>();
     double metres = heard.distanceMetres();
     Margins.Kind weakest = heard.margins().weakest(targets);
@@ -29,7 +30,7 @@ final class MicWords {
             "%s at %.0f cm: %s is the weakest, %.1f dB %s its target.",
             Figures.capital(Figures.word(mount)),
             100 * metres,
-            Figures.word(weakest),
+            Figures.capital(Figures.word(weakest)),
             Math.abs(over),
             over < 0 ? "under" : "over"));
     if (heard.margins().over(targets, Margins.Kind.CLEAR) < 0) {
@@ -58,6 +59,9 @@ final class MicWords {
           case BOOM, STAND, DESK ->
               "It stands where this frame leaves room: a wider one drives it back.";
         });
+    if (seen) {
+      why.add("It is seen in the picture.");
+    }
     return why;
   }
 

@@ -72,16 +72,18 @@ public record Shopping(
 
   /** Where the sound is no longer what holds a film back. */
   public boolean enough() {
-    return shortDb < MET_DB;
+    return shortDb < WORTH_DB;
   }
 
   /** What the end of it means. */
   public String verdict() {
     return enough()
-        ? Figures.say(
-            "The sound meets its three targets: from here it holds nothing back, and the other %.0f belong to light, picture or"
-                + " a fallback.",
-            left)
+        ? (shortDb < MET_DB
+                ? "The sound meets its three targets"
+                : Figures.say("The sound comes within %.1f dB of its targets", shortDb))
+            + Figures.say(
+                ": from here it holds nothing back, and the other %.0f belong to light, picture or a fallback.",
+                left)
         : Figures.say(
             "%.1f dB are still missing, and the %.0f left buy nothing on the list that helps: another place or hour, or a"
                 + " larger budget.",

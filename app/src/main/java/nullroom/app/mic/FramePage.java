@@ -1,0 +1,111 @@
+package nullroom.app.mic;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import javafx.scene.Node;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import nullroom.app.control.FigureTable;
+import nullroom.app.control.WhileShown;
+import nullroom.app.control.Wrapped;
+import nullroom.app.shell.StationContext;
+import nullroom.app.shell.Units;
+import nullroom.core.Figures;
+import nullroom.core.plan.mic.FrameReach;
+
+/** Place, tripod, frame and light before the microphone, and what another picture would buy. */
+final class FramePage {
+  private final RankModel model;
+  private final StationContext context;
+  private final VBox steps = new VBox(6);
+  private final FigureTable reach = new FigureTable("frame-reach");
+  private final FigureTable buys = new FigureTable("frame-buys");
+  private final FramePlot plot;
+  private final ScrollPane node;
+
+  FramePage(RankModel model, StationContext context) {
+    this.model = model;
+    this.context = context;
+    plot = new FramePlot(context.session().book().room(), context.units());
+    VBox.setVgrow(plot, Priority.ALWAYS);
+    VBox all =
+        new VBox(
+            10, steps, plot, reach, new Wrapped("What another picture would buy", "heading"), buys);
+    node = new ScrollPane(all);
+    node.setFitToWidth(true);
+    node.setFitToHeight(true);
+    WhileShown.follow(
+        node,
+        this::refresh,
+        context.session().revisionProperty(),
+        context.units(),
+        model.framesProperty());
+    refresh();
+  }
+
+  private void refresh() {
+    model.refreshFrames();
+    List<FrameReach> frames = model.framesProperty().get().orElse(List.of());
+    Units units = context.units().get();
+    steps
+        .getChildren()
+        .setAll(
+            FrameWords.steps(context.session().book().room(), frames, units).stream()
+                .map(FramePage::step)
+                .toList());
+    plot.show(context.session().book().room(), frames);
+    reach.show(
+        List.of("nearest unseen, straight", "above", "below", "left", "right", "by a boom"),
+        frames.stream().map(f -> reach(f, units)).toList());
+    List<List<?>> rows = new ArrayList<>();
+    for (FrameReach f : frames) {
+      f.buys().forEach(b -> rows.add(buy(f, b, units)));
+    }
+    buys.show(
+        rows.isEmpty() ? List.of() : List.of("change", "camera", "boom comes to", "voice, dB"),
+        rows.isEmpty()
+            ? List.of(List.of("Nothing that was tried lets a boom come nearer."))
+            : rows);
+  }
+
+  private static Node step(FrameWords.Step step) {
+    Wrapped name = new Wrapped((step.settled() ? "● " : "? ") + step.name(), "chosen-step");
+    name.setMinWidth(120);
+    name.setAccessibleText(step.name() + (step.settled() ? ", settled" : ", open"));
+    HBox row = new HBox(10, name, new Wrapped(step.told()));
+    row.getChildren().forEach(n -> HBox.setHgrow(n, Priority.SOMETIMES));
+    return row;
+  }
+
+  private static List<Object> reach(FrameReach f, Units units) {
+    List<Object> cells = new ArrayList<>(List.of(f.camera()));
+    for (OptionalDouble metres : List.of(f.above(), f.below(), f.left(), f.right(), f.nearest())) {
+      cells.add(said(metres, units));
+    }
+    return cells;
+  }
+
+  private static String said(OptionalDouble metres, Units units) {
+    return metres.isPresent() ? units.near(metres.getAsDouble()) : "none";
+  }
+
+  private static List<Object> buy(FrameReach f, FrameReach.Buy b, Units units) {
+    return List.of(
+        Figures.capital(b.what()),
+        f.camera(),
+        said(OptionalDouble.of(b.nearest()), units),
+        Figures.say("%+.1f", b.gainDb()));
+  }
+
+  Node node() {
+    return node;
+  }
+
+  /** Nothing to set here. */
+  Node controls() {
+    return new HBox();
+  }
+}
