@@ -10,8 +10,10 @@ import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.book.RoomBook;
 import nullroom.core.book.Shelf;
+import nullroom.core.plan.mic.FrameReach;
 import nullroom.core.plan.mic.MicMap;
 import nullroom.core.plan.mic.MicPlanner;
+import nullroom.core.plan.mic.Voices;
 import nullroom.io.book.BookFolder;
 import nullroom.io.book.ShelfFile;
 import picocli.CommandLine.Command;
@@ -81,6 +83,7 @@ final class MicCommand implements Callable<Integer> {
             .orElse(List.of());
     Optional<MicPlanner.Backup> backup =
         second ? MicPlanner.backup(all.ranking()) : Optional.empty();
+    List<FrameReach> frames = FrameReach.of(book.room(), owned);
     if (json) {
       JsonOut out = MicJson.of(book.goal(), found);
       mapped.ifPresent(m -> out.put("map", MicJson.map(map.orElseThrow(), m)));
@@ -90,6 +93,8 @@ final class MicCommand implements Callable<Integer> {
       if (second) {
         out.put("backup", backup.map(b -> MicJson.backup(book.goal(), b)).orElse(null));
       }
+      out.put("frames", frames.stream().map(MicJson::frame).toList());
+      Voices.of(book).ifPresent(v -> out.put("voices", MicJson.voices(v)));
       out.put("warnings", found.warnings()).print();
     } else {
       found.ranking().forEach(MicCommand::print);
@@ -106,6 +111,8 @@ final class MicCommand implements Callable<Integer> {
         print(b.ranked());
         b.failsDifferently().forEach(w -> System.out.println("    " + w));
       });
+      frames.forEach(MicCommand::print);
+      Voices.of(book).ifPresent(v -> v.advice().forEach(a -> System.out.println("voices: " + a)));
       found.warnings().forEach(w -> System.out.println("note: " + w));
     }
     return 0;
@@ -134,6 +141,20 @@ final class MicCommand implements Callable<Integer> {
       throw new Trouble.BadFile(file.toString(), "holds no microphone");
     }
     return shelf;
+  }
+
+  private static void print(FrameReach f) {
+    System.out.printf(
+        Locale.ROOT,
+        "picture of %s: %s, %.2f by %.2f m at the lips, headroom %.0f cm; a boom comes to %s%n",
+        f.camera(),
+        FrameReach.words(f.shot()),
+        f.widthMetres(),
+        f.heightMetres(),
+        100 * f.headroomMetres(),
+        f.nearest().isPresent()
+            ? String.format(Locale.ROOT, "%.0f cm", 100 * f.nearest().getAsDouble())
+            : "no place");
   }
 
   private static void print(MicPlanner.Ranked r) {

@@ -4,10 +4,13 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import nullroom.core.Figures;
 import nullroom.core.book.Goal;
+import nullroom.core.plan.mic.FrameReach;
 import nullroom.core.plan.mic.MicMap;
 import nullroom.core.plan.mic.MicPlanner;
+import nullroom.core.plan.mic.Voices;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
@@ -93,6 +96,56 @@ final class MicJson {
       blocked.add(words);
     }
     out.put("blocked", blocked);
+    return out;
+  }
+
+  static Map<String, @Nullable Object> frame(FrameReach f) {
+    Map<String, @Nullable Object> out = new LinkedHashMap<>();
+    out.put("camera", f.camera());
+    out.put("metres", f.metres());
+    out.put("widthMetres", f.widthMetres());
+    out.put("heightMetres", f.heightMetres());
+    out.put("shot", f.shot().id());
+    out.put("upright", f.upright());
+    out.put("lipsInPicture", f.lips());
+    out.put("headroomMetres", f.headroomMetres());
+    Map<String, Object> nearest = new LinkedHashMap<>();
+    nearest.put("above", f.above());
+    nearest.put("below", f.below());
+    nearest.put("left", f.left());
+    nearest.put("right", f.right());
+    nearest.put("boom", f.nearest());
+    out.put("nearestMetres", nearest);
+    out.put("buys", f.buys());
+    return out;
+  }
+
+  /** Who is heard in whose microphone. */
+  static Map<String, @Nullable Object> voices(Voices v) {
+    Map<String, @Nullable Object> out = new LinkedHashMap<>();
+    out.put("voices", v.voices());
+    out.put("microphones", v.microphones());
+    out.put("own", IntStream.of(v.own()).mapToObj(v.microphones()::get).toList());
+    out.put("directDbA", List.of(v.directDbA()));
+    out.put("wholeDbA", List.of(v.wholeDbA()));
+    List<Map<String, Object>> bleed = new ArrayList<>();
+    for (int m = 0; m < v.microphones().size(); m++) {
+      for (int k = 0; v.ownerOf(m).isPresent() && k < v.voices().size(); k++) {
+        if (k != v.ownerOf(m).get()) {
+          Map<String, Object> one = new LinkedHashMap<>();
+          one.put("voice", v.voices().get(k));
+          one.put("microphone", v.microphones().get(m));
+          one.put("byDistanceDb", v.bleedByDistanceDb(k, m));
+          one.put("directDb", v.bleedDb(k, m, false));
+          one.put("wholeDb", v.bleedDb(k, m, true));
+          one.put("timesAsFar", v.timesAsFar(k, m));
+          one.put("lowerByDb", v.lowerByDb(k, m));
+          bleed.add(one);
+        }
+      }
+    }
+    out.put("bleed", bleed);
+    out.put("advice", v.advice());
     return out;
   }
 

@@ -37,6 +37,9 @@ public final class Tour {
 
   private static final long LONGEST_PLAN_SECONDS = 60;
 
+  /** What a page of microphones asks for is there after this. */
+  private static final long MIC_NANOS = 700_000_000L;
+
   private Tour() {}
 
   /**
@@ -77,7 +80,7 @@ public final class Tour {
         dressPages(window, stage, folder, name, pictures);
       }
       if (station == Station.MIC) {
-        shelf(window, stage, folder, name, pictures);
+        micPages(window, stage, folder, name, pictures);
       }
       if (station == Station.LEVEL) {
         levelPages(window, stage, folder, name, pictures);
@@ -157,19 +160,29 @@ public final class Tour {
     Toolkit.onFx(() -> window.dress().pageProperty().set(DressPage.PIECE));
   }
 
-  private static void shelf(
+  private static void micPages(
       Composition window, Stage stage, Path folder, String name, List<Path> pictures) {
-    Toolkit.onFx(() -> {
-      window.mic().pageProperty().set(MicPage.SHELF);
-      window
-          .mic()
-          .shelf()
-          .chosenProperty()
-          .set(window.mic().shelf().shelf().kit().getFirst().name());
-    });
+    Toolkit.waitUntil(window.mic().mappedProperty(), LONGEST_WAIT_SECONDS);
+    Toolkit.waitUntil(window.mic().rankedProperty(), LONGEST_WAIT_SECONDS);
     settle();
-    pictures.add(picture(stage.getScene(), folder, name + "-shelf"));
-    Toolkit.onFx(() -> window.mic().pageProperty().set(MicPage.HERE));
+    pictures.set(
+        pictures.indexOf(folder.resolve(name + ".png")), picture(stage.getScene(), folder, name));
+    for (MicPage page :
+        List.of(MicPage.FRAME, MicPage.BEST, MicPage.DISTANCE, MicPage.CHAIN, MicPage.SHELF)) {
+      Toolkit.onFx(() -> {
+        window.mic().pageProperty().set(page);
+        window
+            .mic()
+            .shelf()
+            .chosenProperty()
+            .set(window.mic().shelf().shelf().kit().getFirst().name());
+      });
+      LockSupport.parkNanos(MIC_NANOS);
+      settle();
+      pictures.add(
+          picture(stage.getScene(), folder, name + "-" + page.name().toLowerCase(Locale.ROOT)));
+    }
+    Toolkit.onFx(() -> window.mic().pageProperty().set(MicPage.ZONE));
   }
 
   private static void levelPages(

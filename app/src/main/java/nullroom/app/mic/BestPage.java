@@ -97,7 +97,7 @@ final class BestPage {
 
   /** Place and distance: "boom, 41 cm". */
   private String place(Ranked r) {
-    return Figures.word(r.mount()) + ", " + context.units().get().near(r.metres());
+    return r.mount().held() + ", " + context.units().get().near(r.metres());
   }
 
   private List<Object> row(Ranked r, boolean choose) {

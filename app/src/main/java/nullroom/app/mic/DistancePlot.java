@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Supplier;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.text.TextAlignment;
 import nullroom.app.control.PlotPane;
@@ -20,7 +21,8 @@ final class DistancePlot extends PlotPane {
   private static final double NEAR_METRES = 0.05;
   private static final double FAR_METRES = 3;
   private static final double[] TICKS = {0.05, 0.1, 0.2, 0.5, 1, 2};
-  private static final double LOWEST = -24;
+  private static final double LEAST_LOWEST = -12;
+  private static final double STEP = 6;
   private static final double HIGHEST = 12;
   private static final double LEFT = 44;
   private static final double RIGHT = 12;
@@ -29,11 +31,14 @@ final class DistancePlot extends PlotPane {
   private static final double ROW = 17;
 
   private final RankModel model;
+  private double lowest = LEAST_LOWEST;
+  private final Supplier<ZoneModel.Shown> shown;
   private final ObservableValue<Units> units;
 
-  DistancePlot(RankModel model, ObservableValue<Units> units) {
+  DistancePlot(RankModel model, Supplier<ZoneModel.Shown> shown, ObservableValue<Units> units) {
     super("distance-plot");
     this.model = model;
+    this.shown = shown;
     this.units = units;
   }
 
@@ -44,8 +49,8 @@ final class DistancePlot extends PlotPane {
             * (width - LEFT - RIGHT);
   }
 
-  private static double y(double db, double bottom) {
-    return TOP + (HIGHEST - Math.clamp(db, LOWEST, HIGHEST)) / (HIGHEST - LOWEST) * (bottom - TOP);
+  private double y(double db, double bottom) {
+    return TOP + (HIGHEST - Math.clamp(db, lowest, HIGHEST)) / (HIGHEST - lowest) * (bottom - TOP);
   }
 
   @Override
@@ -53,8 +58,13 @@ final class DistancePlot extends PlotPane {
     Optional<Map<String, List<MicPlanner.AtDistance>>> all = model.distancesProperty().get();
     int count = all.map(Map::size).orElse(0);
     double bottom = height - BELOW - count * ROW;
+    lowest =
+        all.orElse(Map.of()).values().stream()
+            .flatMap(List::stream)
+            .mapToDouble(d -> STEP * Math.floor(over(d) / STEP))
+            .reduce(LEAST_LOWEST, Math::min);
     rectangle(LEFT, TOP, width - LEFT - RIGHT, y(0, bottom) - TOP, "zone-clean");
-    for (double db = LOWEST; db <= HIGHEST; db += 6) {
+    for (double db = lowest; db <= HIGHEST; db += STEP) {
       line(LEFT, y(db, bottom), width - RIGHT, y(db, bottom), "grid");
       text(
           db == 0 ? "0" : Figures.say("%+.0f", db),
@@ -73,7 +83,12 @@ final class DistancePlot extends PlotPane {
           "axis");
     }
     line(LEFT, y(0, bottom), width - RIGHT, y(0, bottom), "reference-line");
-    text("dB over the weakest target", LEFT + 4, TOP + 8, TextAlignment.LEFT, "axis");
+    text(
+        "dB over the target of " + shown.get().label(),
+        LEFT + 4,
+        TOP + 8,
+        TextAlignment.LEFT,
+        "axis");
     int k = 0;
     for (var each : all.orElse(Map.of()).entrySet()) {
       line(each.getKey(), each.getValue(), k++, width, bottom);
@@ -82,12 +97,10 @@ final class DistancePlot extends PlotPane {
 
   private void line(
       String name, List<MicPlanner.AtDistance> along, int k, double width, double bottom) {
-    Margins targets = model.targets();
     List<double[]> points = new ArrayList<>();
     for (MicPlanner.AtDistance d : along) {
       if (d.metres() <= FAR_METRES) {
-        double over = d.margins().over(targets, d.margins().weakest(targets));
-        points.add(new double[] {d.metres(), over});
+        points.add(new double[] {d.metres(), over(d)});
       }
     }
     double[] drawn = new double[2 * points.size()];
@@ -105,6 +118,17 @@ final class DistancePlot extends PlotPane {
       double at = x(enough.getAsDouble(), width);
       rectangle(at - 4, y(0, bottom) - 4, 8, 8, "enough-mark", look + "-mark");
     }
+  }
+
+  private double over(MicPlanner.AtDistance d) {
+    Margins targets = model.targets();
+    Margins m = d.margins();
+    return switch (shown.get()) {
+      case WEAKEST -> m.over(targets, m.weakest(targets));
+      case QUIET -> m.over(targets, Margins.Kind.QUIET);
+      case CLEAR -> m.over(targets, Margins.Kind.CLEAR);
+      case SAFE -> m.over(targets, Margins.Kind.SAFE);
+    };
   }
 
   private String until(List<double[]> points) {

@@ -12,6 +12,7 @@ import java.util.concurrent.Executor;
 import java.util.concurrent.ForkJoinPool;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.value.ObservableValue;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationText;
 import nullroom.core.Figures;
@@ -77,6 +78,16 @@ public final class MicModel {
   /** What there is to record with. */
   public ShelfModel shelf() {
     return shelf;
+  }
+
+  /** Whether the clean zone is mapped. */
+  public ObservableValue<Boolean> mappedProperty() {
+    return zone.map().valueProperty().map(Optional::isPresent);
+  }
+
+  /** Whether every microphone was tried at all its places. */
+  public ObservableValue<Boolean> rankedProperty() {
+    return rank.rankingProperty().map(Optional::isPresent);
   }
 
   ZoneModel zone() {
@@ -300,7 +311,7 @@ public final class MicModel {
             Figures.say(
                 " Each at its best place, the %s is first: %s, %s%s.",
                 r.chain().microphone().toLowerCase(Locale.ROOT),
-                Figures.word(r.mount()),
+                r.mount().held(),
                 context.units().get().near(r.metres()),
                 r.shortDb() < 0.05
                     ? ", meets all three"

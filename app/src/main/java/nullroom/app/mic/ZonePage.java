@@ -100,7 +100,7 @@ final class ZonePage {
 
   private String best(MicPlanner.Ranked r) {
     return "Its best place of all that can be had: "
-        + Figures.word(r.mount())
+        + r.mount().held()
         + ", "
         + context.units().get().near(r.metres())
         + Figures.say(

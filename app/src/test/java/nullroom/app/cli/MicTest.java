@@ -25,7 +25,7 @@ class MicTest {
         Run.json(
             "mic", room().toString(), "--top", "3", "--second", "--distances", "Clip-on, omni");
     assertThat(out.propertyNames())
-        .containsExactly("goal", "targets", "ranking", "distances", "backup", "warnings");
+        .containsExactly("goal", "targets", "ranking", "distances", "backup", "frames", "warnings");
     assertThat(out.get("ranking")).hasSize(3);
     for (JsonNode entry : out.get("ranking")) {
       assertThat(entry.propertyNames())

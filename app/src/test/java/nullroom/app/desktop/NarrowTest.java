@@ -13,8 +13,10 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.text.Text;
 import nullroom.app.Fx;
+import nullroom.app.dress.DressPage;
 import nullroom.app.level.LevelPage;
 import nullroom.app.listen.Page;
+import nullroom.app.mic.MicPage;
 import nullroom.app.ring.RingPage;
 import nullroom.app.room.RoomPage;
 import nullroom.app.shell.Station;
@@ -66,8 +68,12 @@ class NarrowTest {
     for (RoomPage page : RoomPage.values()) {
       look(Station.ROOM, () -> window.room().pageProperty().set(page), page, wrong);
     }
-    look(Station.DRESS, () -> {}, "", wrong);
-    look(Station.MIC, () -> {}, "", wrong);
+    for (DressPage page : DressPage.values()) {
+      look(Station.DRESS, () -> window.dress().pageProperty().set(page), page, wrong);
+    }
+    for (MicPage page : MicPage.values()) {
+      look(Station.MIC, () -> window.mic().pageProperty().set(page), page, wrong);
+    }
     for (LevelPage page : LevelPage.values()) {
       look(Station.LEVEL, () -> window.level().pageProperty().set(page), page, wrong);
     }

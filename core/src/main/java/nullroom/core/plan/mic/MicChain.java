@@ -90,18 +90,21 @@ record MicChain(
 
   /** As it is, and with each booster of the shelf where one can be put between. */
   private static List<MicChain> boosted(MicChain chain, Shelf shelf) {
-    boolean can =
-        chain.type.connector() == Connector.XLR
-            && chain.type.power() == Power.NONE
-            && chain.type.dbfsAt94DbSpl().isEmpty();
     Stream<MicChain> with =
-        can
+        boostable(chain.type)
             ? shelf.of(Kit.Kind.BOOSTER).stream()
                 .filter(b -> !b.is(KitField.NEEDS_PHANTOM) || chain.phantom())
                 .map(b ->
                     new MicChain(chain.type, chain.kit, chain.input, Optional.of(b), chain.adapter))
             : Stream.empty();
     return Stream.concat(Stream.of(chain), with).toList();
+  }
+
+  /** Whether an inline booster goes between it and its input. */
+  static boolean boostable(MicrophoneType type) {
+    return type.connector() == Connector.XLR
+        && type.power() == Power.NONE
+        && type.dbfsAt94DbSpl().isEmpty();
   }
 
   /** Held by each of its mounts alone, and with each other pattern of its capsule. */
@@ -154,8 +157,8 @@ record MicChain(
   }
 
   /** What is still to be paid for it, held by a mount. */
-  double price(Mount mount, Shelf shelf) {
-    return Need.of(this, mount, shelf).stream().mapToDouble(Need::price).sum();
+  double price(Mount mount, Shelf shelf, Capture now) {
+    return Need.of(this, mount, shelf, now).stream().mapToDouble(Need::price).sum();
   }
 
   /** Whether it lies on a table by itself. */
@@ -182,8 +185,12 @@ record MicChain(
                 "gain",
                 false,
                 Figures.say(
-                    "%.0f dB wanted and %.0f there: %.0f dB more by an inline booster, a better preamp, or coming nearer.",
-                    wanted, staging.highestGainDb(), missing)));
+                    boostable(type) && booster.isEmpty()
+                        ? "%.0f dB wanted and %.0f there: %.0f dB more by an inline booster, a better preamp, or coming nearer."
+                        : "%.0f dB wanted and %.0f there: %.0f dB more by a better preamp, or coming nearer.",
+                    wanted,
+                    staging.highestGainDb(),
+                    missing)));
     double shout = heard.peakDbSpl() + staging.allowanceDb();
     double left = heard.capture().limitDbSpl() - shout;
     all.add(

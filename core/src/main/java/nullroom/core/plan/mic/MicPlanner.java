@@ -6,10 +6,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import nullroom.core.Figures;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Capture;
+import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.acoustics.Mount;
 import nullroom.core.book.Hearing;
 import nullroom.core.book.RoomBook;
@@ -42,6 +42,7 @@ public final class MicPlanner {
   /**
    * A microphone at its best place.
    *
+   * @param type of microphone
    * @param chain it with its input and booster
    * @param mount that holds it
    * @param close whether it is made for close talk
@@ -52,6 +53,7 @@ public final class MicPlanner {
    * @param staging with the gain that its input has
    */
   public record Ranked(
+      MicrophoneType type,
       Chain chain,
       Mount mount,
       boolean close,
@@ -242,7 +244,7 @@ public final class MicPlanner {
   private Comparator<Trial> order() {
     return Comparator.comparingLong((Trial t) -> Math.round(t.shortDb() / SAME_DB))
         .thenComparingDouble(t -> -t.over(targets))
-        .thenComparingDouble(t -> t.chain().price(t.place().mount(), shelf));
+        .thenComparingDouble(t -> t.chain().price(t.place().mount(), shelf, now));
   }
 
   private Ranked ranked(Trial trial) {
@@ -262,10 +264,12 @@ public final class MicPlanner {
             chain.type().label(),
             chain.input().map(k -> k.name()),
             chain.booster().map(k -> k.name()),
-            Need.of(chain, mount, shelf),
+            Need.of(chain, mount, shelf, now),
             chain.checks(heard, targets, book.levels().staging(), shelf),
-            MicWords.why(heard, targets, chain, mount, sway, places.framed(trial.place().at())));
+            MicWords.why(
+                room, heard, targets, chain, mount, sway, places.framed(trial.place().at())));
     return new Ranked(
+        chain.type(),
         told,
         mount,
         chain.close(),
@@ -311,21 +315,6 @@ public final class MicPlanner {
         .filter(
             r -> r.chain().input().isEmpty() || !r.chain().input().equals(first.chain().input()))
         .findFirst()
-        .map(r -> new Backup(r, differences(first, r)));
-  }
-
-  private static List<String> differences(Ranked first, Ranked second) {
-    return List.of(
-        Figures.say(
-            "The %s is held by %s, the %s by %s: a slipped clip, a knocked stand or a gust takes one of them.",
-            second.chain().microphone(),
-            Figures.word(second.mount()),
-            first.chain().microphone(),
-            Figures.word(first.mount())),
-        second
-            .chain()
-            .input()
-            .map(i -> "It goes into the " + i + ", with cells and a card of its own.")
-            .orElse("It records by itself: no cable, preamp or cell is shared."));
+        .map(r -> new Backup(r, MicWords.differences(first, r)));
   }
 }

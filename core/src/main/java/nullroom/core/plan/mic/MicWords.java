@@ -11,6 +11,7 @@ import nullroom.core.book.KitField;
 import nullroom.core.plan.Sway;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
+import nullroom.core.room.Room;
 
 /** Why a microphone stands where it does in a ranking. */
 final class MicWords {
@@ -19,8 +20,20 @@ final class MicWords {
 
   private MicWords() {}
 
+  /**
+   * Why.
+   *
+   * @param room with it in its place
+   * @param seen whether a picture shows it there
+   */
   static List<String> why(
-      Heard heard, Margins targets, MicChain chain, Mount mount, Sway sway, boolean seen) {
+      Room room,
+      Heard heard,
+      Margins targets,
+      MicChain chain,
+      Mount mount,
+      Sway sway,
+      boolean seen) {
     List<String> why = new ArrayList<>();
     double metres = heard.distanceMetres();
     Margins.Kind weakest = heard.margins().weakest(targets);
@@ -28,7 +41,7 @@ final class MicWords {
     why.add(
         Figures.say(
             "%s at %.0f cm: %s is the weakest, %.1f dB %s its target.",
-            Figures.capital(Figures.word(mount)),
+            Figures.capital(mount.held()),
             100 * metres,
             Figures.capital(Figures.word(weakest)),
             Math.abs(over),
@@ -59,10 +72,33 @@ final class MicWords {
           case BOOM, STAND, DESK ->
               "It stands where this frame leaves room: a wider one drives it back.";
         });
+    if (mount == Mount.BOOM || mount == Mount.STAND) {
+      why.addAll(LampShadow.of(room));
+    }
     if (seen) {
       why.add("It is seen in the picture.");
     }
     return why;
+  }
+
+  /** How a second pickup differs from the first in what makes it fail. */
+  static List<String> differences(MicPlanner.Ranked first, MicPlanner.Ranked second) {
+    return List.of(
+        Figures.say(
+            "One is %s, the other %s: a slipped clip, a knocked stand or a gust takes one of them.",
+            first.mount().held(), second.mount().held()),
+        second
+            .chain()
+            .input()
+            .map(i -> "It goes into the " + i + ", with cells and a card of its own.")
+            .orElseGet(() ->
+                switch (second.type().connector()) {
+                  case BUILT_IN -> "It records by itself: no cable, preamp or cell is shared.";
+                  case USB -> "It records in a computer: no preamp is shared.";
+                  case WIRELESS -> "Its receiver goes into another recorder than the first.";
+                  case XLR, TRS35, TRRS35 ->
+                      "It needs an input or recorder of its own, or both fail with that.";
+                }));
   }
 
   /** What is odd about a microphone of the shelf; empty where nothing is. */

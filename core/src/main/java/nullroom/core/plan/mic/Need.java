@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Connector;
 import nullroom.core.acoustics.Mount;
 import nullroom.core.book.Kit;
@@ -39,8 +40,16 @@ public record Need(String what, double price, double another, boolean shared) {
     return new Need(kit.name(), toPay, kit.number(KitField.PRICE), shared);
   }
 
-  /** All that a chain needs, held by a mount. */
-  static List<Need> of(MicChain chain, Mount mount, Shelf shelf) {
+  /** What a microphone that gives a voltage goes into, where there is nothing. */
+  private static final Need PREAMP =
+      new Need("recorder or interface with a preamp", 110, 110, true);
+
+  /**
+   * All that a chain needs, held by a mount.
+   *
+   * @param now what the microphone in use goes into
+   */
+  static List<Need> of(MicChain chain, Mount mount, Shelf shelf, Capture now) {
     List<Need> all = new ArrayList<>();
     all.add(
         chain
@@ -48,6 +57,10 @@ public record Need(String what, double price, double another, boolean shared) {
             .map(k -> of(k, false))
             .orElseGet(() -> new Need(chain.type().label(), chain.type().price())));
     chain.input().ifPresent(k -> all.add(of(k, true)));
+    boolean voltage = chain.type().dbfsAt94DbSpl().isEmpty();
+    if (voltage && chain.input().isEmpty() && !now.preamp()) {
+      all.add(PREAMP);
+    }
     Stream.of(chain.booster(), chain.adapter())
         .flatMap(Optional::stream)
         .forEach(k -> all.add(of(k, false)));
@@ -118,7 +131,7 @@ public record Need(String what, double price, double another, boolean shared) {
     List<Need> all = new ArrayList<>(ranked.chain().needs());
     boolean gain =
         ranked.chain().checks().stream().allMatch(c -> c.ok() || !c.check().equals("gain"));
-    if (!gain && ranked.chain().booster().isEmpty()) {
+    if (!gain && MicChain.boostable(ranked.type()) && ranked.chain().booster().isEmpty()) {
       all.add(BOOSTER);
     }
     return all.stream().map(n -> n.times(voices)).toList();

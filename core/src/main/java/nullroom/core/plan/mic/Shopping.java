@@ -195,7 +195,7 @@ public record Shopping(
               Figures.say(
                   "%s, %s at %.0f cm%s",
                   ranked.chain().microphone(),
-                  Figures.word(ranked.mount()),
+                  ranked.mount().held(),
                   100 * ranked.metres(),
                   things.isEmpty() ? ": it is there" : ": " + things),
               ranked.chain().price(),

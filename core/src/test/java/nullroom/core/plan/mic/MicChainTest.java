@@ -117,7 +117,7 @@ class MicChainTest {
     MicChain chain = MicChain.of(shelf).getFirst();
     assertThat(chain.adapter()).contains(adapter);
     assertThat(ok(checks(chain, shelf), "connector")).isTrue();
-    assertThat(chain.price(Mount.CLIP, shelf)).isEqualTo(12);
+    assertThat(chain.price(Mount.CLIP, shelf, TestRooms.OMNI_CHAIN)).isEqualTo(12);
   }
 
   @Test
