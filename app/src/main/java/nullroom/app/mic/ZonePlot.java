@@ -1,6 +1,7 @@
 package nullroom.app.mic;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -179,39 +180,15 @@ final class ZonePlot extends PlotPane {
 
   private void contours(MicMap map) {
     double[][] over = ZoneModel.over(map, model.shownProperty().get());
+    double[] along = Arrays.stream(map.alongMetres()).map(this::x).toArray();
+    double[] across = Arrays.stream(map.acrossMetres()).map(this::y).toArray();
     for (double level : LEVELS) {
-      List<double[]> pieces = new ArrayList<>();
-      for (int j = 0; j + 1 < over.length; j++) {
-        for (int i = 0; i + 1 < over[j].length; i++) {
-          cross(map, over, i, j, level).ifPresent(pieces::add);
-        }
-      }
+      List<double[]> pieces = Contour.of(along, across, over, level);
       if (!pieces.isEmpty()) {
         segments(pieces, "contour", level > 0 ? "over" : level == 0 ? "target" : "under");
         label(pieces, level);
       }
     }
-  }
-
-  /** Where a line of equal level crosses one mesh; of two ways through a saddle, one. */
-  private Optional<double[]> cross(MicMap map, double[][] over, int i, int j, double level) {
-    double[] found = new double[4];
-    int count = 0;
-    int[][] corners = {{i, j}, {i + 1, j}, {i + 1, j + 1}, {i, j + 1}};
-    for (int k = 0; k < corners.length && count < 4; k++) {
-      int[] a = corners[k];
-      int[] b = corners[(k + 1) % corners.length];
-      double from = over[a[1]][a[0]] - level;
-      double to = over[b[1]][b[0]] - level;
-      if (from * to < 0) { // never of NaN
-        double share = from / (from - to);
-        double[] along = map.alongMetres();
-        double[] across = map.acrossMetres();
-        found[count++] = x(along[a[0]] + share * (along[b[0]] - along[a[0]]));
-        found[count++] = y(across[a[1]] + share * (across[b[1]] - across[a[1]]));
-      }
-    }
-    return count == 4 ? Optional.of(found) : Optional.empty();
   }
 
   /** Where the line comes nearest to a ray that goes up and ahead from the lips. */
