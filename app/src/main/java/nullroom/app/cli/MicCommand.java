@@ -83,7 +83,7 @@ final class MicCommand implements Callable<Integer> {
             .orElse(List.of());
     Optional<MicPlanner.Backup> backup =
         second ? MicPlanner.backup(all.ranking()) : Optional.empty();
-    List<FrameReach> frames = FrameReach.of(book.room(), owned);
+    List<FrameReach> frames = FrameReach.of(MicPlanner.filmed(book.room(), owned), owned);
     if (json) {
       JsonOut out = MicJson.of(book.goal(), found);
       mapped.ifPresent(m -> out.put("map", MicJson.map(map.orElseThrow(), m)));

@@ -148,6 +148,11 @@ final class BestPage {
                   list -> list.getFirst().chain().microphone().startsWith(r.chain().microphone()))
               .ifPresent(list -> {
                 all.add(head("The same, otherwise"));
+                if (model.inUse().filter(u -> u.chain().equals(r.chain())).isPresent()) {
+                  all.add(
+                      new Wrapped(
+                          compared("Where it is now", model.metresNow(), model.missingNowDb(), r)));
+                }
                 list.forEach(o -> all.add(new Wrapped(otherwise(r, o))));
               });
         });
@@ -181,10 +186,14 @@ final class BestPage {
   private String otherwise(Ranked chosen, Ranked other) {
     String name = other.chain().microphone();
     String what = name.substring(Math.min(name.length(), chosen.chain().microphone().length() + 2));
-    double more = other.shortDb() - chosen.shortDb();
-    return Figures.capital(what)
+    return compared(Figures.capital(what), other.metres(), other.shortDb(), chosen);
+  }
+
+  private String compared(String what, double metres, double shortDb, Ranked chosen) {
+    double more = shortDb - chosen.shortDb();
+    return what
         + ", "
-        + context.units().get().near(other.metres())
+        + context.units().get().near(metres)
         + (Math.abs(more) < 0.05
             ? ": the same."
             : Figures.say(": %.1f dB %s missing.", Math.abs(more), more > 0 ? "more" : "less"));

@@ -4,29 +4,39 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import nullroom.app.control.Choice;
 import nullroom.app.control.FigureTable;
+import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.Units;
 import nullroom.core.Figures;
+import nullroom.core.book.Shelf;
 import nullroom.core.plan.mic.FrameReach;
 
 /** Place, tripod, frame and light before the microphone, and what another picture would buy. */
 final class FramePage {
-  private final RankModel model;
+  private final FrameModel model;
   private final StationContext context;
   private final VBox steps = new VBox(6);
   private final FigureTable reach = new FigureTable("frame-reach");
   private final FigureTable buys = new FigureTable("frame-buys");
   private final FramePlot plot;
+  private final Label show = new Label("Show");
+  private final Choice<Shelf.Shot> shot;
+  private final List<Node> filmed = new ArrayList<>();
+  private final List<Node> unfilmed = new ArrayList<>();
+  private final Row controls;
   private final ScrollPane node;
 
-  FramePage(RankModel model, StationContext context) {
+  FramePage(FrameModel model, StationContext context) {
     this.model = model;
     this.context = context;
     plot = new FramePlot(context.session().book().room(), context.units());
@@ -37,6 +47,14 @@ final class FramePage {
     node = new ScrollPane(all);
     node.setFitToWidth(true);
     node.setFitToHeight(true);
+    shot =
+        new Choice<>(
+            "frame-shot",
+            "what the chosen camera shows",
+            List.of(Shelf.Shot.values()),
+            FrameReach::words,
+            model::show);
+    controls = form();
     WhileShown.follow(
         node,
         this::refresh,
@@ -47,7 +65,7 @@ final class FramePage {
   }
 
   private void refresh() {
-    model.refreshFrames();
+    model.refresh();
     List<FrameReach> frames = model.framesProperty().get().orElse(List.of());
     Units units = context.units().get();
     steps
@@ -56,6 +74,10 @@ final class FramePage {
             FrameWords.steps(context.session().book().room(), frames, units).stream()
                 .map(FramePage::step)
                 .toList());
+    boolean camera = model.shot().isPresent();
+    filmed.forEach(n -> shown(n, camera));
+    unfilmed.forEach(n -> shown(n, !camera));
+    model.shot().ifPresent(shot::show);
     plot.show(context.session().book().room(), frames);
     reach.show(
         List.of("nearest unseen, straight", "above", "below", "left", "right", "by a boom"),
@@ -69,6 +91,11 @@ final class FramePage {
         rows.isEmpty()
             ? List.of(List.of("Nothing that was tried lets a boom come nearer."))
             : rows);
+  }
+
+  private static void shown(Node node, boolean there) {
+    node.setVisible(there);
+    node.setManaged(there);
   }
 
   private static Node step(FrameWords.Step step) {
@@ -104,8 +131,24 @@ final class FramePage {
     return node;
   }
 
-  /** Nothing to set here. */
+  /** What the chosen camera shows, and how. */
   Node controls() {
-    return new HBox();
+    return controls;
+  }
+
+  private Row form() {
+    Button camera = new Button("Put a camera up");
+    camera.setId("frame-camera");
+    camera.setOnAction(e -> model.setUp());
+    Button turn = new Button("Turn it upright or across");
+    turn.setId("frame-turn");
+    turn.setOnAction(e -> model.turn());
+    Button lower = new Button("Less headroom");
+    lower.setId("frame-lower");
+    lower.setOnAction(e -> model.lower());
+    filmed.addAll(List.of(show, shot, turn, lower));
+    Row row = new Row(camera, show, shot, turn, lower);
+    unfilmed.add(camera);
+    return row;
   }
 }

@@ -43,6 +43,7 @@ public final class MicModel {
   private final ZoneModel zone;
   private final RankModel rank;
   private final VoicesModel voices;
+  private final FrameModel frame;
   private long rankedAt = -1;
   private List<Choice> ranking = List.of();
   private List<Choice> others = List.of();
@@ -59,6 +60,7 @@ public final class MicModel {
     zone = new ZoneModel(context, background);
     rank = new RankModel(context, background);
     voices = new VoicesModel(context, background);
+    frame = new FrameModel(context, background);
     say =
         StationText.of(
             context.session(),
@@ -96,6 +98,10 @@ public final class MicModel {
 
   RankModel rank() {
     return rank;
+  }
+
+  FrameModel frame() {
+    return frame;
   }
 
   VoicesModel voices() {

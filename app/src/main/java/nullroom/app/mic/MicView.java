@@ -34,7 +34,7 @@ public final class MicView {
         yield new PageParts(distance.node(), distance.controls());
       }
       case FRAME -> {
-        FramePage frame = new FramePage(model.rank(), context);
+        FramePage frame = new FramePage(model.frame(), context);
         yield new PageParts(frame.node(), frame.controls());
       }
       case CHAIN -> {

@@ -12,13 +12,13 @@ import javafx.beans.property.StringProperty;
 import nullroom.app.shell.Fresh;
 import nullroom.app.shell.StationContext;
 import nullroom.core.acoustics.MicrophoneType;
+import nullroom.core.book.Hearing;
 import nullroom.core.book.RoomBook;
-import nullroom.core.book.Shelf;
 import nullroom.core.plan.Ladder;
 import nullroom.core.plan.Why;
-import nullroom.core.plan.mic.FrameReach;
 import nullroom.core.plan.mic.MicPlanner;
 import nullroom.core.plan.mic.MicPlanner.Ranked;
+import nullroom.core.predict.Heard;
 import nullroom.core.predict.Margins;
 import nullroom.core.room.Member;
 import nullroom.core.room.PlacedMicrophone;
@@ -36,7 +36,6 @@ final class RankModel {
   private final Fresh<Ranking> ranking;
   private final Fresh<List<Ranked>> otherwise;
   private final Fresh<Map<String, List<MicPlanner.AtDistance>>> distances;
-  private final Fresh<List<FrameReach>> frames;
   private final StringProperty chosen = new SimpleStringProperty("");
 
   /**
@@ -59,7 +58,6 @@ final class RankModel {
     ranking = new Fresh<>(background, REST_MILLIS, context);
     otherwise = new Fresh<>(background, REST_MILLIS, context);
     distances = new Fresh<>(background, REST_MILLIS, context);
-    frames = new Fresh<>(background, REST_MILLIS, context);
   }
 
   ReadOnlyObjectProperty<Optional<Ranking>> rankingProperty() {
@@ -76,10 +74,6 @@ final class RankModel {
 
   ReadOnlyObjectProperty<Optional<Map<String, List<MicPlanner.AtDistance>>>> distancesProperty() {
     return distances.valueProperty();
-  }
-
-  ReadOnlyObjectProperty<Optional<List<FrameReach>>> framesProperty() {
-    return frames.valueProperty();
   }
 
   /** Name of the microphone looked at; empty for the best. */
@@ -145,13 +139,6 @@ final class RankModel {
     return distinct.values().stream().limit(DRAWN).toList();
   }
 
-  /** Asks for what the pictures leave. */
-  void refreshFrames() {
-    RoomBook book = book();
-    Shelf shelf = book.shelf();
-    frames.ask(MicModel.inputs(book), progress -> FrameReach.of(book.room(), shelf));
-  }
-
   /** The one looked at: the chosen one, else the best. */
   Optional<Ranked> chosen() {
     return ranking
@@ -182,6 +169,19 @@ final class RankModel {
     return ranking.valueProperty().get().flatMap(all -> MicPlanner.backup(all.result().ranking()));
   }
 
+  /** What is missing where the microphone judged is now, by the same reckoning as the ranking. */
+  double missingNowDb() {
+    RoomBook book = book();
+    Heard heard = Hearing.quick(book).heard();
+    double gain = book.levels().staging().rightGainDb(heard, targets());
+    return MicPlanner.shortDb(heard.withGainDb(gain).margins(), targets());
+  }
+
+  /** From the lips to the microphone judged. */
+  double metresNow() {
+    return book().room().requireMicrophone().at().distanceTo(book().room().requireTalker().at());
+  }
+
   /** Why a margin of one of them is what it is. */
   Optional<Why> why(Ranked ranked, String margin) {
     return Ladder.of(ranked.heard(), targets()).findWhy(margin);
@@ -202,7 +202,7 @@ final class RankModel {
                           SetUp s = b.room().setUp();
                           String name = s.listener().map(Member::name).orElse(SetUp.MICROPHONE);
                           SetUp put = s.with(there.it()).riding(name, there.ride());
-                          return b.with(b.room().with(put));
+                          return b.with(b.room().with(put)).with(b.levels().with(ranked.staging()));
                         }),
             () -> {});
   }

@@ -79,16 +79,39 @@ final class VoicesModel {
   /** Asks for all of it as it is now. */
   void refresh() {
     RoomBook book = context.session().book();
-    List<Object> inputs = List.of(MicModel.inputs(book), book.room().setUp());
+    List<Object> inputs = inputs();
     among.ask(inputs, progress -> new Among(Voices.of(book), SharedMicrophone.of(book)));
     double side = sideMetres;
     double under = underDb;
     backing.ask(List.of(inputs, side, under), progress -> Backing.triangle(book, side, under));
   }
 
-  /** Sets a room's people and things up as they are in another. */
-  void setUp(String name, Room there) {
-    context.session().edit(name, b -> b.with(b.room().with(there.setUp())));
+  /** Puts one microphone amid the voices, where it was worked out for those of now. */
+  void share(SharedMicrophone one) {
+    among
+        .of(inputs())
+        .filter(a -> a.shared().contains(one))
+        .ifPresent(a -> setUp("Put one microphone amid the voices", one.room()));
+  }
+
+  /** Sets the triangle up, where it was worked out for what is there now. */
+  void setTriangleUp() {
+    backing
+        .of(List.of(inputs(), sideMetres, underDb))
+        .ifPresent(b -> setUp("Set the triangle up", b.room()));
+  }
+
+  private List<Object> inputs() {
+    RoomBook book = context.session().book();
+    return List.of(MicModel.inputs(book), book.room().setUp());
+  }
+
+  private void setUp(String name, Room there) {
+    context
+        .work()
+        .attempt(
+            () -> context.session().edit(name, b -> b.with(b.room().with(there.setUp()))),
+            () -> {});
   }
 
   /** Measures a test clip, off the FX thread. */

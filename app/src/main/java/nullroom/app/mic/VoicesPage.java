@@ -45,12 +45,7 @@ final class VoicesPage {
     NumberField under = new NumberField("Backing under the voice", "dB", 0, 40, model::setUnder);
     under.show(model.underDb());
     put.setId("backing-put");
-    put.setOnAction(e ->
-        model
-            .backing()
-            .valueProperty()
-            .get()
-            .ifPresent(b -> model.setUp("Set the triangle up", b.room())));
+    put.setOnAction(e -> model.setTriangleUp());
     Row form =
         new Row(
             side,
@@ -176,7 +171,7 @@ final class VoicesPage {
     Button use = new Button("Set it up");
     use.getStyleClass().add("plain");
     use.setAccessibleText("set up one " + s.pattern().label() + " amid the voices");
-    use.setOnAction(e -> model.setUp("Put one microphone amid the voices", s.room()));
+    use.setOnAction(e -> model.share(s));
     return List.of(
         s.pattern().label(),
         Figures.say("%.1f", s.spreadDb()),

@@ -19,7 +19,8 @@ public final class Fresh<T> {
   private final ReadOnlyObjectWrapper<Optional<T>> value =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyObjectWrapper<String> trouble = new ReadOnlyObjectWrapper<>("");
-  private @Nullable Object of;
+  private @Nullable Object asked;
+  private @Nullable Object made;
 
   /**
    * Nothing yet.
@@ -40,6 +41,11 @@ public final class Fresh<T> {
     return trouble.getReadOnlyProperty();
   }
 
+  /** The result, where it is of what was asked last and that is this. */
+  public Optional<T> of(Object inputs) {
+    return Objects.equals(inputs, made) ? value.get() : Optional.empty();
+  }
+
   /**
    * Asks for a result, unless the last was asked for of the same.
    *
@@ -47,19 +53,21 @@ public final class Fresh<T> {
    * @param work makes it of what it was handed alone
    */
   public void ask(Object inputs, Function<Progress, T> work) {
-    if (Objects.equals(inputs, of)) {
+    if (Objects.equals(inputs, asked)) {
       return;
     }
-    of = inputs;
+    asked = inputs;
     newest.ask(request -> {
       try {
-        T made = work.apply(request);
+        T result = work.apply(request);
         request.tell(() -> {
           trouble.set("");
-          value.set(Optional.of(made));
+          made = inputs;
+          value.set(Optional.of(result));
         });
       } catch (Trouble e) {
         request.tell(() -> {
+          made = inputs;
           value.set(Optional.empty());
           trouble.set(e.line());
         });

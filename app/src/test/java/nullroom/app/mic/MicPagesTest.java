@@ -18,6 +18,8 @@ import javafx.scene.shape.Path;
 import javafx.scene.text.Text;
 import nullroom.app.DeskTest;
 import nullroom.app.Fx;
+import nullroom.core.book.Shelf;
+import nullroom.core.plan.mic.FrameReach;
 import nullroom.core.plan.mic.MicMap;
 import nullroom.core.plan.mic.MicPlanner;
 import nullroom.core.predict.Margins;
@@ -186,12 +188,28 @@ class MicPagesTest extends DeskTest {
   void frame() {
     page(MicPage.FRAME);
     assertThat(words()).contains("No camera is described").contains("No lamp is described");
-    film();
-    await(() -> mic.rank().framesProperty().get().filter(f -> f.size() == 1).isPresent());
+    press("frame-camera");
+    assertThat(room().camera()).isPresent();
+    await(() -> mic.frame().framesProperty().get().filter(f -> f.size() == 1).isPresent());
     assertThat(words())
         .contains("by a boom")
         .contains("headroom")
         .doesNotContain("No camera is described");
+    press("frame-turn");
+    assertThat(room().camera().orElseThrow().aspectRatio()).isLessThan(1);
+    Fx.run(() -> mic.frame().show(Shelf.Shot.FACE));
+    FrameReach face = FrameReach.of(room(), Shelf.EMPTY).getFirst();
+    assertThat(face.shot()).isEqualTo(Shelf.Shot.FACE);
+    assertThat(face.heightMetres()).isCloseTo(0.35, within(0.01));
+    Fx.run(() -> mic.frame().show(Shelf.Shot.WHOLE));
+    double before = FrameReach.of(room(), Shelf.EMPTY).getFirst().headroomMetres();
+    press("frame-lower");
+    double after = FrameReach.of(room(), Shelf.EMPTY).getFirst().headroomMetres();
+    assertThat(before).isGreaterThan(0.3);
+    assertThat(after).isCloseTo(0.05, within(0.03));
+    Fx.run(() -> desk.session().undo());
+    assertThat(FrameReach.of(room(), Shelf.EMPTY).getFirst().headroomMetres())
+        .isCloseTo(before, within(1e-9));
   }
 
   @Test

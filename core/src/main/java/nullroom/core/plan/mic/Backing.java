@@ -19,19 +19,26 @@ import nullroom.core.room.PlacedLoudspeaker;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.SetUp;
 
 /**
  * A singer, a microphone and a loudspeaker with the backing at the corners of a triangle whose
  * sides are alike, and how loud the backing may be.
  *
  * @param room with the three there, the backing at its level
+ * @param loudspeaker name of the one that plays it
  * @param sideMetres of the triangle
  * @param underDb by so much the backing lies under the voice at the microphone, A-weighted
  * @param levelDbA of the loudspeaker on axis at 1 m
  * @param earsDbA at the singer's ears, straight from the loudspeaker
  */
 public record Backing(
-    Room room, double sideMetres, double underDb, double levelDbA, double earsDbA) {
+    Room room,
+    String loudspeaker,
+    double sideMetres,
+    double underDb,
+    double levelDbA,
+    double earsDbA) {
   /** A tape that is sung is taken from so far (common practice). */
   public static final double NEAREST_METRES = 1.2;
 
@@ -84,10 +91,10 @@ public record Backing(
     Point between = lips.plus(ears.minus(lips), 0.5);
     PlacedLoudspeaker tried =
         PlacedLoudspeaker.flat(at, Aim.along(between.minus(at)), TRIED_DB_A, Directivity.VOICE);
-    Room alone = MicPlaces.alone(room, microphone, Optional.empty());
-    Room there = with(alone, tried);
-    Heard heard = Hearing.quick(book.with(there)).heard();
-    double backing = backingDbA(heard);
+    SetUp moved = moved(room.setUp(), microphone);
+    String name = moved.free(NAME);
+    Heard heard = Hearing.quick(book.with(with(room, moved, name, tried))).heard();
+    double backing = levelDbA(heard, name);
     double level = TRIED_DB_A + heard.voiceDbSplA() - underDb - backing;
     PlacedLoudspeaker right = tried.withLevelDbA(level);
     double off = tried.aim().angleTo(lips.minus(at));
@@ -95,24 +102,33 @@ public record Backing(
         Octave.aWeightedSum(
             Bands.from(b -> right.dbSplAtMetre().get(b) + right.directivity().gainDb(b, off)));
     return new Backing(
-        with(alone, right),
+        with(room, moved, name, right),
+        name,
         sideMetres,
         underDb,
         level,
         towards - Decibels.ofAmplitude(lips.distanceTo(at)));
   }
 
-  /** The backing at the microphone, A-weighted. */
-  static double backingDbA(Heard heard) {
+  /** What a loudspeaker comes to at the microphone, A-weighted. */
+  static double levelDbA(Heard heard, String loudspeaker) {
     return heard.sources().stream()
-        .filter(s -> s.name().equals(NAME))
+        .filter(s -> s.name().equals(loudspeaker))
         .mapToDouble(s -> Octave.aWeightedSum(s.levelDbSpl()))
         .findFirst()
         .orElseThrow();
   }
 
-  private static Room with(Room room, PlacedLoudspeaker loudspeaker) {
-    return room.with(room.setUp().withLoudspeakers(List.of(new Member<>(NAME, loudspeaker))));
+  /** With the microphone judged standing there by itself; all others stay. */
+  private static SetUp moved(SetUp s, PlacedMicrophone microphone) {
+    String name = s.listener().orElseThrow().name();
+    return s.riding(name, Optional.empty()).with(microphone);
+  }
+
+  private static Room with(Room room, SetUp s, String name, PlacedLoudspeaker loudspeaker) {
+    List<Member<PlacedLoudspeaker>> all = new ArrayList<>(s.loudspeakers());
+    all.add(new Member<>(name, loudspeaker));
+    return room.with(s.withLoudspeakers(all));
   }
 
   private static boolean free(Room room, Point p) {

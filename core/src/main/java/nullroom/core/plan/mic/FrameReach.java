@@ -2,6 +2,7 @@ package nullroom.core.plan.mic;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.core.Decibels;
 import nullroom.core.acoustics.Mount;
@@ -60,6 +61,7 @@ public record FrameReach(
   private static final double LEAST_METRES = 0.01;
 
   private static final double FURTHER = 1.5;
+  private static final Point DOWN = new Point(0, 0, -1);
 
   /**
    * Another picture.
@@ -126,6 +128,35 @@ public record FrameReach(
     return height / 2 - camera.seen(lips).y();
   }
 
+  private static double height(Camera camera, double metres) {
+    return 2 * metres * Math.tan(Math.toRadians(camera.heightDegrees() / 2));
+  }
+
+  /** What a camera shows of the talker of a room. */
+  public static Shelf.Shot shotOf(Room room, Camera camera) {
+    double metres = Math.abs(camera.seen(room.requireTalker().at()).z());
+    return Shot.of(Math.max(1e-3, height(camera, metres)));
+  }
+
+  /** A camera turned and zoomed so that it shows so much of the talker, the lips in its middle. */
+  public static Camera showing(Room room, Camera camera, Shelf.Shot shot) {
+    Point lips = room.requireTalker().at();
+    Camera at = camera.movedTo(camera.at(), lips);
+    return at.showing(Shot.height(shot), camera.at().distanceTo(lips));
+  }
+
+  /** A camera tilted down until little is left over the head; empty where no more is. */
+  public static Optional<Camera> lowered(Room room, Camera camera) {
+    Point lips = room.requireTalker().at();
+    double metres = camera.seen(lips).z();
+    double spare =
+        upperEdge(camera, lips, height(camera, metres)) - CROWN_METRES - LEAST_HEADROOM_METRES;
+    Point target = camera.at().plus(camera.aim().direction(), metres).plus(DOWN, spare);
+    return metres > 0 && spare > 0
+        ? Optional.of(camera.movedTo(camera.at(), target))
+        : Optional.empty();
+  }
+
   private static OptionalDouble nearest(Room room, Shelf shelf) {
     Point lips = room.requireTalker().at();
     return new MicPlaces(room, shelf)
@@ -139,16 +170,10 @@ public record FrameReach(
     if (metres <= 0 || now.isEmpty()) {
       return List.of();
     }
-    double height =
-        2 * metres * Math.tan(Math.toRadians(camera.widthDegrees() / 2)) / camera.aspectRatio();
+    double height = height(camera, metres);
     List<Buy> all = new ArrayList<>();
-    double spare = upperEdge(camera, lips, height) - CROWN_METRES - LEAST_HEADROOM_METRES;
-    if (spare > 0) {
-      Point target = camera.at().plus(camera.aim().direction(), metres).plus(DOWN, spare);
-      add(all, "headroom of 5 cm only", room, shelf, index, camera.movedTo(camera.at(), target));
-    }
-    Shelf.Shot shot = Shot.of(height);
-    Shot.tighter(shot)
+    lowered(room, camera).ifPresent(c -> add(all, "headroom of 5 cm only", room, shelf, index, c));
+    Shot.tighter(Shot.of(height))
         .ifPresent(tighter ->
             add(
                 all,
@@ -156,7 +181,7 @@ public record FrameReach(
                 room,
                 shelf,
                 index,
-                camera.movedTo(camera.at(), lips).showing(Shot.height(tighter), metres)));
+                showing(room, camera, tighter)));
     Point back = camera.at().plus(camera.aim().direction(), (1 - FURTHER) * metres);
     boolean free = room.holds(back) && room.furniture().stream().noneMatch(f -> f.holds(back));
     if (free) {
@@ -183,8 +208,6 @@ public record FrameReach(
             new Buy(b.what(), b.nearest(), Decibels.ofAmplitude(now.getAsDouble() / b.nearest())))
         .toList();
   }
-
-  private static final Point DOWN = new Point(0, 0, -1);
 
   private static void add(
       List<Buy> all, String what, Room room, Shelf shelf, int index, Camera camera) {

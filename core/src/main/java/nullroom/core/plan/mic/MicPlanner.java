@@ -142,8 +142,8 @@ public final class MicPlanner {
     replies = hearing.replies();
   }
 
-  /** With a camera for the shot, where there is none. */
-  private static Room filmed(Room room, Shelf shelf) {
+  /** A room with a camera for the shelf's shot, where there is none. */
+  public static Room filmed(Room room, Shelf shelf) {
     return shelf.shot().isPresent() && room.setUp().cameras().isEmpty()
         ? room.withCamera(Optional.of(Shot.camera(room, shelf.shot().get())))
         : room;
@@ -233,7 +233,7 @@ public final class MicPlanner {
   }
 
   /** What is missing of the targets, added. */
-  static double shortDb(Margins margins, Margins targets) {
+  public static double shortDb(Margins margins, Margins targets) {
     double sum = 0;
     for (Margins.Kind kind : Margins.Kind.values()) {
       sum += Math.max(0, -margins.over(targets, kind));
