@@ -3,7 +3,6 @@ package nullroom.app.mic;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executor;
-import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import nullroom.app.shell.Fresh;
 import nullroom.app.shell.StationContext;
@@ -82,8 +81,6 @@ final class FrameModel {
   }
 
   private void edit(String name, Filming filming) {
-    UnaryOperator<RoomBook> change =
-        b -> b.with(b.room().withCamera(Optional.of(filming.by(b.room()))));
-    context.work().attempt(() -> context.session().edit(name, change), () -> {});
+    context.attempt(name, b -> b.with(b.room().withCamera(Optional.of(filming.by(b.room())))));
   }
 }

@@ -190,20 +190,13 @@ final class RankModel {
   /** Takes one of them to its best place, in place of the microphone judged. */
   void put(Ranked ranked) {
     Member<PlacedMicrophone> there = ranked.room().setUp().listener().orElseThrow();
-    context
-        .work()
-        .attempt(
-            () ->
-                context
-                    .session()
-                    .edit(
-                        "Put the " + ranked.chain().microphone() + " at its best place",
-                        b -> {
-                          SetUp s = b.room().setUp();
-                          String name = s.listener().map(Member::name).orElse(SetUp.MICROPHONE);
-                          SetUp put = s.with(there.it()).riding(name, there.ride());
-                          return b.with(b.room().with(put)).with(b.levels().with(ranked.staging()));
-                        }),
-            () -> {});
+    context.attempt(
+        "Put the " + ranked.chain().microphone() + " at its best place",
+        b -> {
+          SetUp s = b.room().setUp();
+          String name = s.listener().map(Member::name).orElse(SetUp.MICROPHONE);
+          SetUp put = s.with(there.it()).riding(name, there.ride());
+          return b.with(b.room().with(put)).with(b.levels().with(ranked.staging()));
+        });
   }
 }

@@ -107,11 +107,7 @@ final class VoicesModel {
   }
 
   private void setUp(String name, Room there) {
-    context
-        .work()
-        .attempt(
-            () -> context.session().edit(name, b -> b.with(b.room().with(there.setUp()))),
-            () -> {});
+    context.attempt(name, b -> b.with(b.room().with(there.setUp())));
   }
 
   /** Measures a test clip, off the FX thread. */

@@ -179,19 +179,8 @@ final class ZoneModel {
   }
 
   private void edit(String name, UnaryOperator<PlacedMicrophone> change) {
-    context
-        .work()
-        .attempt(
-            () ->
-                context
-                    .session()
-                    .edit(
-                        name,
-                        b ->
-                            b.with(
-                                b.room()
-                                    .withMicrophone(change.apply(b.room().requireMicrophone())))),
-            () -> {});
+    context.attempt(
+        name, b -> b.with(b.room().withMicrophone(change.apply(b.room().requireMicrophone()))));
   }
 
   /** What the map shows at each of its points: over the target, decibels. */

@@ -297,6 +297,11 @@ public record StationContext(
     elsewhere("Go to " + place, b -> b.goTo(place));
   }
 
+  /** An edit whose trouble is said where the station's messages stand. */
+  public void attempt(String name, UnaryOperator<RoomBook> edit) {
+    work.attempt(() -> session.edit(name, edit), () -> {});
+  }
+
   /**
    * An edit after which another place is the one of now.
    *

@@ -55,6 +55,27 @@ class FrameReachTest {
     assertThat(reach.lips()).isTrue();
   }
 
+  @ParameterizedTest(name = "{0} mm at {1} m")
+  @DisplayName(
+      "25 cm before the lips a boom hangs where handbook geometry has it, 5 cm off the edge")
+  @CsvSource({
+    "26, 1.4, 1.09, 0.31, 0.26",
+    "35, 1.9, 1.10, 0.31, 0.29",
+    "50, 1.36, 0.55, 0.26, 0.25"
+  })
+  void boom(double millimetres, double metres, double height, double underEdge, double above) {
+    Room room = TestRooms.box(0.2);
+    Point lips = room.requireTalker().at();
+    double lensUnderLips = height / 2 - underEdge; // the camera is held level
+    Point lens = lips.plus(new Point(metres, 0, -lensUnderLips), 1);
+    Camera camera = new Camera(lens, new Aim(180, 0), millimetres, Camera.WIDE);
+    FrameReach reach = of(room.withCamera(Optional.of(camera)));
+    assertThat(reach.heightMetres()).isCloseTo(height, within(0.006));
+    Point edge = lips.plus(new Point(0.25, 0, above - 0.05), 1);
+    assertThat(camera.frames(edge.plus(new Point(0, 0, -0.012), 1))).isTrue();
+    assertThat(camera.frames(edge.plus(new Point(0, 0, 0.012), 1))).isFalse();
+  }
+
   @Test
   @DisplayName("the shot is named by what it shows, and a tighter one lets a boom come nearer")
   void buys() {
