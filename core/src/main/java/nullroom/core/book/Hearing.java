@@ -137,7 +137,7 @@ public final class Hearing {
     each(
         book.room(),
         chains,
-        noisy -> ReflectedSound.quick(noisy, seconds),
+        new QuickReplies(book.room(), seconds)::of,
         (changed, noisy, reply) -> all.add(heard(changed, noisy, seconds, reply)));
     return all;
   }
