@@ -12,6 +12,7 @@ module nullroom.core {
   exports nullroom.core.signal;
   exports nullroom.core.acoustics;
   exports nullroom.core.measure;
+  exports nullroom.core.measure.altered;
   exports nullroom.core.measure.noise;
   exports nullroom.core.measure.decay;
   exports nullroom.core.measure.take;

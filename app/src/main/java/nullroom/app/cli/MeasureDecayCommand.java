@@ -12,6 +12,7 @@ import nullroom.core.Figures;
 import nullroom.core.Keyed;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.decay.BlindDecay;
 import nullroom.core.measure.decay.DecayAnalysis;
 import nullroom.core.measure.decay.DecayReport;
@@ -101,13 +102,24 @@ final class MeasureDecayCommand implements Callable<Integer> {
     if (report.takes() == 0 && asked.isEmpty()) {
       BlindDecay.of(sound).ifPresent(guess -> warnings.add(offer(guess)));
     }
+    List<Alteration> altered =
+        AlteredOut.of(input.file).get(input.channel).stream()
+            .filter(a -> !endsWithTheSweep(a, report))
+            .toList();
+    warnings.addAll(AlteredOut.warnings(altered, Alteration.Measured.DECAY));
     if (input.json) {
-      json(report, warnings).print();
+      json(report, altered, warnings).print();
     } else {
       print(report);
       warnings.forEach(w -> System.out.println("note: " + w));
     }
     return 0;
+  }
+
+  /** A sweep sounds no further than it goes. */
+  private static boolean endsWithTheSweep(Alteration a, DecayReport report) {
+    return a.kind() == Alteration.Kind.BAND_LIMIT
+        && report.excitation().filter(Excitation.SWEEP::equals).isPresent();
   }
 
   private static String rings(DecayReport.Ringing one) {
@@ -140,7 +152,7 @@ final class MeasureDecayCommand implements Callable<Integer> {
                         "must be auto, impulse, sweep or noise, not " + excitation)));
   }
 
-  private static JsonOut json(DecayReport r, List<String> warnings) {
+  private static JsonOut json(DecayReport r, List<Alteration> altered, List<String> warnings) {
     JsonOut out = new JsonOut();
     out.put("excitation", r.excitation().map(Excitation::id).orElse(null));
     out.put("sampleRateHz", r.sampleRateHz());
@@ -173,6 +185,7 @@ final class MeasureDecayCommand implements Callable<Integer> {
     }
     out.put("harmonicDistortionPercent", r.harmonicDistortionPercent());
     out.put("takes", (long) r.takes());
+    out.put("altered", AlteredOut.json(altered));
     out.put("warnings", warnings);
     return out;
   }

@@ -8,11 +8,13 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import nullroom.core.Decibels;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.book.Brief;
+import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.noise.NoiseMeter;
 import nullroom.core.measure.take.Loudness;
 import nullroom.core.measure.take.TakeChannel;
@@ -61,6 +63,8 @@ final class MeasureLevelCommand implements Callable<Integer> {
     }
     TakeChannel top = report.channels().get(input.channel);
     warnings.addAll(warnings(report, top));
+    List<List<Alteration>> altered = AlteredOut.of(input.file);
+    warnings.addAll(AlteredOut.warnings(altered.get(input.channel), Alteration.Measured.LEVEL));
     List<TakeCheck> verdicts =
         Stream.concat(
                 TakeChecks.of(report, input.channel, asked(report, brief), peakTarget, brief)
@@ -75,16 +79,12 @@ final class MeasureLevelCommand implements Callable<Integer> {
           "bitDepth",
           bits.isPresent() ? OptionalDouble.of(bits.getAsInt()) : OptionalDouble.empty());
       out.all(figures(top, report.loudness(), report.truePeak(), verdicts));
+      out.put("altered", AlteredOut.json(altered.get(input.channel)));
       out.put(
           "channels",
           report.channels().size() > 1
-              ? report.channels().stream()
-                  .map(c ->
-                      figures(
-                          c,
-                          c.loudness(),
-                          c.truePeak(),
-                          TakeChecks.of(c, c.loudness(), peakTarget, brief)))
+              ? IntStream.range(0, altered.size())
+                  .mapToObj(c -> channel(report.channels().get(c), brief, altered.get(c)))
                   .toList()
               : List.of());
       out.put("warnings", warnings);
@@ -94,6 +94,11 @@ final class MeasureLevelCommand implements Callable<Integer> {
       warnings.forEach(w -> System.out.println("note: " + w));
     }
     return 0;
+  }
+
+  private JsonOut channel(TakeChannel c, Optional<Brief> brief, List<Alteration> altered) {
+    return figures(c, c.loudness(), c.truePeak(), TakeChecks.of(c, c.loudness(), peakTarget, brief))
+        .put("altered", AlteredOut.json(altered));
   }
 
   /** What would be handed over for a brief: the take, or all its channels made one. */

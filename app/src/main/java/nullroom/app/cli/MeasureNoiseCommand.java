@@ -6,8 +6,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
+import java.util.stream.IntStream;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
+import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.noise.Calibration;
 import nullroom.core.measure.noise.NoiseMeter;
 import nullroom.core.measure.noise.NoiseReport;
@@ -57,7 +59,11 @@ final class MeasureNoiseCommand implements Callable<Integer> {
   private static final double SHORTEST_FOR_TONES_SECONDS = 1.2;
 
   /** One file, measured. */
-  private record Measured(Path file, List<NoiseReport> channels, List<String> warnings) {}
+  private record Measured(
+      Path file,
+      List<NoiseReport> channels,
+      List<List<Alteration>> altered,
+      List<String> warnings) {}
 
   @Override
   public Integer call() {
@@ -118,20 +124,29 @@ final class MeasureNoiseCommand implements Callable<Integer> {
       List<NoiseReport> channels = NoiseMeter.measure(sound, Progress.NONE);
       List<String> warnings = new ArrayList<>(sound.warnings());
       warnings.addAll(warnings(channels.get(input.channel), fullScale));
-      return new Measured(file, channels, warnings);
+      List<List<Alteration>> altered = AlteredOut.of(file);
+      warnings.addAll(AlteredOut.warnings(altered.get(input.channel), Alteration.Measured.NOISE));
+      return new Measured(file, channels, altered, warnings);
     }
   }
 
   private JsonOut json(Measured m, OptionalDouble fullScale) {
-    JsonOut out = NoiseOut.json(m.channels().get(input.channel), fullScale);
+    JsonOut out = channel(m, input.channel, fullScale);
     out.put(
         "channels",
         m.channels().size() > 1
-            ? m.channels().stream().map(c -> NoiseOut.json(c, fullScale)).toList()
+            ? IntStream.range(0, m.channels().size())
+                .mapToObj(c -> channel(m, c, fullScale))
+                .toList()
             : List.of());
     out.put("uncertaintyDb", fullScale.isPresent() ? uncertainty() : OptionalDouble.empty());
     out.put("warnings", m.warnings());
     return out;
+  }
+
+  private static JsonOut channel(Measured m, int channel, OptionalDouble fullScale) {
+    return NoiseOut.json(m.channels().get(channel), fullScale)
+        .put("altered", AlteredOut.json(m.altered().get(channel)));
   }
 
   private void print(Measured m, OptionalDouble fullScale) {

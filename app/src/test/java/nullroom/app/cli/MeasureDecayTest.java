@@ -66,6 +66,7 @@ class MeasureDecayTest {
             "flutter",
             "harmonicDistortionPercent",
             "takes",
+            "altered",
             "warnings");
     assertThat(Run.keys(json.get("bands").get(0)))
         .containsExactlyInAnyOrder(

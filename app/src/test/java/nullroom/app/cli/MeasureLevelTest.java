@@ -58,6 +58,7 @@ class MeasureLevelTest {
             "mains",
             "gainChangeDb",
             "verdicts",
+            "altered",
             "channels",
             "warnings");
     assertThat(Run.keys(json.get("verdicts").get(0)))

@@ -89,6 +89,21 @@ public final class SyntheticRoom {
     return power;
   }
 
+  /**
+   * Adds what goes on above the uppermost octave, falling by 12 dB an octave: nothing that sounds
+   * ends at an edge, and what does was cut off by a device.
+   */
+  private static void addAbove(double[] power, double meanSquare, double sampleRateHz) {
+    Band band = Octave.ALL.get(Octave.COUNT - 1);
+    int n = 2 * (power.length - 1);
+    double density = meanSquare * sampleRateHz / (2 * band.widthHz());
+    for (int k = (int) (band.highHz() * n / sampleRateHz) + 1; k < power.length - 1; k++) {
+      double hz = k * sampleRateHz / n;
+      double share = 1 - Math.min(1, band.powerResponse(hz, EDGE_ORDER));
+      power[k] += density * share * Math.pow(band.highHz() / hz, 4);
+    }
+  }
+
   private static void shape(double[] noise, double[] power) {
     Fft fft = new Fft(noise.length);
     fft.forward(noise);
@@ -119,6 +134,8 @@ public final class SyntheticRoom {
       double pascal = pascal(levelsDbSpl.get(octave));
       addBand(power, octave, pascal * pascal, sampleRateHz);
     }
+    double top = pascal(levelsDbSpl.get(Octave.COUNT - 1));
+    addAbove(power, top * top, sampleRateHz);
     shape(noise, power);
     return java.util.Arrays.copyOf(noise, count);
   }

@@ -1,0 +1,93 @@
+package nullroom.core.measure.altered;
+
+import nullroom.core.Keyed;
+
+/**
+ * Something that was done to a sound after the microphone.
+ *
+ * @param kind what
+ * @param evidence what in the sound speaks for it, with its figures
+ * @param fromSeconds of the file, where that begins
+ * @param toSeconds where it ends
+ */
+public record Alteration(Kind kind, String evidence, double fromSeconds, double toSeconds) {
+  /** Kinds, each with how a device is told to leave it. */
+  public enum Kind implements Keyed {
+    AUTOMATIC_GAIN("automatic gain", "set the recording level by hand, or choose “manual gain”"),
+    GATE("a gate", "switch off the gate, “voice activation” or “silence skipping”"),
+    NOISE_REDUCTION(
+        "noise reduction", "switch off noise reduction, “voice focus” or “enhanced voice”"),
+    LIMITER("a limiter", "record at a lower level, or switch the limiter off"),
+    BAND_LIMIT(
+        "a band limit", "record with a higher sampling rate or quality, not as a call or memo"),
+    LOSSY("a coder of a low rate", "choose WAV, or a higher bit rate, in the recorder");
+
+    private final String label;
+    private final String remedy;
+
+    Kind(String label, String remedy) {
+      this.label = label;
+      this.remedy = remedy;
+    }
+
+    /** Name for people. */
+    public String label() {
+      return label;
+    }
+
+    /** How to do without it, in general words. */
+    public String remedy() {
+      return remedy;
+    }
+  }
+
+  /** What is measured of a sound. */
+  public enum Measured {
+    NOISE,
+    DECAY,
+    LEVEL
+  }
+
+  /** What it does to a figure, and what to do; one or two sentences. */
+  public String warning(Measured what) {
+    return "The sound shows "
+        + kind.label
+        + ": "
+        + spoils(what)
+        + ". On the device: "
+        + kind.remedy
+        + ".";
+  }
+
+  private String spoils(Measured what) {
+    return switch (what) {
+      case NOISE ->
+          switch (kind) {
+            case AUTOMATIC_GAIN ->
+                "the noise reads too loud where nothing sounds, and no calibration holds";
+            case GATE, NOISE_REDUCTION -> "the noise reads too low";
+            case LIMITER -> "the loudest moments read too low";
+            case BAND_LIMIT -> "the noise above the limit is missing";
+            case LOSSY -> "the faintest highs are missing from the noise";
+          };
+      case DECAY ->
+          switch (kind) {
+            case AUTOMATIC_GAIN -> "decays read too long, and C50 too low";
+            case GATE, NOISE_REDUCTION -> "decays read too short, and C50 too high";
+            case LIMITER -> "the direct sound is held down: C50 reads too low";
+            case BAND_LIMIT -> "nothing can be said of the bands above the limit";
+            case LOSSY -> "the ends of decays in the highs are missing";
+          };
+      case LEVEL ->
+          switch (kind) {
+            case AUTOMATIC_GAIN ->
+                "soft and loud lie nearer to each other than they were, and the noise between words is raised";
+            case GATE, NOISE_REDUCTION ->
+                "the noise floor reads lower than under the voice, and speech to noise too high";
+            case LIMITER -> "peaks were louder than they read, and their shape is lost";
+            case BAND_LIMIT -> "the voice has lost what lay above the limit";
+            case LOSSY -> "the faintest highs are gone, and no later treatment brings them back";
+          };
+    };
+  }
+}

@@ -1,0 +1,236 @@
+package nullroom.core.measure.altered;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import nullroom.core.Decibels;
+import nullroom.core.Figures;
+import nullroom.core.Progress;
+import nullroom.core.signal.SampleSource;
+
+/**
+ * Looks for what was done to one channel of a sound after the microphone. Each test asks for
+ * evidence that untouched sound does not give; what each cannot see is said beside it. Samples in,
+ * findings out; not thread-safe.
+ */
+public final class AlterationMeter {
+  private static final int BLOCK = 1 << 15;
+  private static final double SHORT_SECONDS = 0.005;
+  private static final double SILENT = 1e-9;
+
+  private final double rate;
+  private final SpectraSeen spectra;
+
+  /** Of each 5 ms: mean square in dB, largest amplitude in dB. */
+  private final Frames levels = new Frames(2);
+
+  private final int frame;
+  private double sum;
+  private double peak;
+  private int inFrame;
+  private long samples;
+
+  /** Of a channel that declares a sampling rate. */
+  public AlterationMeter(double sampleRateHz) {
+    rate = sampleRateHz;
+    spectra = new SpectraSeen(sampleRateHz);
+    frame = Math.max(8, (int) Math.round(SHORT_SECONDS * sampleRateHz));
+  }
+
+  /** All channels of a source, from where it stands to its end. */
+  public static List<List<Alteration>> measure(SampleSource source, Progress progress) {
+    List<AlterationMeter> meters =
+        IntStream.range(0, source.channels())
+            .mapToObj(c -> new AlterationMeter(source.sampleRateHz()))
+            .toList();
+    double[][] block = new double[source.channels()][BLOCK];
+    long read = 0;
+    for (int length = source.read(block); length >= 0; length = source.read(block)) {
+      for (int c = 0; c < block.length; c++) {
+        meters.get(c).add(block[c], length);
+      }
+      read += length;
+      progress.step(read, Long.MAX_VALUE);
+    }
+    return meters.stream().map(AlterationMeter::found).toList();
+  }
+
+  /** The next samples. */
+  public void add(double[] block, int length) {
+    spectra.add(block, length);
+    for (int k = 0; k < length; k++) {
+      double x = Math.abs(block[k]);
+      sum += x * x;
+      peak = Math.max(peak, x);
+      if (++inFrame == frame) {
+        levels.add(
+            Decibels.ofEnergy(2 * sum / frame + SILENT * SILENT),
+            Decibels.ofAmplitude(peak + SILENT));
+        sum = 0;
+        peak = 0;
+        inFrame = 0;
+      }
+    }
+    samples += length;
+  }
+
+  private double seconds() {
+    return samples / rate;
+  }
+
+  /** What speaks for what. */
+  public List<Alteration> found() {
+    List<Alteration> all = new ArrayList<>();
+    if (spectra.blocks() < 8) {
+      return all;
+    }
+    Optional<Alteration> gate = Gate.of(levels, frame / rate);
+    gate.ifPresent(all::add);
+    if (gate.isEmpty()) { // else what opens and shuts would be taken for these
+      AutomaticGain.of(spectra.octaveLevels(), spectra.secondsPerBlock()).ifPresent(all::add);
+      noiseReduction().ifPresent(all::add);
+    }
+    limiter().ifPresent(all::add);
+    bandLimit().ifPresent(all::add);
+    lossy().ifPresent(all::add);
+    return all;
+  }
+
+  /** Scatter of untouched noise is 5.6 dB; that of pauses with something in them little more. */
+  private static final double REDUCED_SCATTER_DB = 6.7;
+
+  /** So far under the loudest there are pauses. */
+  private static final double PAUSE_DB = 20;
+
+  /** Cannot see a reduction that leaves pauses plain noise, only softer. */
+  private Optional<Alteration> noiseReduction() {
+    double scatter = spectra.quietScatterDb();
+    return scatter > REDUCED_SCATTER_DB && spectra.rangeDb() > PAUSE_DB
+        ? Optional.of(
+            new Alteration(
+                Alteration.Kind.NOISE_REDUCTION,
+                Figures.say(
+                    "in the quietest moments single tones come and go: they scatter by %.1f dB, where noise scatters by 5.6",
+                    scatter),
+                0,
+                seconds()))
+        : Optional.empty();
+  }
+
+  private static final double CEILING_DB = 0.3;
+
+  /** Untouched peaks thin out upwards; so many steps under the ceiling are looked at. */
+  private static final int STEPS_UNDER = 4;
+
+  private static final double FULL_SCALE_DBFS = -0.15;
+  private static final int FEWEST_PEAKS = 20;
+  private static final double PILED = 2.2;
+
+  /** What reaches the ceiling unlimited is always as loud: a tone. */
+  private static final double VARIED_DB = 0.7;
+
+  /** Cannot see one that is hardly reached, or a ceiling at full scale, which is clipping. */
+  private Optional<Alteration> limiter() {
+    double[] peaks = levels.column(1);
+    double top = Arrays.stream(peaks).max().orElse(0);
+    if (top > FULL_SCALE_DBFS) {
+      return Optional.empty();
+    }
+    int under = 0;
+    List<Integer> at = new ArrayList<>();
+    for (int k = 0; k < peaks.length; k++) {
+      if (peaks[k] > top - CEILING_DB) {
+        at.add(k);
+      } else if (peaks[k] > top - (STEPS_UNDER + 1) * CEILING_DB) {
+        under++;
+      }
+    }
+    double usual = (double) under / STEPS_UNDER;
+    return at.size() >= FEWEST_PEAKS && at.size() > PILED * usual && spread(at) > VARIED_DB
+        ? Optional.of(
+            new Alteration(
+                Alteration.Kind.LIMITER,
+                Figures.say(
+                    "%d peaks stand within %.1f dB of a ceiling at %.1f dBFS, only %.0f in each such step under it",
+                    at.size(), CEILING_DB, top, usual),
+                at.getFirst() * frame / rate,
+                (at.getLast() + 1) * frame / rate))
+        : Optional.empty();
+  }
+
+  /** How far the levels of frames scatter, decibels. */
+  private double spread(List<Integer> frames) {
+    double mean = frames.stream().mapToDouble(k -> levels.get(k, 0)).average().orElse(0);
+    double squares = frames.stream().mapToDouble(k -> Math.pow(levels.get(k, 0) - mean, 2)).sum();
+    return Math.sqrt(squares / frames.size());
+  }
+
+  private static final double EDGE_DB = 28;
+  private static final double LOWEST_EDGE_HZ = 2000;
+
+  /** An edge over this share of half the rate is any converter's own. */
+  private static final double HIGHEST_EDGE = 0.78;
+
+  /** What is above concerns no voice. */
+  private static final double HIGHEST_EDGE_HZ = 18_500;
+
+  private static final double THIRD = Math.pow(2, 1 / 3.0);
+  private static final double GAP = 1.04;
+
+  /** Between the softest of the bins under an edge and the loudest over it. */
+  private Optional<Alteration> bandLimit() {
+    double[] db = spectra.meanDb();
+    double most = 0;
+    int edge = 0;
+    int from = (int) (LOWEST_EDGE_HZ / spectra.binHz());
+    int to = (int) Math.min(HIGHEST_EDGE * db.length, HIGHEST_EDGE_HZ / spectra.binHz());
+    for (int k = from; k < to; k++) {
+      double under = quantile(db, (int) (k / THIRD), k, 0.2);
+      double over = quantile(db, (int) (k * GAP) + 1, (int) (k * THIRD), 0.95);
+      if (under - over > most) {
+        most = under - over;
+        edge = k;
+      }
+    }
+    boolean empty =
+        edge > 0
+            && quantile(db, (int) (edge * THIRD), db.length, 0.95)
+                < quantile(db, (int) (edge / THIRD), edge, 0.2) - EDGE_DB;
+    double hz = edge * spectra.binHz();
+    return most > EDGE_DB && empty
+        ? Optional.of(
+            new Alteration(
+                Alteration.Kind.BAND_LIMIT,
+                Figures.say(
+                    "nothing above %.0f Hz: the spectrum falls by %.0f dB within a third of an octave, at a sampling rate of %.0f Hz",
+                    hz, most, rate),
+                0,
+                seconds()))
+        : Optional.empty();
+  }
+
+  private static double quantile(double[] db, int from, int to, double share) {
+    double[] part = Arrays.copyOfRange(db, from, Math.clamp(to, from + 1, db.length));
+    Arrays.sort(part);
+    return part[(int) (share * (part.length - 1))];
+  }
+
+  private static final double HOLED = 0.004;
+
+  /** Cannot see coders that fill their holes with noise. */
+  private Optional<Alteration> lossy() {
+    double share = spectra.holeShare();
+    return share > HOLED
+        ? Optional.of(
+            new Alteration(
+                Alteration.Kind.LOSSY,
+                Figures.say(
+                    "narrow holes in the spectrum over 4 kHz, %.1f in a thousand, each 18 dB and more under what is beside it",
+                    1000 * share),
+                0,
+                seconds()))
+        : Optional.empty();
+  }
+}

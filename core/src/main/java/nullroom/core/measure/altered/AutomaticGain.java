@@ -1,0 +1,160 @@
+package nullroom.core.measure.altered;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import nullroom.core.Decibels;
+import nullroom.core.Figures;
+
+/**
+ * A floor that comes up after loud sounds, by as much in all octaves: a gain that recovers. A room
+ * falls quiet after them and stays so. Cannot see a gain that recovers within a tenth of a second,
+ * or sounds without a pause of half a second.
+ */
+final class AutomaticGain {
+  private static final double LOUD_DB = 15;
+  private static final double RISE_DB = 3;
+  private static final double ALIKE_DB = 2;
+  private static final double PAUSE_SECONDS = 0.55;
+  private static final double MEAN_SECONDS = 0.17;
+
+  /** Shortly before a pause something must have been loud. */
+  private static final double BEFORE_SECONDS = 0.5;
+
+  private static final double OVER_DB = 6;
+
+  /** Of all moments so many may be louder than what is called loud: clicks. */
+  private static final int LOUDEST = 3;
+
+  private static final double QUIET_SHARE = 0.05;
+  private static final double HALF = 0.5;
+
+  /** Where the gain has come up far, the floor is never far under what is loud. */
+  private static final double UNDER_LOUD_DB = 10;
+
+  /** The floor is lowest so soon after the loud sound, or nobody held it down. */
+  private static final double LATEST_LOW_SECONDS = 1.2;
+
+  private static final int FEWEST = 2;
+  private static final double MOST_OF_THEM = 0.6;
+
+  private AutomaticGain() {}
+
+  private record Pause(int from, int to, double rise, boolean alike) {}
+
+  static Optional<Alteration> of(Frames octaves, double seconds) {
+    int n = octaves.count();
+    double[] total = new double[n];
+    for (int k = 0; k < n; k++) {
+      double sum = 0;
+      for (int o = 0; o < SpectraSeen.OCTAVES; o++) {
+        sum += Decibels.toEnergy(octaves.get(k, o));
+      }
+      total[k] = Decibels.ofEnergy(sum);
+    }
+    double[] sorted = total.clone();
+    Arrays.sort(sorted);
+    double loud = sorted[sorted.length - 1 - Math.min(sorted.length - 1, LOUDEST)];
+    double quiet = sorted[(int) (QUIET_SHARE * (sorted.length - 1))];
+    if (loud - quiet < LOUD_DB) {
+      return Optional.empty();
+    }
+    return rising(pauses(octaves, total, seconds, loud, quiet + HALF * (loud - quiet)), seconds)
+        .or(() -> rising(pauses(octaves, total, seconds, loud, loud - UNDER_LOUD_DB), seconds));
+  }
+
+  private static Optional<Alteration> rising(List<Pause> pauses, double seconds) {
+    List<Pause> rising = pauses.stream().filter(p -> p.rise() > RISE_DB && p.alike()).toList();
+    if (rising.size() < FEWEST || rising.size() < MOST_OF_THEM * pauses.size()) {
+      return Optional.empty();
+    }
+    double mean = rising.stream().mapToDouble(Pause::rise).average().orElseThrow();
+    return Optional.of(
+        new Alteration(
+            Alteration.Kind.AUTOMATIC_GAIN,
+            Figures.say(
+                "in %d of %d pauses after loud sounds the floor comes up again, by %.0f dB on average and alike in all octaves",
+                rising.size(), pauses.size(), mean),
+            rising.getFirst().from() * seconds,
+            rising.getLast().to() * seconds));
+  }
+
+  /** Stretches in which nothing loud sounds, each after something loud. */
+  private static List<Pause> pauses(
+      Frames octaves, double[] total, double seconds, double loud, double threshold) {
+    List<Pause> all = new ArrayList<>();
+    int least = (int) Math.ceil(PAUSE_SECONDS / seconds);
+    int mean = Math.max(1, (int) Math.round(MEAN_SECONDS / seconds));
+    int from = -1;
+    for (int k = 0; k <= total.length; k++) {
+      boolean still = k < total.length && total[k] < threshold;
+      if (still && from < 0) {
+        from = k;
+      }
+      if (!still && from >= 0) {
+        if (k - from >= least && loudBefore(total, from, seconds) > threshold + OVER_DB) {
+          pause(octaves, total, from, k, mean, seconds, loud).ifPresent(all::add);
+        }
+        from = -1;
+      }
+    }
+    return all;
+  }
+
+  private static double loudBefore(double[] total, int from, double seconds) {
+    double most = Double.NEGATIVE_INFINITY;
+    for (int k = Math.max(0, from - (int) (BEFORE_SECONDS / seconds)); k < from; k++) {
+      most = Math.max(most, total[k]);
+    }
+    return most;
+  }
+
+  private static Optional<Pause> pause(
+      Frames octaves, double[] total, int from, int to, int mean, double seconds, double loud) {
+    int end = to - 2; // the next sound's beginning is half in the last
+    int lowest = from;
+    double low = Double.POSITIVE_INFINITY;
+    for (int k = from; k + mean <= end; k++) {
+      double here = mean(total, k, k + mean);
+      if (here < low) {
+        low = here;
+        lowest = k;
+      }
+    }
+    if (low > loud - LOUD_DB || end - mean < from) {
+      return Optional.empty();
+    }
+    double[] rises = new double[SpectraSeen.OCTAVES];
+    double sum = 0;
+    for (int o = 0; o < rises.length; o++) {
+      rises[o] = mean(octaves, o, end - mean, end) - mean(octaves, o, lowest, lowest + mean);
+      sum += rises[o];
+    }
+    double average = sum / rises.length;
+    double squares = 0;
+    for (double rise : rises) {
+      squares += (rise - average) * (rise - average);
+    }
+    boolean soon = (lowest - from) * seconds < LATEST_LOW_SECONDS;
+    double apart = Math.sqrt(squares / rises.length);
+    boolean alike = apart < Math.max(ALIKE_DB, 0.2 * average);
+    return Optional.of(new Pause(from, to, soon ? average : 0, alike));
+  }
+
+  private static double mean(double[] values, int from, int to) {
+    double sum = 0;
+    for (int k = from; k < to; k++) {
+      sum += values[k];
+    }
+    return sum / (to - from);
+  }
+
+  private static double mean(Frames frames, int column, int from, int to) {
+    double sum = 0;
+    for (int k = from; k < to; k++) {
+      sum += frames.get(k, column);
+    }
+    return sum / (to - from);
+  }
+}

@@ -1,0 +1,235 @@
+package nullroom.core.measure.altered;
+
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.PriorityQueue;
+import nullroom.core.Decibels;
+import nullroom.core.signal.Fft;
+
+/**
+ * What the spectra of a sound tell: their mean, levels of octaves over time, holes among the highs,
+ * and the quietest of them.
+ */
+final class SpectraSeen {
+  /** Octaves from 250 Hz on that automatic gain moves alike. */
+  static final int OCTAVES = 6;
+
+  private static final double FIRST_OCTAVE_HZ = 250;
+  private static final double BLOCK_SECONDS = 0.043;
+  private static final int GROUP = 16;
+  private static final double HOLES_FROM_HZ = 4000;
+  private static final double HOLES_TO_HZ = 16_000;
+
+  /** A group this far under both its neighbours is a hole. */
+  private static final double HOLE_DB = 18;
+
+  /** Neighbours must themselves be heard. */
+  private static final double HEARD_DB = -120;
+
+  private static final int QUIETEST = 120;
+  private static final double QUIET_FROM_HZ = 200;
+  private static final double QUIET_TO_HZ = 8000;
+  private static final double LEAST = 1e-20;
+
+  private final double rate;
+  private final Fft fft;
+  private final double[] window;
+  private final double scale;
+  private final double[] ring;
+  private int filled;
+  private final double[] mean;
+  private final Frames octaves = new Frames(OCTAVES);
+  private final PriorityQueue<Quiet> quietest =
+      new PriorityQueue<>(Comparator.comparingDouble((Quiet q) -> -q.level()));
+  private long holes;
+  private long groups;
+  private int blocks;
+  private double loudest = Double.NEGATIVE_INFINITY;
+
+  /** The logarithms of one of the quietest spectra. */
+  @SuppressWarnings("ArrayRecordComponent") // never compared
+  private record Quiet(double level, float[] db) {}
+
+  SpectraSeen(double rate) {
+    this.rate = rate;
+    int size = Fft.sizeFor(Math.max(64, Math.round(BLOCK_SECONDS * rate * 0.75)));
+    fft = new Fft(size);
+    window = new double[size];
+    double sum = 0;
+    for (int n = 0; n < size; n++) {
+      window[n] = 0.5 - 0.5 * Math.cos(2 * Math.PI * n / size);
+      sum += window[n] * window[n];
+    }
+    scale = 2 / sum; // so that the bins add up to the mean square, twice: a full sine is 0 dB
+    ring = new double[size];
+    mean = new double[size / 2 + 1];
+  }
+
+  private double hz(int bin) {
+    return bin * rate / fft.size();
+  }
+
+  private int bin(double hz) {
+    return (int) Math.round(hz * fft.size() / rate);
+  }
+
+  void add(double[] samples, int length) {
+    int size = ring.length;
+    for (int k = 0; k < length; k++) {
+      ring[filled++] = samples[k];
+      if (filled == size) {
+        block();
+        System.arraycopy(ring, size / 2, ring, 0, size / 2);
+        filled = size / 2;
+      }
+    }
+  }
+
+  private void block() {
+    double[] packed = new double[ring.length];
+    for (int n = 0; n < packed.length; n++) {
+      packed[n] = ring[n] * window[n];
+    }
+    fft.forward(packed);
+    double[] power = new double[mean.length];
+    fft.addEnergy(packed, power);
+    double sum = 0;
+    for (int k = 0; k < power.length; k++) {
+      power[k] *= scale;
+      mean[k] += power[k];
+      sum += power[k];
+    }
+    blocks++;
+    octaves.add(octaves(power));
+    if (sum > 1e-15) {
+      holes(power);
+      loudest = Math.max(loudest, Decibels.ofEnergy(sum));
+      quiet(power, Decibels.ofEnergy(sum));
+    }
+  }
+
+  private double[] octaves(double[] power) {
+    double[] all = new double[OCTAVES];
+    for (int o = 0; o < OCTAVES; o++) {
+      double centre = FIRST_OCTAVE_HZ * Math.pow(2, o);
+      all[o] = band(power, centre / Math.sqrt(2), centre * Math.sqrt(2));
+    }
+    return all;
+  }
+
+  private double band(double[] power, double fromHz, double toHz) {
+    double sum = LEAST;
+    for (int k = bin(fromHz); k < Math.min(power.length, bin(toHz)); k++) {
+      sum += power[k];
+    }
+    return Decibels.ofEnergy(sum);
+  }
+
+  private void holes(double[] power) {
+    int first = bin(HOLES_FROM_HZ) / GROUP;
+    int last = Math.min(bin(HOLES_TO_HZ), power.length - 1) / GROUP;
+    double[] db = new double[Math.max(0, last - first)];
+    for (int g = 0; g < db.length; g++) {
+      double sum = LEAST;
+      for (int k = (first + g) * GROUP; k < (first + g + 1) * GROUP; k++) {
+        sum += power[k];
+      }
+      db[g] = Decibels.ofEnergy(sum);
+    }
+    for (int g = 2; g + 2 < db.length; g++) {
+      double beside = Math.min(db[g - 2], db[g + 2]);
+      groups++;
+      holes += beside > HEARD_DB && beside - db[g] > HOLE_DB ? 1 : 0;
+    }
+  }
+
+  private void quiet(double[] power, double level) {
+    if (quietest.size() == QUIETEST && level >= quietest.element().level()) {
+      return;
+    }
+    int first = bin(QUIET_FROM_HZ);
+    int last = Math.min(power.length - 1, bin(QUIET_TO_HZ));
+    float[] db = new float[Math.max(0, last - first)];
+    for (int k = 0; k < db.length; k++) {
+      db[k] = (float) Decibels.ofEnergy(power[first + k] + LEAST);
+    }
+    quietest.add(new Quiet(level, db));
+    if (quietest.size() > QUIETEST) {
+      quietest.remove();
+    }
+  }
+
+  /** From the loudest spectrum down to the quietest. */
+  double rangeDb() {
+    double least = quietest.stream().mapToDouble(Quiet::level).min().orElse(loudest);
+    return loudest - least;
+  }
+
+  int blocks() {
+    return blocks;
+  }
+
+  double secondsPerBlock() {
+    return fft.size() / 2.0 / rate;
+  }
+
+  /** Levels of octaves, a row for each block. */
+  Frames octaveLevels() {
+    return octaves;
+  }
+
+  /** Share of the groups of bins that are holes. */
+  double holeShare() {
+    return groups == 0 ? 0 : (double) holes / groups;
+  }
+
+  /** Mean level of a bin. */
+  private double meanDb(int k) {
+    return Decibels.ofEnergy(mean[k] / Math.max(1, blocks) + LEAST);
+  }
+
+  /** Mean levels of the bins. */
+  double[] meanDb() {
+    double[] all = new double[mean.length];
+    for (int k = 0; k < all.length; k++) {
+      all[k] = meanDb(k);
+    }
+    return all;
+  }
+
+  double binHz() {
+    return hz(1);
+  }
+
+  /**
+   * How far single bins of the quietest spectra scatter from spectrum to spectrum, decibels; of any
+   * noise that nobody has worked on 5.6, whatever its colour (the logarithm of an exponentially
+   * distributed power). 0 where there are too few.
+   */
+  double quietScatterDb() {
+    int bins = quietest.isEmpty() ? 0 : quietest.element().db().length;
+    if (quietest.size() < QUIETEST / 2 || bins == 0) {
+      return 0;
+    }
+    double[] sum = new double[bins];
+    double[] squares = new double[bins];
+    for (Quiet q : quietest) {
+      double level = 0;
+      for (float db : q.db()) {
+        level += db / bins;
+      }
+      for (int k = 0; k < bins; k++) {
+        double off = q.db()[k] - level;
+        sum[k] += off;
+        squares[k] += off * off;
+      }
+    }
+    int n = quietest.size();
+    double[] scatter = new double[bins];
+    for (int k = 0; k < bins; k++) {
+      scatter[k] = Math.sqrt(Math.max(0, squares[k] / n - sum[k] / n * sum[k] / n));
+    }
+    Arrays.sort(scatter);
+    return scatter[bins / 2];
+  }
+}

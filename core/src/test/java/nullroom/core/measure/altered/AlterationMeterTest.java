@@ -1,0 +1,250 @@
+package nullroom.core.measure.altered;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+import java.util.function.BiConsumer;
+import nullroom.core.Progress;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.predict.SyntheticRoom;
+import nullroom.core.signal.Fft;
+import nullroom.core.signal.SampleSource;
+import nullroom.core.signal.Samples;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** What devices do, done here to sounds of known truth; and sounds to which nothing was done. */
+class AlterationMeterTest {
+  private static final int RATE = 48_000;
+  private static final Bands VOICE = Bands.of(45, 55, 60, 62, 58, 54, 50, 46);
+  private static final Bands NOISE = Bands.of(40, 33, 27, 22, 17, 13, 10, 8);
+
+  private static List<Alteration> found(double[] sound) {
+    return AlterationMeter.measure(SampleSource.of(new Samples(sound, RATE)), Progress.NONE)
+        .getFirst();
+  }
+
+  private static List<Alteration.Kind> kinds(double[] sound) {
+    return found(sound).stream().map(Alteration::kind).toList();
+  }
+
+  /**
+   * Lines of a voice with pauses of a second and more, in a room that rings a little, over noise.
+   */
+  private static double[] talk(double snrDb, double ringSeconds, long seed) {
+    int n = 18 * RATE;
+    double[] voice = SyntheticRoom.voice(VOICE, RATE, n, seed);
+    for (int line = 0; line < 5; line++) { // silent from the third second of each line on
+      int from = (int) ((line * 3.6 + 2.2) * RATE);
+      Arrays.fill(voice, Math.min(n, from), Math.min(n, from + (int) (1.4 * RATE)), 0);
+    }
+    double[] reply = new double[(int) (ringSeconds * RATE)];
+    Random random = new Random(seed + 5);
+    reply[0] = 1;
+    for (int k = 1; k < reply.length; k++) {
+      reply[k] = 0.02 * random.nextGaussian() * Math.pow(10, -3.0 * k / reply.length);
+    }
+    double[] wet = Fft.convolve(voice, reply);
+    double[] noise = SyntheticRoom.noise(NOISE, RATE, n, seed + 9);
+    double loud = rms(wet, n);
+    double quiet = rms(noise, n);
+    double[] out = new double[n];
+    for (int k = 0; k < n; k++) {
+      out[k] = 0.05 * (wet[k] / loud + noise[k] / quiet * Math.pow(10, -snrDb / 20));
+    }
+    return out;
+  }
+
+  private static double rms(double[] x, int n) {
+    double sum = 0;
+    for (int k = 0; k < n; k++) {
+      sum += x[k] * x[k];
+    }
+    return Math.sqrt(sum / n);
+  }
+
+  private static double[] claps(double noise, double seconds) {
+    double[] x = new double[12 * RATE];
+    Random random = new Random(4);
+    for (int k = 0; k < x.length; k++) {
+      int since = k % (2 * RATE) - RATE / 2;
+      double decay = since < 0 ? 0 : Math.pow(10, -3.0 * since / RATE / seconds);
+      x[k] = (0.4 * decay + noise) * random.nextGaussian() * 0.5;
+    }
+    return x;
+  }
+
+  @ParameterizedTest(name = "{0} dB over the noise, {1} s")
+  @DisplayName("to an untouched voice nothing was done")
+  @CsvSource({"20, 0.2", "35, 0.6", "50, 0.3", "60, 1.2"})
+  void voice(double snr, double ring) {
+    assertThat(found(talk(snr, ring, 1))).isEmpty();
+    assertThat(found(talk(snr, ring, 2))).isEmpty();
+  }
+
+  @ParameterizedTest
+  @DisplayName("nor to claps, in dead rooms and live ones")
+  @ValueSource(doubles = {0.06, 0.15, 0.5, 1.5})
+  void clapping(double seconds) {
+    assertThat(found(claps(1e-4, seconds))).isEmpty();
+    assertThat(found(claps(3e-3, seconds))).isEmpty();
+  }
+
+  @Test
+  @DisplayName(
+      "nor to steady noise, hum, a tone, a slam, traffic that swells, or a fridge that stops")
+  void noises() {
+    double[] noise = SyntheticRoom.noise(NOISE, RATE, 12 * RATE, 3);
+    double scale = 0.002 / rms(noise, noise.length);
+    List<BiConsumer<double[], Integer>> all =
+        List.of(
+            (x, k) -> {},
+            (x, k) -> x[k] += 0.01 * Math.sin(2 * Math.PI * 50 * k / RATE),
+            (x, k) -> x[k] += 0.3 * Math.sin(2 * Math.PI * 1000 * k / RATE),
+            (x, k) -> x[k] *= 1 + (k / RATE == 5 ? 200 * Math.exp(-(k % RATE) / 5000.0) : 0),
+            (x, k) -> x[k] *= Math.pow(10, 0.4 * Math.sin(2 * Math.PI * k / RATE / 5.0)),
+            (x, k) -> x[k] *= k > x.length / 2 ? 0.35 : 1);
+    for (int which = 0; which < all.size(); which++) {
+      double[] x = Arrays.stream(noise).map(v -> scale * v).toArray();
+      for (int k = 0; k < x.length; k++) {
+        all.get(which).accept(x, k);
+      }
+      assertThat(found(x)).as("noise " + which).isEmpty();
+    }
+  }
+
+  @ParameterizedTest
+  @DisplayName("a gain that recovers after loud sounds is known by the floor that comes up again")
+  @ValueSource(doubles = {0.4, 0.8, 1.5})
+  void automaticGain(double releaseSeconds) {
+    double[] x = talk(40, 0.25, 7);
+    double follow = 0;
+    double release = Math.exp(-1 / (releaseSeconds * RATE));
+    for (int k = 0; k < x.length; k++) {
+      follow = Math.max(Math.abs(x[k]), follow * release);
+      x[k] *= Math.pow(Math.max(follow, 0.002) / 0.1, -0.7);
+    }
+    assertThat(kinds(x)).containsExactly(Alteration.Kind.AUTOMATIC_GAIN);
+    assertThat(found(x).getFirst().warning(Alteration.Measured.DECAY))
+        .contains("decays read too long")
+        .contains("manual gain");
+  }
+
+  @Test
+  @DisplayName("a gate is known by drops that no room makes; digital silence between sounds, too")
+  void gate() {
+    double[] x = talk(40, 0.3, 8);
+    double[] zero = x.clone();
+    double follow = 0;
+    double gain = 1;
+    for (int k = 0; k < x.length; k++) {
+      follow = Math.max(Math.abs(x[k]), follow * 0.9995);
+      gain = follow > 0.01 ? 1 : Math.max(1e-3, gain * 0.99);
+      x[k] *= gain;
+      zero[k] = follow > 0.01 ? zero[k] : 0;
+    }
+    assertThat(kinds(x)).containsExactly(Alteration.Kind.GATE);
+    assertThat(kinds(zero)).contains(Alteration.Kind.GATE);
+    assertThat(found(zero).getFirst().evidence()).contains("digital silence");
+  }
+
+  @Test
+  @DisplayName("a limiter is known by peaks that pile up under a ceiling")
+  void limiter() {
+    double[] x = talk(40, 0.3, 9);
+    double gain = 1;
+    for (int k = 0; k < x.length; k++) {
+      gain = Math.min(1, gain * 1.0003);
+      double y = 6 * x[k];
+      gain = Math.abs(y * gain) > 0.5 ? 0.5 / Math.abs(y) : gain;
+      x[k] = y * gain;
+    }
+    assertThat(kinds(x)).contains(Alteration.Kind.LIMITER).hasSize(1);
+    assertThat(found(x).getFirst().evidence()).contains("−6.0 dBFS");
+  }
+
+  @ParameterizedTest
+  @DisplayName("a band limit is known by its edge, which is named within 5 %")
+  @ValueSource(doubles = {4000, 8000, 16_000})
+  void bandLimit(double hz) {
+    double[] x =
+        spectral(talk(35, 0.3, 10), (power, bin, frame) -> bin * RATE / 2048.0 < hz ? 1 : 0);
+    assertThat(kinds(x)).contains(Alteration.Kind.BAND_LIMIT);
+    String evidence =
+        found(x).stream()
+            .filter(a -> a.kind() == Alteration.Kind.BAND_LIMIT)
+            .findFirst()
+            .orElseThrow()
+            .evidence();
+    double told = Double.parseDouble(evidence.replaceAll("nothing above (\\d+) Hz.*", "$1"));
+    assertThat(told / hz).isBetween(0.95, 1.1);
+  }
+
+  @Test
+  @DisplayName("a coder of a low rate is known by narrow holes among the highs")
+  void lossy() {
+    double[] x =
+        spectral(
+            talk(35, 0.3, 11),
+            (power, bin, frame) -> bin > 180 && (bin / 40 + 3 * (frame / 6)) % 7 == 0 ? 1e-4 : 1);
+    assertThat(kinds(x)).contains(Alteration.Kind.LOSSY);
+  }
+
+  @Test
+  @DisplayName("noise reduction is known by tones that come and go in the pauses")
+  void noiseReduction() {
+    double[] x = talk(30, 0.3, 12);
+    double[] floor = new double[1025];
+    spectral(
+        Arrays.copyOfRange(x, (int) (2.6 * RATE), (int) (3.5 * RATE)),
+        (power, bin, frame) -> {
+          floor[bin] += power / 40;
+          return 1;
+        });
+    double[] y = spectral(x, (power, bin, frame) -> power > 4 * floor[bin] ? 1 : 0.05);
+    assertThat(kinds(y)).contains(Alteration.Kind.NOISE_REDUCTION);
+  }
+
+  private interface Gain {
+    double of(double power, int bin, int frame);
+  }
+
+  /** Spectra of half-overlapping blocks, changed bin by bin. */
+  private static double[] spectral(double[] x, Gain gain) {
+    int size = 2048;
+    Fft fft = new Fft(size);
+    double[] out = new double[x.length];
+    for (int from = 0, frame = 0; from + size <= x.length; from += size / 2, frame++) {
+      double[] block = new double[size];
+      for (int k = 0; k < size; k++) {
+        block[k] = x[from + k] * Math.sin(Math.PI * (k + 0.5) / size);
+      }
+      fft.forward(block);
+      for (int bin = 1; bin < size / 2; bin++) {
+        double re = block[2 * bin];
+        double im = block[2 * bin + 1];
+        double g = gain.of(re * re + im * im, bin, frame);
+        block[2 * bin] *= g;
+        block[2 * bin + 1] *= g;
+      }
+      fft.inverse(block);
+      for (int k = 0; k < size; k++) {
+        out[from + k] += block[k] * Math.sin(Math.PI * (k + 0.5) / size);
+      }
+    }
+    return out;
+  }
+
+  @Test
+  @DisplayName("of a moment, of silence and of one sample nothing is said")
+  void little() {
+    assertThat(found(new double[] {0.1})).isEmpty();
+    assertThat(found(new double[RATE])).isEmpty();
+    assertThat(found(Arrays.copyOf(talk(30, 0.2, 1), RATE / 10))).isEmpty();
+  }
+}
