@@ -8,7 +8,6 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import nullroom.core.Decibels;
 import nullroom.core.Progress;
@@ -63,8 +62,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
     }
     TakeChannel top = report.channels().get(input.channel);
     warnings.addAll(warnings(report, top));
-    List<List<Alteration>> altered = AlteredOut.of(input.file);
-    warnings.addAll(AlteredOut.warnings(altered.get(input.channel), Alteration.Measured.LEVEL));
+    warnings.addAll(AlteredOut.warnings(top.altered(), Alteration.Measured.LEVEL));
     List<TakeCheck> verdicts =
         Stream.concat(
                 TakeChecks.of(report, input.channel, asked(report, brief), peakTarget, brief)
@@ -79,13 +77,10 @@ final class MeasureLevelCommand implements Callable<Integer> {
           "bitDepth",
           bits.isPresent() ? OptionalDouble.of(bits.getAsInt()) : OptionalDouble.empty());
       out.all(figures(top, report.loudness(), report.truePeak(), verdicts));
-      out.put("altered", AlteredOut.json(altered.get(input.channel)));
       out.put(
           "channels",
           report.channels().size() > 1
-              ? IntStream.range(0, altered.size())
-                  .mapToObj(c -> channel(report.channels().get(c), brief, altered.get(c)))
-                  .toList()
+              ? report.channels().stream().map(c -> channel(c, brief)).toList()
               : List.of());
       out.put("warnings", warnings);
       out.print();
@@ -96,9 +91,9 @@ final class MeasureLevelCommand implements Callable<Integer> {
     return 0;
   }
 
-  private JsonOut channel(TakeChannel c, Optional<Brief> brief, List<Alteration> altered) {
-    return figures(c, c.loudness(), c.truePeak(), TakeChecks.of(c, c.loudness(), peakTarget, brief))
-        .put("altered", AlteredOut.json(altered));
+  private JsonOut channel(TakeChannel c, Optional<Brief> brief) {
+    return figures(
+        c, c.loudness(), c.truePeak(), TakeChecks.of(c, c.loudness(), peakTarget, brief));
   }
 
   /** What would be handed over for a brief: the take, or all its channels made one. */
@@ -172,6 +167,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
     }
     out.put("gainChangeDb", decibels(peakTarget - Decibels.ofAmplitude(take.peak())));
     out.put("verdicts", verdicts.stream().map(MeasureLevelCommand::json).toList());
+    out.put("altered", AlteredOut.json(take.altered()));
     return out;
   }
 

@@ -1,12 +1,16 @@
 package nullroom.core.plan;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
 import nullroom.core.Decibels;
 import nullroom.core.Figures;
 import nullroom.core.book.Brief;
+import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.noise.MainsHum;
 import nullroom.core.measure.take.Loudness;
 import nullroom.core.measure.take.TakeChannel;
@@ -37,6 +41,9 @@ public final class TakeChecks {
   private static final int MANY_THUMPS = 5;
   private static final double FLOOR_SLACK_DB = 3;
 
+  private static final Set<Alteration.Kind> MILD =
+      EnumSet.of(Alteration.Kind.BAND_LIMIT, Alteration.Kind.LOSSY);
+
   private final List<TakeCheck> all = new ArrayList<>();
   private final TakeChannel take;
   private final Loudness loudness;
@@ -66,6 +73,7 @@ public final class TakeChecks {
     v.noise();
     v.hum();
     v.thumps();
+    v.altered();
     brief.ifPresent(b -> v.brief(b));
     return List.copyOf(v.all);
   }
@@ -105,6 +113,22 @@ public final class TakeChecks {
             ? "The level is right."
             : Figures.say("Change the gain by %+.1f dB before the next take.", change);
     add("peak", outcome, peak, target, advice);
+  }
+
+  /** Kinds that leave the voice's dynamics as they were are close; others fail. */
+  private void altered() {
+    List<Alteration> found = take.altered();
+    boolean worse = found.stream().anyMatch(a -> !MILD.contains(a.kind()));
+    add(
+        "altered",
+        found.isEmpty() ? Outcome.PASS : worse ? Outcome.FAIL : Outcome.CLOSE,
+        found.size(),
+        0,
+        found.isEmpty()
+            ? "Nothing shows that the device worked on the sound."
+            : found.stream()
+                .map(a -> a.warning(Alteration.Measured.LEVEL))
+                .collect(Collectors.joining(" ")));
   }
 
   private void clipping() {

@@ -96,6 +96,7 @@ class HandoverTest {
             false,
             List.of(),
             List.of(),
+            List.of(),
             new double[0]);
     return new TakeReport(48_000, List.of(channel), none, new double[0], NONE);
   }

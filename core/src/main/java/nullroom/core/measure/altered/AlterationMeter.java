@@ -121,12 +121,13 @@ public final class AlterationMeter {
 
   private static final double CEILING_DB = 0.3;
 
-  /** Untouched peaks thin out upwards; so many steps under the ceiling are looked at. */
-  private static final int STEPS_UNDER = 4;
+  private static final double SAME_DB = 0.03;
+
+  /** Of tops that are round as those of any wave a third lies so near to the highest. */
+  private static final double FLAT_SHARE = 0.55;
 
   private static final double FULL_SCALE_DBFS = -0.15;
   private static final int FEWEST_PEAKS = 20;
-  private static final double PILED = 2.2;
 
   /** What reaches the ceiling unlimited is always as loud: a tone. */
   private static final double VARIED_DB = 0.7;
@@ -138,23 +139,21 @@ public final class AlterationMeter {
     if (top > FULL_SCALE_DBFS) {
       return Optional.empty();
     }
-    int under = 0;
+    int same = 0;
     List<Integer> at = new ArrayList<>();
     for (int k = 0; k < peaks.length; k++) {
       if (peaks[k] > top - CEILING_DB) {
         at.add(k);
-      } else if (peaks[k] > top - (STEPS_UNDER + 1) * CEILING_DB) {
-        under++;
+        same += peaks[k] > top - SAME_DB ? 1 : 0;
       }
     }
-    double usual = (double) under / STEPS_UNDER;
-    return at.size() >= FEWEST_PEAKS && at.size() > PILED * usual && spread(at) > VARIED_DB
+    return at.size() >= FEWEST_PEAKS && same > FLAT_SHARE * at.size() && spread(at) > VARIED_DB
         ? Optional.of(
             new Alteration(
                 Alteration.Kind.LIMITER,
                 Figures.say(
-                    "%d peaks stand within %.1f dB of a ceiling at %.1f dBFS, only %.0f in each such step under it",
-                    at.size(), CEILING_DB, top, usual),
+                    "%d peaks stand within %.1f dB of a ceiling at %.1f dBFS, and %d of them within %.2f dB",
+                    at.size(), CEILING_DB, top, same, SAME_DB),
                 at.getFirst() * frame / rate,
                 (at.getLast() + 1) * frame / rate))
         : Optional.empty();

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.core.measure.Moment;
+import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.noise.MainsHum;
 
 /**
@@ -28,6 +29,7 @@ import nullroom.core.measure.noise.MainsHum;
  * @param music whether there is music in the pauses
  * @param thumps plosives, wind and knocks
  * @param dropouts where the sound stood still
+ * @param altered what was done to it after the microphone
  * @param frames mean square every tenth of a second
  */
 @SuppressWarnings("ArrayRecordComponent") // never compared
@@ -51,6 +53,7 @@ public record TakeChannel(
     boolean music,
     List<Moment> thumps,
     List<Moment> dropouts,
+    List<Alteration> altered,
     double[] frames) {
   /** Length of a frame. */
   public static final double FRAME_SECONDS = TakeFrames.SECONDS;
@@ -62,6 +65,7 @@ public record TakeChannel(
     clips = List.copyOf(clips);
     thumps = List.copyOf(thumps);
     dropouts = List.copyOf(dropouts);
+    altered = List.copyOf(altered);
   }
 
   /** Active speech over the noise floor; empty where pauses are missing or filled with music. */

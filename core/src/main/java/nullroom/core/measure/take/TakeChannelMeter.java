@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.core.Decibels;
 import nullroom.core.measure.ClipCounter;
+import nullroom.core.measure.altered.AlterationMeter;
 import nullroom.core.measure.noise.NoiseMeter;
 import nullroom.core.signal.Biquads;
 import nullroom.core.signal.Butterworth;
@@ -23,6 +24,7 @@ final class TakeChannelMeter {
   private final ClipCounter clips;
   private final FlatTops flatTops = new FlatTops();
   private final Dropouts dropouts;
+  private final AlterationMeter altered;
   private final TruePeak truePeak = new TruePeak();
   private final ActiveSpeech speech;
   private final Weighting.Filter aWeighting;
@@ -49,6 +51,7 @@ final class TakeChannelMeter {
     rate = sampleRateHz;
     clips = new ClipCounter(largestAmplitude);
     dropouts = new Dropouts(sampleRateHz);
+    altered = new AlterationMeter(sampleRateHz);
     speech = new ActiveSpeech(sampleRateHz);
     aWeighting = Weighting.A.filter(sampleRateHz);
     rumbleFilter = Butterworth.lowPass(4, RUMBLE_HZ, sampleRateHz / GROUP);
@@ -89,6 +92,7 @@ final class TakeChannelMeter {
     clips.add(step, n, top);
     flatTops.add(step, n, top);
     dropouts.add(step, n, top);
+    altered.add(step, n);
     truePeak.add(step, n, top);
     quiet.add(step, n);
     loudness.add(new double[][] {step}, n);
@@ -162,6 +166,7 @@ final class TakeChannelMeter {
             && quiet.music(Decibels.meanSquareOfDbfs(floor.dbfs().getAsDouble())),
         spoken.isPresent() ? frames.thumps(spoken.get().levelDbfs()) : java.util.List.of(),
         dropouts.found(),
+        altered.found(),
         frames.energies());
   }
 }
