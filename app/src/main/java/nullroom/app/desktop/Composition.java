@@ -41,6 +41,7 @@ import nullroom.app.shell.Work;
 import nullroom.core.Trouble;
 import nullroom.core.book.NoiseMeasurement;
 import nullroom.core.book.RoomBook;
+import nullroom.core.measure.altered.Alteration;
 import nullroom.io.book.BookFolder;
 import nullroom.io.device.AudioDevice;
 import nullroom.io.device.JavaSoundDevice;
@@ -225,6 +226,7 @@ public final class Composition {
         "Looking at " + file.getFileName(),
         file,
         "dropped",
+        Alteration.Measured.LEVEL,
         (sound, progress) -> {
           try {
             RingModel.Found found = decay.of(sound, progress);

@@ -18,6 +18,7 @@ import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.book.NoiseMeasurement;
 import nullroom.core.book.RoomBook;
+import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.noise.Intrusion;
 import nullroom.core.measure.noise.NoiseReport;
 import nullroom.core.measure.noise.Tone;
@@ -333,6 +334,7 @@ public final class ListenModel {
         "Measuring " + file.getFileName(),
         file,
         "noise",
+        Optional.of(Alteration.Measured.NOISE),
         (kept, sound, progress) -> measured.of(kept, false, Optional.empty(), sound, progress),
         this::keep);
   }

@@ -21,6 +21,7 @@ import nullroom.core.book.Decays;
 import nullroom.core.book.Goal;
 import nullroom.core.book.MeasuredAt;
 import nullroom.core.book.RoomBook;
+import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.decay.BlindDecay;
 import nullroom.core.measure.decay.DecayReport;
 import nullroom.core.measure.decay.PositionAverage;
@@ -274,7 +275,13 @@ public final class RingModel {
 
   /** Measures a sound file of claps, a sweep, switched-off noise, or of someone speaking. */
   public void open(Path file) {
-    context.open("Measuring " + file.getFileName(), file, "claps", measure(), this::keep);
+    context.open(
+        "Measuring " + file.getFileName(),
+        file,
+        "claps",
+        Alteration.Measured.DECAY,
+        measure(),
+        this::keep);
   }
 
   /** Measures what is recorded next, at the places chosen now; an estimate where nothing decays. */

@@ -12,6 +12,7 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.function.ToDoubleFunction;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import nullroom.core.Figures;
@@ -19,6 +20,8 @@ import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.book.DecayMeasurement;
 import nullroom.core.book.RoomBook;
+import nullroom.core.measure.altered.Alteration;
+import nullroom.core.measure.altered.AlterationMeter;
 import nullroom.core.plan.Why;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.SoundFile;
@@ -218,13 +221,24 @@ public record StationContext(
     }
   }
 
-  /** Keeps an unchanged copy of a sound file and measures it whole, off the FX thread. */
+  /**
+   * Keeps an unchanged copy of a sound file and measures it whole, off the FX thread; says what was
+   * done to it before.
+   *
+   * @param what is measured of it
+   */
   public <T> void open(
-      String name, Path file, String stem, Measurement<T> measure, Consumer<T> done) {
+      String name,
+      Path file,
+      String stem,
+      Alteration.Measured what,
+      Measurement<T> measure,
+      Consumer<T> done) {
     keepAnd(
         name,
         file,
         stem,
+        Optional.of(what),
         (kept, progress) ->
             measure.of(
                 new Kept(kept, SoundFile.readChannel(session.folder().sound(kept), 0), false),
@@ -239,16 +253,23 @@ public record StationContext(
 
   /**
    * Keeps an unchanged copy of a sound file of any length and measures it block by block, off the
-   * FX thread.
+   * FX thread; says what was done to it before.
    *
+   * @param what is measured of it; empty where the measurement itself says what was done to it
    * @param measure from the copy's name and its open sound to a result
    */
   public <T> void stream(
-      String name, Path file, String stem, Streamed<T> measure, Consumer<T> done) {
+      String name,
+      Path file,
+      String stem,
+      Optional<Alteration.Measured> what,
+      Streamed<T> measure,
+      Consumer<T> done) {
     keepAnd(
         name,
         file,
         stem,
+        what,
         (kept, progress) -> {
           try (SoundFile sound = SoundFile.open(session.folder().sound(kept))) {
             return measure.of(kept, sound, progress);
@@ -268,15 +289,24 @@ public record StationContext(
     T of(String kept, SoundFile sound, Progress progress);
   }
 
+  /** A result, and what to say of the sound that it is from. */
+  private record Told<T>(T result, String words) {}
+
   private <T> void keepAnd(
-      String name, Path file, String stem, FromFile<T> measure, Consumer<T> done) {
+      String name,
+      Path file,
+      String stem,
+      Optional<Alteration.Measured> what,
+      FromFile<T> measure,
+      Consumer<T> done) {
     work.start(
         name,
         progress -> {
           SoundFile.open(file).close(); // what cannot be read is not kept
           String kept = session.folder().keepCopy(stem, file);
           try {
-            return measure.measure(kept, progress);
+            T result = measure.measure(kept, progress);
+            return new Told<>(result, what.map(w -> altered(kept, w, progress)).orElse(""));
           } catch (Trouble | CancellationException e) {
             session.folder().forget(kept);
             throw e instanceof Trouble t
@@ -285,7 +315,21 @@ public record StationContext(
                 : e;
           }
         },
-        done);
+        told -> {
+          done.accept(told.result());
+          if (!told.words().isEmpty()) {
+            work.warn((told.words() + " " + work.troubleProperty().get()).strip());
+          }
+        });
+  }
+
+  /** What was done to a kept sound's first channel, and which way its figures are wrong. */
+  private String altered(String kept, Alteration.Measured what, Progress progress) {
+    try (SoundFile sound = SoundFile.open(session.folder().sound(kept))) {
+      return AlterationMeter.measure(sound, progress).getFirst().stream()
+          .map(a -> a.warning(what))
+          .collect(Collectors.joining(" "));
+    }
   }
 
   /**

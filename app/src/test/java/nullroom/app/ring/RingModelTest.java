@@ -192,6 +192,21 @@ class RingModelTest extends DeskTest {
   }
 
   @Test
+  void saysThatTheDeviceShutTheSoundOff() {
+    RingModel model = model();
+    double[] claps = new double[(int) (9 * RATE)];
+    double[] one = decay(0.5);
+    for (int k = 0; k < claps.length; k++) {
+      int since = k % 96_000;
+      claps[k] = since < 4800 + 20_000 ? one[since] : 1e-7 * one[4900 + since % 50];
+    }
+    after(() -> model.open(file("gated.wav", claps)));
+    assertThat(words(desk.work().troubleProperty()))
+        .contains("The sound shows a gate: decays read too short")
+        .contains("switch off the gate");
+  }
+
+  @Test
   void wordsGiveAnEstimateForAsLongAsNothingElseIsThere() {
     RingModel model = model();
     Random random = new Random(4);

@@ -24,6 +24,9 @@ final class AutomaticGain {
 
   private static final double OVER_DB = 6;
 
+  /** The next sound may begin softly. */
+  private static final double BEGINNING_SECONDS = 0.2;
+
   /** Of all moments so many may be louder than what is called loud: clicks. */
   private static final int LOUDEST = 3;
 
@@ -112,7 +115,7 @@ final class AutomaticGain {
 
   private static Optional<Pause> pause(
       Frames octaves, double[] total, int from, int to, int mean, double seconds, double loud) {
-    int end = to - 2; // the next sound's beginning is half in the last
+    int end = to - (int) Math.ceil(BEGINNING_SECONDS / seconds);
     int lowest = from;
     double low = Double.POSITIVE_INFINITY;
     for (int k = from; k + mean <= end; k++) {
