@@ -26,7 +26,7 @@ final class SpectraSeen {
   /** Neighbours must themselves be heard. */
   private static final double HEARD_DB = -120;
 
-  private static final int QUIETEST = 120;
+  private static final int QUIETEST = 60;
   private static final double QUIET_FROM_HZ = 200;
   private static final double QUIET_TO_HZ = 8000;
   private static final double LEAST = 1e-20;
@@ -36,6 +36,8 @@ final class SpectraSeen {
   private final double[] window;
   private final double scale;
   private final double[] ring;
+  private final double[] packed;
+  private final double[] power;
   private int filled;
   private final double[] mean;
   private final Frames octaves = new Frames(OCTAVES);
@@ -62,6 +64,8 @@ final class SpectraSeen {
     }
     scale = 2 / sum; // so that the bins add up to the mean square, twice: a full sine is 0 dB
     ring = new double[size];
+    packed = new double[size];
+    power = new double[size / 2 + 1];
     mean = new double[size / 2 + 1];
   }
 
@@ -79,19 +83,17 @@ final class SpectraSeen {
       ring[filled++] = samples[k];
       if (filled == size) {
         block();
-        System.arraycopy(ring, size / 2, ring, 0, size / 2);
-        filled = size / 2;
+        filled = 0;
       }
     }
   }
 
   private void block() {
-    double[] packed = new double[ring.length];
     for (int n = 0; n < packed.length; n++) {
       packed[n] = ring[n] * window[n];
     }
     fft.forward(packed);
-    double[] power = new double[mean.length];
+    Arrays.fill(power, 0);
     fft.addEnergy(packed, power);
     double sum = 0;
     for (int k = 0; k < power.length; k++) {
@@ -100,24 +102,24 @@ final class SpectraSeen {
       sum += power[k];
     }
     blocks++;
-    octaves.add(octaves(power));
+    octaves.add(octaves());
     if (sum > 1e-15) {
-      holes(power);
+      holes();
       loudest = Math.max(loudest, Decibels.ofEnergy(sum));
-      quiet(power, Decibels.ofEnergy(sum));
+      quiet(Decibels.ofEnergy(sum));
     }
   }
 
-  private double[] octaves(double[] power) {
+  private double[] octaves() {
     double[] all = new double[OCTAVES];
     for (int o = 0; o < OCTAVES; o++) {
       double centre = FIRST_OCTAVE_HZ * Math.pow(2, o);
-      all[o] = band(power, centre / Math.sqrt(2), centre * Math.sqrt(2));
+      all[o] = band(centre / Math.sqrt(2), centre * Math.sqrt(2));
     }
     return all;
   }
 
-  private double band(double[] power, double fromHz, double toHz) {
+  private double band(double fromHz, double toHz) {
     double sum = LEAST;
     for (int k = bin(fromHz); k < Math.min(power.length, bin(toHz)); k++) {
       sum += power[k];
@@ -125,7 +127,7 @@ final class SpectraSeen {
     return Decibels.ofEnergy(sum);
   }
 
-  private void holes(double[] power) {
+  private void holes() {
     int first = bin(HOLES_FROM_HZ) / GROUP;
     int last = Math.min(bin(HOLES_TO_HZ), power.length - 1) / GROUP;
     double[] db = new double[Math.max(0, last - first)];
@@ -143,7 +145,7 @@ final class SpectraSeen {
     }
   }
 
-  private void quiet(double[] power, double level) {
+  private void quiet(double level) {
     if (quietest.size() == QUIETEST && level >= quietest.element().level()) {
       return;
     }
@@ -170,7 +172,7 @@ final class SpectraSeen {
   }
 
   double secondsPerBlock() {
-    return fft.size() / 2.0 / rate;
+    return fft.size() / rate;
   }
 
   /** Levels of octaves, a row for each block. */
