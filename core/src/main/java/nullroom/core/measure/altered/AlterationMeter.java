@@ -20,6 +20,37 @@ public final class AlterationMeter {
   private static final double SHORT_SECONDS = 0.005;
   private static final double SILENT = 1e-9;
 
+  /** Scatter of untouched noise is 5.6 dB; that of pauses with something in them little more. */
+  private static final double REDUCED_SCATTER_DB = 6.7;
+
+  /** So far under the loudest there are pauses. */
+  private static final double PAUSE_DB = 20;
+
+  private static final double CEILING_DB = 0.3;
+  private static final double SAME_DB = 0.03;
+
+  /** Of tops that are round as those of any wave a third lies so near to the highest. */
+  private static final double FLAT_SHARE = 0.55;
+
+  private static final double FULL_SCALE_DBFS = -0.15;
+  private static final int FEWEST_PEAKS = 20;
+
+  /** What reaches the ceiling unlimited is always as loud: a tone. */
+  private static final double VARIED_DB = 0.7;
+
+  private static final double EDGE_DB = 28;
+  private static final double LOWEST_EDGE_HZ = 2000;
+
+  /** An edge over this share of half the rate is any converter's own. */
+  private static final double HIGHEST_EDGE = 0.78;
+
+  /** What is above concerns no voice. */
+  private static final double HIGHEST_EDGE_HZ = 18_500;
+
+  private static final double THIRD = Math.pow(2, 1 / 3.0);
+  private static final double GAP = 1.04;
+  private static final double HOLED = 0.004;
+
   private final double rate;
   private final SpectraSeen spectra;
 
@@ -98,12 +129,6 @@ public final class AlterationMeter {
     return all;
   }
 
-  /** Scatter of untouched noise is 5.6 dB; that of pauses with something in them little more. */
-  private static final double REDUCED_SCATTER_DB = 6.7;
-
-  /** So far under the loudest there are pauses. */
-  private static final double PAUSE_DB = 20;
-
   /** Cannot see a reduction that leaves pauses plain noise, only softer. */
   private Optional<Alteration> noiseReduction() {
     double scatter = spectra.quietScatterDb();
@@ -118,19 +143,6 @@ public final class AlterationMeter {
                 seconds()))
         : Optional.empty();
   }
-
-  private static final double CEILING_DB = 0.3;
-
-  private static final double SAME_DB = 0.03;
-
-  /** Of tops that are round as those of any wave a third lies so near to the highest. */
-  private static final double FLAT_SHARE = 0.55;
-
-  private static final double FULL_SCALE_DBFS = -0.15;
-  private static final int FEWEST_PEAKS = 20;
-
-  /** What reaches the ceiling unlimited is always as loud: a tone. */
-  private static final double VARIED_DB = 0.7;
 
   /** Cannot see one that is hardly reached, or a ceiling at full scale, which is clipping. */
   private Optional<Alteration> limiter() {
@@ -165,18 +177,6 @@ public final class AlterationMeter {
     double squares = frames.stream().mapToDouble(k -> Math.pow(levels.get(k, 0) - mean, 2)).sum();
     return Math.sqrt(squares / frames.size());
   }
-
-  private static final double EDGE_DB = 28;
-  private static final double LOWEST_EDGE_HZ = 2000;
-
-  /** An edge over this share of half the rate is any converter's own. */
-  private static final double HIGHEST_EDGE = 0.78;
-
-  /** What is above concerns no voice. */
-  private static final double HIGHEST_EDGE_HZ = 18_500;
-
-  private static final double THIRD = Math.pow(2, 1 / 3.0);
-  private static final double GAP = 1.04;
 
   /** Between the softest of the bins under an edge and the loudest over it. */
   private Optional<Alteration> bandLimit() {
@@ -215,8 +215,6 @@ public final class AlterationMeter {
     Arrays.sort(part);
     return part[(int) (share * (part.length - 1))];
   }
-
-  private static final double HOLED = 0.004;
 
   /** Cannot see coders that fill their holes with noise. */
   private Optional<Alteration> lossy() {
