@@ -222,11 +222,7 @@ public final class Composition {
   private void openByWhatItHolds(Path file) {
     StationContext.Measurement<RingModel.Found> decay = ring.measureDecay();
     StationContext.Measurement<NoiseMeasurement> noise = listen.measureDropped();
-    context.<Runnable>open(
-        "Looking at " + file.getFileName(),
-        file,
-        "dropped",
-        Alteration.Measured.LEVEL,
+    StationContext.Measurement<Runnable> either =
         (sound, progress) -> {
           try {
             RingModel.Found found = decay.of(sound, progress);
@@ -235,7 +231,12 @@ public final class Composition {
             NoiseMeasurement measured = noise.of(sound, progress);
             return () -> show(Station.LISTEN, () -> listen.keep(measured));
           }
-        },
+        };
+    context.open(
+        "Looking at " + file.getFileName(),
+        file,
+        "dropped",
+        either.telling(Alteration.Measured.LEVEL),
         Runnable::run);
   }
 

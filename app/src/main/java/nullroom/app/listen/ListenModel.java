@@ -323,7 +323,7 @@ public final class ListenModel {
         AudioDevice.Prompt.QUIET,
         SECONDS,
         "noise",
-        measure(),
+        measure().telling(Alteration.Measured.NOISE),
         this::keep);
   }
 

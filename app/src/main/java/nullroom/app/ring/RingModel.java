@@ -275,13 +275,7 @@ public final class RingModel {
 
   /** Measures a sound file of claps, a sweep, switched-off noise, or of someone speaking. */
   public void open(Path file) {
-    context.open(
-        "Measuring " + file.getFileName(),
-        file,
-        "claps",
-        Alteration.Measured.DECAY,
-        measure(),
-        this::keep);
+    context.open("Measuring " + file.getFileName(), file, "claps", measure(), this::keep);
   }
 
   /** Measures what is recorded next, at the places chosen now; an estimate where nothing decays. */
@@ -289,19 +283,21 @@ public final class RingModel {
     StationContext.Measurement<Found> decay = measureDecay();
     boolean measuredBefore = book().decay().isPresent();
     String now = context.now();
-    return (sound, progress) -> {
-      try {
-        return decay.of(sound, progress);
-      } catch (Trouble.BadSound nothing) {
-        BlindDecay guess = BlindDecay.of(sound.samples()).orElseThrow(() -> nothing);
-        DecayEstimate estimate = new DecayEstimate(sound.name(), now, guess);
-        return new Found(
-            "Estimate the decay",
-            decays -> decays.with(estimate),
-            RingWords.offered(guess, measuredBefore),
-            sound.simulated());
-      }
-    };
+    StationContext.Measurement<Found> either =
+        (sound, progress) -> {
+          try {
+            return decay.of(sound, progress);
+          } catch (Trouble.BadSound nothing) {
+            BlindDecay guess = BlindDecay.of(sound.samples()).orElseThrow(() -> nothing);
+            DecayEstimate estimate = new DecayEstimate(sound.name(), now, guess);
+            return new Found(
+                "Estimate the decay",
+                decays -> decays.with(estimate),
+                RingWords.offered(guess, measuredBefore),
+                sound.simulated());
+          }
+        };
+    return either.telling(Alteration.Measured.DECAY);
   }
 
   /**

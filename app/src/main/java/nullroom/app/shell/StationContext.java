@@ -12,7 +12,6 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.function.ToDoubleFunction;
 import java.util.function.UnaryOperator;
-import java.util.stream.Collectors;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import nullroom.core.Figures;
@@ -21,8 +20,8 @@ import nullroom.core.Trouble;
 import nullroom.core.book.DecayMeasurement;
 import nullroom.core.book.RoomBook;
 import nullroom.core.measure.altered.Alteration;
-import nullroom.core.measure.altered.AlterationMeter;
 import nullroom.core.plan.Why;
+import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.SoundFile;
 import nullroom.io.device.AudioDevice;
@@ -95,9 +94,19 @@ public record StationContext(
      * @param progress may cancel
      */
     T of(Kept sound, Progress progress);
+
+    /** What it measures, where what was done to the sound before is to be told. */
+    default Optional<Alteration.Measured> what() {
+      return Optional.empty();
+    }
+
+    /** The same, after which what a device did to the sound is told. */
+    default Measurement<T> telling(Alteration.Measured what) {
+      return new Telling<>(this, what);
+    }
   }
 
-  private record Measured<T>(T result, double missingSeconds) {}
+  private record Measured<T>(Told<T> told, double missingSeconds) {}
 
   /**
    * Records, keeps the recording and measures it off the FX thread.
@@ -195,12 +204,17 @@ public record StationContext(
               session
                   .folder()
                   .keep(source.simulated() ? DecayMeasurement.SIMULATED + stem : stem, recording);
-          return new Measured<>(
-              measure.of(new Kept(kept, recording, source.simulated()), progress),
-              missing.applyAsDouble(recording));
+          T result = measure.of(new Kept(kept, recording, source.simulated()), progress);
+          String words = // the simulated device does nothing to it
+              measure
+                  .what()
+                  .filter(w -> !source.simulated())
+                  .map(w -> Told.of(SampleSource.of(recording), w, progress))
+                  .orElse("");
+          return new Measured<>(new Told<>(result, words), missing.applyAsDouble(recording));
         },
         measured -> {
-          done.accept(measured.result());
+          measured.told().to(done, work);
           if (measured.missingSeconds() > LOST_SECONDS) {
             work.warn(
                 Figures.say(
@@ -223,22 +237,15 @@ public record StationContext(
 
   /**
    * Keeps an unchanged copy of a sound file and measures it whole, off the FX thread; says what was
-   * done to it before.
-   *
-   * @param what is measured of it
+   * done to it before, where the measurement tells.
    */
   public <T> void open(
-      String name,
-      Path file,
-      String stem,
-      Alteration.Measured what,
-      Measurement<T> measure,
-      Consumer<T> done) {
+      String name, Path file, String stem, Measurement<T> measure, Consumer<T> done) {
     keepAnd(
         name,
         file,
         stem,
-        Optional.of(what),
+        measure.what(),
         (kept, progress) ->
             measure.of(
                 new Kept(kept, SoundFile.readChannel(session.folder().sound(kept), 0), false),
@@ -289,9 +296,6 @@ public record StationContext(
     T of(String kept, SoundFile sound, Progress progress);
   }
 
-  /** A result, and what to say of the sound that it is from. */
-  private record Told<T>(T result, String words) {}
-
   private <T> void keepAnd(
       String name,
       Path file,
@@ -315,20 +319,12 @@ public record StationContext(
                 : e;
           }
         },
-        told -> {
-          done.accept(told.result());
-          if (!told.words().isEmpty()) {
-            work.warn((told.words() + " " + work.troubleProperty().get()).strip());
-          }
-        });
+        told -> told.to(done, work));
   }
 
-  /** What was done to a kept sound's first channel, and which way its figures are wrong. */
   private String altered(String kept, Alteration.Measured what, Progress progress) {
     try (SoundFile sound = SoundFile.open(session.folder().sound(kept))) {
-      return AlterationMeter.measure(sound, progress).getFirst().stream()
-          .map(a -> a.warning(what))
-          .collect(Collectors.joining(" "));
+      return Told.of(sound, what, progress);
     }
   }
 
