@@ -5,8 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.function.BooleanSupplier;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
@@ -35,8 +36,6 @@ import org.junit.jupiter.api.Test;
 
 /** The pages of the microphone station, as they are looked at and worked. */
 class MicPagesTest extends DeskTest {
-  private static final int PATIENCE = 400;
-
   private MicModel mic;
   private Scene scene;
 
@@ -48,15 +47,8 @@ class MicPagesTest extends DeskTest {
   }
 
   /** Waits for what is worked out in the background. */
-  private static void await(BooleanSupplier there) {
-    for (int k = 0; k < PATIENCE && !Fx.on(there::getAsBoolean); k++) {
-      try {
-        Thread.sleep(25);
-      } catch (InterruptedException e) {
-        throw new AssertionError(e);
-      }
-    }
-    assertThat(Fx.on(there::getAsBoolean)).isTrue();
+  private static <T> void await(ObservableValue<T> result, Predicate<T> there) {
+    Fx.until(result.map(there::test), true);
   }
 
   private void page(MicPage page) {
@@ -104,7 +96,7 @@ class MicPagesTest extends DeskTest {
   @Test
   @DisplayName("the map answers as the ladder does where the microphone is, and is drawn")
   void zone() {
-    await(() -> mic.zone().map().valueProperty().get().isPresent());
+    await(mic.zone().map().valueProperty(), Optional::isPresent);
     MicMap map = Fx.on(() -> mic.zone().map().valueProperty().get().orElseThrow());
     Point lips = room().requireTalker().at();
     int i = 30;
@@ -167,9 +159,9 @@ class MicPagesTest extends DeskTest {
   void best() {
     film();
     page(MicPage.BEST);
-    await(() -> mic.rank().best().isPresent());
+    await(mic.rank().rankingProperty(), now -> mic.rank().best().isPresent());
     MicPlanner.Ranked best = Fx.on(() -> mic.rank().best().orElseThrow());
-    await(() -> mic.rank().otherwiseProperty().get().isPresent());
+    await(mic.rank().otherwiseProperty(), Optional::isPresent);
     assertThat(words())
         .contains(best.chain().microphone())
         .contains("What it takes")
@@ -190,7 +182,7 @@ class MicPagesTest extends DeskTest {
     assertThat(words()).contains("No camera is described").contains("No lamp is described");
     press("frame-camera");
     assertThat(room().camera()).isPresent();
-    await(() -> mic.frame().framesProperty().get().filter(f -> f.size() == 1).isPresent());
+    await(mic.frame().framesProperty(), now -> now.filter(f -> f.size() == 1).isPresent());
     assertThat(words())
         .contains("by a boom")
         .contains("headroom")
@@ -216,7 +208,7 @@ class MicPagesTest extends DeskTest {
   @DisplayName("near and far, lips to file: lines for several microphones, a box for each station")
   void charts() {
     page(MicPage.DISTANCE);
-    await(() -> mic.rank().distancesProperty().get().isPresent());
+    await(mic.rank().distancesProperty(), Optional::isPresent);
     assertThat(words())
         .contains("dB over the target of the weakest of the three")
         .containsPattern("enough");
@@ -247,9 +239,11 @@ class MicPagesTest extends DeskTest {
                                       s.talkers().getFirst(),
                                       new Member<>("guest", host.movedTo(seat))))));
                 }));
-    await(() -> mic.voices().among().valueProperty().get().flatMap(a -> a.voices()).isPresent());
+    await(
+        mic.voices().among().valueProperty(),
+        now -> now.flatMap(VoicesModel.Among::voices).isPresent());
     assertThat(words()).contains("guest").contains("share a microphone").contains("worst off");
-    await(() -> mic.voices().backing().valueProperty().get().isPresent());
+    await(mic.voices().backing().valueProperty(), Optional::isPresent);
     press("backing-put");
     assertThat(room().loudspeakers()).hasSize(1);
     assertThat(room().requireMicrophone().at().distanceTo(room().requireTalker().at()))

@@ -19,6 +19,10 @@ public final class AlterationMeter {
   private static final int BLOCK = 1 << 15;
   private static final double SHORT_SECONDS = 0.005;
   private static final double SILENT = 1e-9;
+  private static final double SAME = 1 - 1e-5;
+
+  /** So many samples on end at one height were cut off, not held down. */
+  private static final int CUT_OFF = 3;
 
   /** Scatter of untouched noise is 5.6 dB; that of pauses with something in them little more. */
   private static final double REDUCED_SCATTER_DB = 6.7;
@@ -54,13 +58,14 @@ public final class AlterationMeter {
   private final double rate;
   private final SpectraSeen spectra;
 
-  /** Of each 5 ms: mean square in dB, largest amplitude in dB. */
-  private final Frames levels = new Frames(2);
+  /** Of each 5 ms: mean square in dB, largest amplitude in dB, samples on end that have it. */
+  private final Frames levels = new Frames(3);
 
   private final int frame;
   private double sum;
   private double peak;
   private int inFrame;
+  private final double[] inside;
   private long samples;
 
   /** Of a channel that declares a sampling rate. */
@@ -68,6 +73,7 @@ public final class AlterationMeter {
     rate = sampleRateHz;
     spectra = new SpectraSeen(sampleRateHz);
     frame = Math.max(8, (int) Math.round(SHORT_SECONDS * sampleRateHz));
+    inside = new double[frame];
   }
 
   /** All channels of a source, from where it stands to its end. */
@@ -93,18 +99,31 @@ public final class AlterationMeter {
     spectra.add(block, length);
     for (int k = 0; k < length; k++) {
       double x = Math.abs(block[k]);
+      inside[inFrame] = x;
       sum += x * x;
       peak = Math.max(peak, x);
       if (++inFrame == frame) {
         levels.add(
             Decibels.ofEnergy(2 * sum / frame + SILENT * SILENT),
-            Decibels.ofAmplitude(peak + SILENT));
+            Decibels.ofAmplitude(peak + SILENT),
+            flat());
         sum = 0;
         peak = 0;
         inFrame = 0;
       }
     }
     samples += length;
+  }
+
+  /** The longest run of samples as large as the frame's largest. */
+  private int flat() {
+    int longest = 0;
+    int run = 0;
+    for (double x : inside) {
+      run = x >= SAME * peak ? run + 1 : 0;
+      longest = Math.max(longest, run);
+    }
+    return longest;
   }
 
   private double seconds() {
@@ -144,7 +163,7 @@ public final class AlterationMeter {
         : Optional.empty();
   }
 
-  /** Cannot see one that is hardly reached, or a ceiling at full scale, which is clipping. */
+  /** Cannot see one that is hardly reached, or peaks that are cut off, which is clipping. */
   private Optional<Alteration> limiter() {
     double[] peaks = levels.column(1);
     double top = Arrays.stream(peaks).max().orElse(0);
@@ -159,7 +178,11 @@ public final class AlterationMeter {
         same += peaks[k] > top - SAME_DB ? 1 : 0;
       }
     }
-    return at.size() >= FEWEST_PEAKS && same > FLAT_SHARE * at.size() && spread(at) > VARIED_DB
+    long cut = at.stream().filter(k -> levels.get(k, 2) >= CUT_OFF).count();
+    return at.size() >= FEWEST_PEAKS
+            && same > FLAT_SHARE * at.size()
+            && cut < at.size() / 2
+            && spread(at) > VARIED_DB
         ? Optional.of(
             new Alteration(
                 Alteration.Kind.LIMITER,

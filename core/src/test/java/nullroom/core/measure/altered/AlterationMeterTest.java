@@ -168,6 +168,16 @@ class AlterationMeterTest {
     assertThat(found(x).getFirst().evidence()).contains("−6.0 dBFS");
   }
 
+  @Test
+  @DisplayName("peaks cut off flat under full scale are clipping, no limiter")
+  void clipped() {
+    double[] x = talk(40, 0.3, 9);
+    for (int k = 0; k < x.length; k++) {
+      x[k] = Math.clamp(6 * x[k], -0.5, 0.5);
+    }
+    assertThat(found(x)).isEmpty();
+  }
+
   @ParameterizedTest
   @DisplayName("a band limit is known by its edge, which is named within 5 %")
   @ValueSource(doubles = {4000, 8000, 16_000})
