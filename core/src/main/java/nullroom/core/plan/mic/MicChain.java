@@ -247,6 +247,7 @@ record MicChain(
                 .map(key -> KitField.label(key))
                 .collect(Collectors.joining(" or "))
             + (type.connector() == Connector.TRS35
+                    && connectors(input.get()).contains(Connector.TRRS35.id())
                 ? ": a plug of three contacts stays silent in a socket of four."
                 : "."));
   }
