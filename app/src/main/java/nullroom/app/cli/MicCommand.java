@@ -144,17 +144,21 @@ final class MicCommand implements Callable<Integer> {
   }
 
   private static void print(FrameReach f) {
-    System.out.printf(
-        Locale.ROOT,
-        "picture of %s: %s, %.2f by %.2f m at the lips, headroom %.0f cm; a boom comes to %s%n",
-        f.camera(),
-        FrameReach.words(f.shot()),
-        f.widthMetres(),
-        f.heightMetres(),
-        100 * f.headroomMetres(),
+    String shows =
+        f.lips()
+            ? String.format(
+                Locale.ROOT,
+                "%s, %.2f by %.2f m at the lips, headroom %.0f cm",
+                FrameReach.words(f.shot()),
+                f.widthMetres(),
+                f.heightMetres(),
+                100 * f.headroomMetres())
+            : "without the lips";
+    String boom =
         f.nearest().isPresent()
             ? String.format(Locale.ROOT, "%.0f cm", 100 * f.nearest().getAsDouble())
-            : "no place");
+            : "no place";
+    System.out.printf("picture of %s: %s; a boom comes to %s%n", f.camera(), shows, boom);
   }
 
   private static void print(MicPlanner.Ranked r) {

@@ -18,7 +18,10 @@ public record Camera(Point at, Aim aim, double focalMillimetres, double aspectRa
 
   private static final double LONGER_SIDE_MILLIMETRES = 36;
   private static final double SHORTEST_MILLIMETRES = 8;
-  private static final double LONGEST_MILLIMETRES = 1200;
+
+  /** No lens is longer. */
+  public static final double LONGEST_MILLIMETRES = 1200;
+
   private static final double MOST_RATIO = 4;
   private static final double USUAL_FOCAL = 35;
   private static final double USUAL_METRES = 2;

@@ -27,7 +27,7 @@ import nullroom.core.room.Talker;
  * @param shot what it shows
  * @param lips whether the lips are in the picture
  * @param headroomMetres from the crown of the head to the picture's upper edge; negative where it
- *     cuts the head off
+ *     cuts the head off, NaN where the talker is behind the lens
  * @param above nearest place out of the picture straight over the lips; empty where the room ends
  *     before it
  * @param below straight under them
@@ -100,7 +100,7 @@ public record FrameReach(
     Talker talker = room.requireTalker();
     MicPlaces places = new MicPlaces(room, shelf);
     double metres = camera.seen(talker.at()).z();
-    double width = 2 * metres * Math.tan(Math.toRadians(camera.widthDegrees() / 2));
+    double width = 2 * Math.max(0, metres) * Math.tan(Math.toRadians(camera.widthDegrees() / 2));
     double height = width / camera.aspectRatio();
     Point up = new Point(0, 0, 1);
     Point ahead = new Aim(talker.aim().azimuthDegrees(), 0).direction();
@@ -114,7 +114,7 @@ public record FrameReach(
         height,
         Shot.of(Math.max(1e-3, height)),
         camera.frames(talker.at()),
-        upperEdge(camera, talker.at(), height) - CROWN_METRES,
+        metres > 0 ? upperEdge(camera, talker.at(), height) - CROWN_METRES : Double.NaN,
         places.nearest(up),
         places.nearest(new Point(0, 0, -1)),
         places.nearest(aside),
@@ -184,7 +184,7 @@ public record FrameReach(
                 showing(room, camera, tighter)));
     Point back = camera.at().plus(camera.aim().direction(), (1 - FURTHER) * metres);
     boolean free = room.holds(back) && room.furniture().stream().noneMatch(f -> f.holds(back));
-    if (free) {
+    if (free && camera.focalMillimetres() * FURTHER <= Camera.LONGEST_MILLIMETRES) {
       add(
           all,
           "a lens half as long again, from half as far again",

@@ -25,7 +25,9 @@ final class NoPlace {
     if (!mounts.contains(Mount.BOOM) && !mounts.contains(Mount.STAND)) {
       return none
           + (mounts.contains(Mount.CAMERA)
-              ? "there is no camera to put it on."
+              ? room.setUp().cameras().isEmpty()
+                  ? "there is no camera to put it on."
+                  : "on the camera it would be in a picture, or at the lips."
               : "what could hold it is not in the room.");
     }
     Mount mount = mounts.contains(Mount.BOOM) ? Mount.BOOM : Mount.STAND;

@@ -100,6 +100,10 @@ class FrameReachTest {
     FrameReach reach = of(room.withCamera(Optional.of(away)));
     assertThat(reach.lips()).isFalse();
     assertThat(reach.buys()).isEmpty();
+    assertThat(reach.headroomMetres()).isNaN();
+    assertThat(of(filmed(1.9, Camera.LONGEST_MILLIMETRES, Camera.WIDE)).buys())
+        .as("no lens is longer")
+        .noneMatch(b -> b.what().contains("half as long again"));
   }
 
   @Test
