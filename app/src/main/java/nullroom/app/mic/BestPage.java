@@ -32,7 +32,6 @@ final class BestPage {
   private final RankModel model;
   private final StationContext context;
   private final FigureTable table;
-  private final FigureTable others;
   private final Label notes = new Wrapped("", "soft");
   private final VBox detail = new VBox(6);
   private final ScrollPane node;
@@ -43,7 +42,6 @@ final class BestPage {
     this.model = model;
     this.context = context;
     table = new FigureTable("mic-ranking", context.asked()::set);
-    others = new FigureTable("mic-otherwise", context.asked()::set);
     VBox rows = new VBox(10, table, notes);
     notes.setMaxWidth(TABLE_WIDTH);
     rows.setPrefWidth(TABLE_WIDTH);
@@ -71,7 +69,7 @@ final class BestPage {
     model.refreshOtherwise();
     Optional<RankModel.Ranking> now = model.rankingProperty().get();
     List<List<?>> rows = new ArrayList<>();
-    now.ifPresent(all -> all.result().ranking().forEach(r -> rows.add(row(r, true))));
+    now.ifPresent(all -> all.result().ranking().forEach(r -> rows.add(row(r))));
     SameFocus.through(
         table,
         () ->
@@ -95,16 +93,16 @@ final class BestPage {
     detail();
   }
 
-  /** Place and distance: "boom, 41 cm". */
+  /** Place and distance: "on a boom, 41 cm". */
   private String place(Ranked r) {
     return r.mount().held() + ", " + context.units().get().near(r.metres());
   }
 
-  private List<Object> row(Ranked r, boolean choose) {
+  private List<Object> row(Ranked r) {
     String name = r.chain().microphone();
     List<Object> cells = new ArrayList<>();
     boolean looked = model.chosen().filter(c -> c.chain().equals(r.chain())).isPresent();
-    cells.add(choose ? new RowChoice(name, looked, () -> model.chosenProperty().set(name)) : name);
+    cells.add(new RowChoice(name, looked, () -> model.chosenProperty().set(name)));
     cells.add(place(r));
     for (Margin margin : Verdicts.of(r.heard(), model.targets()).all()) {
       Verdict verdict = margin.verdict();

@@ -32,14 +32,14 @@ final class FramePage {
   private final Label show = new Label("Show");
   private final Choice<Shelf.Shot> shot;
   private final List<Node> filmed = new ArrayList<>();
-  private final List<Node> unfilmed = new ArrayList<>();
+  private final Button unfilmed = new Button("Put a camera up");
   private final Row controls;
   private final ScrollPane node;
 
   FramePage(FrameModel model, StationContext context) {
     this.model = model;
     this.context = context;
-    plot = new FramePlot(context.session().book().room(), context.units());
+    plot = new FramePlot(model.room(), context.units());
     VBox.setVgrow(plot, Priority.ALWAYS);
     VBox all =
         new VBox(
@@ -71,14 +71,12 @@ final class FramePage {
     steps
         .getChildren()
         .setAll(
-            FrameWords.steps(context.session().book().room(), frames, units).stream()
-                .map(FramePage::step)
-                .toList());
+            FrameWords.steps(model.room(), frames, units).stream().map(FramePage::step).toList());
     boolean camera = model.shot().isPresent();
     filmed.forEach(n -> shown(n, camera));
-    unfilmed.forEach(n -> shown(n, !camera));
+    shown(unfilmed, !camera);
     model.shot().ifPresent(shot::show);
-    plot.show(context.session().book().room(), frames);
+    plot.show(model.room(), frames);
     reach.show(
         List.of("nearest unseen, straight", "above", "below", "left", "right", "by a boom"),
         frames.stream().map(f -> reach(f, units)).toList());
@@ -137,9 +135,8 @@ final class FramePage {
   }
 
   private Row form() {
-    Button camera = new Button("Put a camera up");
-    camera.setId("frame-camera");
-    camera.setOnAction(e -> model.setUp());
+    unfilmed.setId("frame-camera");
+    unfilmed.setOnAction(e -> model.setUp());
     Button turn = new Button("Turn it upright or across");
     turn.setId("frame-turn");
     turn.setOnAction(e -> model.turn());
@@ -147,8 +144,6 @@ final class FramePage {
     lower.setId("frame-lower");
     lower.setOnAction(e -> model.lower());
     filmed.addAll(List.of(show, shot, turn, lower));
-    Row row = new Row(camera, show, shot, turn, lower);
-    unfilmed.add(camera);
-    return row;
+    return new Row(unfilmed, show, shot, turn, lower);
   }
 }

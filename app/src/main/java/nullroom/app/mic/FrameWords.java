@@ -133,8 +133,7 @@ final class FrameWords {
     if (frames.isEmpty()) {
       return new Step("5  Microphone", true, "It may go wherever it is best.");
     }
-    boolean seen =
-        room.setUp().cameras().stream().anyMatch(c -> c.it().frames(room.requireMicrophone().at()));
+    boolean seen = room.setUp().films(room.requireMicrophone().at());
     Optional<OptionalDouble> nearest = frames.stream().map(FrameReach::nearest).findFirst();
     String reach =
         nearest.isPresent() && nearest.get().isPresent()

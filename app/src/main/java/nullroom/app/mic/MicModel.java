@@ -304,9 +304,7 @@ public final class MicModel {
 
   private String seen() {
     boolean seen =
-        book().room().setUp().worn().isEmpty()
-            && book().room().setUp().cameras().stream()
-                .anyMatch(c -> c.it().frames(microphone().at()));
+        book().room().setUp().worn().isEmpty() && book().room().setUp().films(microphone().at());
     return seen ? "It is in the picture. " : "";
   }
 

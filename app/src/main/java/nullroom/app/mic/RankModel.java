@@ -179,7 +179,7 @@ final class RankModel {
 
   /** From the lips to the microphone judged. */
   double metresNow() {
-    return book().room().requireMicrophone().at().distanceTo(book().room().requireTalker().at());
+    return context.session().heard().distanceMetres();
   }
 
   /** Why a margin of one of them is what it is. */

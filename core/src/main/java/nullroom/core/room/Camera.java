@@ -50,8 +50,7 @@ public record Camera(Point at, Aim aim, double focalMillimetres, double aspectRa
     Point best = talker.at();
     for (double d = NEAREST_METRES; d <= USUAL_METRES; d += STEP_METRES) {
       Point p = talker.at().plus(ahead, d);
-      boolean free = room.holds(p) && room.furniture().stream().noneMatch(f -> f.holds(p));
-      best = free ? p : best;
+      best = room.isFree(p) ? p : best;
     }
     if (best.equals(talker.at())) {
       throw new Trouble.BadField(

@@ -25,7 +25,7 @@ public final class FreePlace {
       for (int degrees = 0; degrees < 360; degrees += STEP_DEGREES) {
         Point p = about.plus(new Aim(degrees, 0).direction(), metres);
         boolean free = people.all().noneMatch(m -> m.it().at().distanceTo(p) < APART_METRES);
-        if (free && room.holds(p) && room.furniture().stream().noneMatch(f -> f.holds(p))) {
+        if (free && room.isFree(p)) {
           return Optional.of(p);
         }
       }

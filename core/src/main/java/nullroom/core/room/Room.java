@@ -111,6 +111,11 @@ public record Room(
     return enclosure.holds(at);
   }
 
+  /** Whether a point lies within, and in no piece of furniture. */
+  public boolean isFree(Point at) {
+    return holds(at) && furniture().stream().noneMatch(f -> f.holds(at));
+  }
+
   /** Floor, ceiling and walls. */
   public List<Surface> surfaces() {
     return enclosure.surfaces();

@@ -110,6 +110,16 @@ public record SetUp(
     return at(cameras, judged.camera).map(Member::it);
   }
 
+  /** Whether any camera has a point in its picture, were nothing before it. */
+  public boolean films(Point p) {
+    for (Member<Camera> camera : cameras) { // asked thousands of times
+      if (camera.it().frames(p)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
   /** With other ones judged. */
   public SetUp with(Judged others) {
     return new SetUp(talkers, microphones, cameras, loudspeakers, others);

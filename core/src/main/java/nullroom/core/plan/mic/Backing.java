@@ -13,7 +13,6 @@ import nullroom.core.book.Hearing;
 import nullroom.core.book.RoomBook;
 import nullroom.core.predict.Heard;
 import nullroom.core.room.Aim;
-import nullroom.core.room.Camera;
 import nullroom.core.room.Member;
 import nullroom.core.room.PlacedLoudspeaker;
 import nullroom.core.room.PlacedMicrophone;
@@ -70,7 +69,7 @@ public record Backing(
             ? room.requireTalker().aim().azimuthDegrees()
             : Aim.along(way).azimuthDegrees();
     Point ears = lips.plus(new Aim(azimuth, 0).direction(), sideMetres);
-    if (!free(room, ears)) {
+    if (!room.isFree(ears)) {
       throw new Trouble.BadField(
           "side",
           Figures.say("%.1f m before the singer is no free place for the microphone", sideMetres));
@@ -78,8 +77,8 @@ public record Backing(
     Point at =
         List.of(azimuth + TRIANGLE_DEGREES, azimuth - TRIANGLE_DEGREES).stream()
             .map(a -> lips.plus(new Aim(a, 0).direction(), sideMetres))
-            .filter(p -> free(room, p))
-            .min((a, b) -> Boolean.compare(framed(room, a), framed(room, b)))
+            .filter(p -> room.isFree(p))
+            .min((a, b) -> Boolean.compare(room.setUp().films(a), room.setUp().films(b)))
             .orElseThrow(() ->
                 new Trouble.BadField(
                     "side",
@@ -129,14 +128,6 @@ public record Backing(
     List<Member<PlacedLoudspeaker>> all = new ArrayList<>(s.loudspeakers());
     all.add(new Member<>(name, loudspeaker));
     return room.with(s.withLoudspeakers(all));
-  }
-
-  private static boolean free(Room room, Point p) {
-    return room.holds(p) && room.furniture().stream().noneMatch(f -> f.holds(p));
-  }
-
-  private static boolean framed(Room room, Point p) {
-    return room.setUp().cameras().stream().map(Member::it).anyMatch((Camera c) -> c.frames(p));
   }
 
   /** What to do, and what to mind. */

@@ -101,7 +101,7 @@ public record FrameReach(
     MicPlaces places = new MicPlaces(room, shelf);
     double metres = camera.seen(talker.at()).z();
     double width = 2 * Math.max(0, metres) * Math.tan(Math.toRadians(camera.widthDegrees() / 2));
-    double height = width / camera.aspectRatio();
+    double height = height(camera, Math.max(0, metres));
     Point up = new Point(0, 0, 1);
     Point ahead = new Aim(talker.aim().azimuthDegrees(), 0).direction();
     Point aside = new Point(-ahead.y(), ahead.x(), 0);
@@ -116,7 +116,7 @@ public record FrameReach(
         camera.frames(talker.at()),
         metres > 0 ? upperEdge(camera, talker.at(), height) - CROWN_METRES : Double.NaN,
         places.nearest(up),
-        places.nearest(new Point(0, 0, -1)),
+        places.nearest(DOWN),
         places.nearest(aside),
         places.nearest(new Point(-aside.x(), -aside.y(), 0)),
         nearest,
@@ -183,8 +183,7 @@ public record FrameReach(
                 index,
                 showing(room, camera, tighter)));
     Point back = camera.at().plus(camera.aim().direction(), (1 - FURTHER) * metres);
-    boolean free = room.holds(back) && room.furniture().stream().noneMatch(f -> f.holds(back));
-    if (free && camera.focalMillimetres() * FURTHER <= Camera.LONGEST_MILLIMETRES) {
+    if (room.isFree(back) && camera.focalMillimetres() * FURTHER <= Camera.LONGEST_MILLIMETRES) {
       add(
           all,
           "a lens half as long again, from half as far again",

@@ -3,9 +3,7 @@ package nullroom.core.plan.mic;
 import java.util.ArrayList;
 import java.util.List;
 import nullroom.core.room.Aim;
-import nullroom.core.room.Camera;
 import nullroom.core.room.Furniture;
-import nullroom.core.room.Member;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 
@@ -58,8 +56,6 @@ public final class LampShadow {
     }
     Aim beam = Aim.along(way);
     Point wall = microphone.plus(beam.direction(), room.reach(microphone, beam));
-    boolean seen =
-        room.setUp().cameras().stream().map(Member::it).anyMatch((Camera c) -> c.frames(wall));
-    return seen ? "on what the picture shows behind" : "";
+    return room.setUp().films(wall) ? "on what the picture shows behind" : "";
   }
 }

@@ -50,9 +50,7 @@ final class MicField {
 
   /** What is heard at a place; empty where nothing can be. */
   public Optional<Heard> at(Point at) {
-    if (!room.holds(at)
-        || at.equals(lips)
-        || room.furniture().stream().anyMatch(f -> f.holds(at))) {
+    if (!room.isFree(at) || at.equals(lips)) {
       return Optional.empty();
     }
     PlacedMicrophone there = microphone.placed(at, Aim.along(lips.minus(at)));

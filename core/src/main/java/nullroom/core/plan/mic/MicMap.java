@@ -86,7 +86,8 @@ public record MicMap(
    */
   public static MicMap of(RoomBook book, Shelf shelf, Ranked ranked) {
     Subject subject =
-        new Subject(ranked.room(), ranked.staging(), ranked.close(), Optional.empty());
+        new Subject(
+            ranked.room(), ranked.staging(), ranked.type().isForCloseTalk(), Optional.empty());
     return of(book, shelf, subject, Plane.SIDE, 0);
   }
 
@@ -141,8 +142,7 @@ public record MicMap(
 
   /** Why a place is not to be had for the microphone of a room. */
   public static Block why(Room room, Shelf shelf, Point at, boolean close) {
-    boolean free = room.holds(at) && room.furniture().stream().noneMatch(f -> f.holds(at));
-    return free ? why(new MicPlaces(room, shelf), room, at, close) : Block.ROOM;
+    return room.isFree(at) ? why(new MicPlaces(room, shelf), room, at, close) : Block.ROOM;
   }
 
   private static Block why(MicPlaces places, Room room, Point at, boolean close) {

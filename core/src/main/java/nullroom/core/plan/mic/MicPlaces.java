@@ -11,7 +11,6 @@ import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Mount;
 import nullroom.core.book.Shelf;
 import nullroom.core.room.Aim;
-import nullroom.core.room.Camera;
 import nullroom.core.room.Furniture;
 import nullroom.core.room.Member;
 import nullroom.core.room.Outline;
@@ -221,17 +220,12 @@ final class MicPlaces {
 
   /** Inside the room, in nothing, and in no camera's picture. */
   boolean free(Point p) {
-    return !framed(p) && room.holds(p) && room.furniture().stream().noneMatch(f -> f.holds(p));
+    return !framed(p) && room.isFree(p);
   }
 
   /** Whether a camera has it in its picture. */
   boolean framed(Point p) {
-    for (Member<Camera> camera : room.setUp().cameras()) { // asked thousands of times
-      if (camera.it().frames(p)) {
-        return true;
-      }
-    }
-    return false;
+    return room.setUp().films(p);
   }
 
   /** Whether the boom reaches it from a point of the floor outside the picture. */

@@ -45,7 +45,6 @@ public final class MicPlanner {
    * @param type of microphone
    * @param chain it with its input and booster
    * @param mount that holds it
-   * @param close whether it is made for close talk
    * @param room with it there, at the right gain
    * @param heard there
    * @param shortDb what is missing of the three targets, added
@@ -56,7 +55,6 @@ public final class MicPlanner {
       MicrophoneType type,
       Chain chain,
       Mount mount,
-      boolean close,
       Room room,
       Heard heard,
       double shortDb,
@@ -272,7 +270,6 @@ public final class MicPlanner {
         chain.type(),
         told,
         mount,
-        chain.close(),
         room,
         heard,
         trial.shortDb(),

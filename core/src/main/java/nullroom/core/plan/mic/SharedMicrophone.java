@@ -48,7 +48,7 @@ public record SharedMicrophone(
       sum = sum.plus(t.it().at(), 1.0 / talkers.size());
     }
     Point amid = sum.plus(new Point(0, 0, 1), UP_METRES);
-    if (!room.holds(amid) || room.furniture().stream().anyMatch(f -> f.holds(amid))) {
+    if (!room.isFree(amid)) {
       return List.of();
     }
     List<Aim> aims = new ArrayList<>(List.of(new Aim(0, 90), new Aim(0, -90)));

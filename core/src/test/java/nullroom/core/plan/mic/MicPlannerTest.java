@@ -64,7 +64,7 @@ class MicPlannerTest {
       boolean held = r.mount() == Mount.BOOM || r.mount() == Mount.STAND || r.mount() == Mount.DESK;
       if (held) {
         assertThat(camera.frames(at)).as(r.chain().microphone()).isFalse();
-        assertThat(at.distanceTo(lips)).isGreaterThan(r.close() ? 0.049 : 0.149);
+        assertThat(at.distanceTo(lips)).isGreaterThan(r.type().isForCloseTalk() ? 0.049 : 0.149);
       }
       if (r.mount() == Mount.BOOM) {
         assertThat(at.z()).as("1.6 m from the floor at most").isLessThanOrEqualTo(1.6);
