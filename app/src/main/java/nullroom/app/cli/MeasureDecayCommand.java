@@ -13,6 +13,7 @@ import nullroom.core.Keyed;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.altered.Alteration;
+import nullroom.core.measure.altered.BentDecay;
 import nullroom.core.measure.decay.BlindDecay;
 import nullroom.core.measure.decay.DecayAnalysis;
 import nullroom.core.measure.decay.DecayReport;
@@ -103,7 +104,8 @@ final class MeasureDecayCommand implements Callable<Integer> {
       BlindDecay.of(sound).ifPresent(guess -> warnings.add(offer(guess)));
     }
     List<Alteration> altered =
-        AlteredOut.of(input.file).get(input.channel).stream()
+        BentDecay.with(AlteredOut.of(input.file).get(input.channel), report, sound.seconds())
+            .stream()
             .filter(a -> !endsWithTheSweep(a, report))
             .toList();
     warnings.addAll(AlteredOut.warnings(altered, Alteration.Measured.DECAY));

@@ -41,7 +41,6 @@ import nullroom.app.shell.Work;
 import nullroom.core.Trouble;
 import nullroom.core.book.NoiseMeasurement;
 import nullroom.core.book.RoomBook;
-import nullroom.core.measure.altered.Alteration;
 import nullroom.io.book.BookFolder;
 import nullroom.io.device.AudioDevice;
 import nullroom.io.device.JavaSoundDevice;
@@ -232,12 +231,7 @@ public final class Composition {
             return () -> show(Station.LISTEN, () -> listen.keep(measured));
           }
         };
-    context.open(
-        "Looking at " + file.getFileName(),
-        file,
-        "dropped",
-        either.telling(Alteration.Measured.LEVEL),
-        Runnable::run);
+    context.open("Looking at " + file.getFileName(), file, "dropped", either, Runnable::run);
   }
 
   private void show(Station fits, Runnable keep) {

@@ -91,13 +91,7 @@ public final class TakeModel {
 
   /** Checks a sound file; a copy of it stays in the book. */
   public void open(Path file) {
-    context.stream(
-        "Checking " + file.getFileName(),
-        file,
-        "take",
-        Optional.empty(),
-        this::checked,
-        this::keep);
+    context.stream("Checking " + file.getFileName(), file, "take", this::checked, this::keep);
   }
 
   private void keep(Checked checked) {

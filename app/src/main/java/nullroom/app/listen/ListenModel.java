@@ -3,6 +3,7 @@ package nullroom.app.listen;
 import java.nio.file.Path;
 import java.util.Collections;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -176,7 +177,8 @@ public final class ListenModel {
 
   private String sayAnswer() {
     if (measurement().isPresent() && !measured()) {
-      return "Nobody knows yet: levels are relative until the scale is set. Comparing works all the same.";
+      return doubt()
+          + "Nobody knows yet: levels are relative until the scale is set. Comparing works all the same.";
     }
     Margin quiet = context.session().verdicts().quiet();
     String room =
@@ -201,7 +203,13 @@ public final class ListenModel {
                   + quiet.largestDoubt().remedy()
                   + ".";
         };
-    return answer + (measured() ? "" : " This is a guess until you listen.");
+    return doubt() + answer + (measured() ? "" : " This is a guess until you listen.");
+  }
+
+  /** What a device did to the sound comes ahead of what was made of it. */
+  private String doubt() {
+    return Alteration.doubt(
+        measurement().map(NoiseMeasurement::altered).orElse(List.of()), Alteration.Measured.NOISE);
   }
 
   private String sayMeaning() {
@@ -223,8 +231,15 @@ public final class ListenModel {
 
   private String report() {
     return measurement()
-        .map(
-            n -> level(n) + ". " + howKnown(n) + " " + n.taken().replace('T', ' ') + "." + found(n))
+        .map(n ->
+            level(n)
+                + ". "
+                + howKnown(n)
+                + " "
+                + n.taken().replace('T', ' ')
+                + "."
+                + found(n)
+                + Alteration.remedies(n.altered()))
         .orElse(
             "Switch off what you can, keep still, and listen for ten seconds, or drop a recording of the quiet room here.");
   }
@@ -323,7 +338,7 @@ public final class ListenModel {
         AudioDevice.Prompt.QUIET,
         SECONDS,
         "noise",
-        measure().telling(Alteration.Measured.NOISE),
+        measure(),
         this::keep);
   }
 
@@ -334,7 +349,6 @@ public final class ListenModel {
         "Measuring " + file.getFileName(),
         file,
         "noise",
-        Optional.of(Alteration.Measured.NOISE),
         (kept, sound, progress) -> measured.of(kept, false, Optional.empty(), sound, progress),
         this::keep);
   }

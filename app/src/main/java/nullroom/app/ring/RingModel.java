@@ -208,7 +208,10 @@ public final class RingModel {
           case CANNOT_TELL ->
               "Nobody can tell: %.2f s at mid frequencies, and “%s” wants %.2f to %.2f s; it may be off by %.2f s.";
         };
-    return Figures.say(
+    return Alteration.doubt(
+            book().decay().map(DecayMeasurement::altered).orElse(List.of()),
+            Alteration.Measured.DECAY)
+        + Figures.say(
             sentence,
             t,
             goal().label().toLowerCase(Locale.ROOT),
@@ -222,7 +225,9 @@ public final class RingModel {
     if (book().decay().isEmpty()) {
       return "Clap where you speak and let the guide tell you how each clap was; or play a sweep, or drop a recording of either here. An ordinary take will do for an estimate.";
     }
-    return RingWords.measured(book().decay().get(), book().decays().now().size());
+    DecayMeasurement last = book().decay().get();
+    return RingWords.measured(last, book().decays().now().size())
+        + Alteration.remedies(last.altered());
   }
 
   private String sayFigure() {
@@ -297,7 +302,7 @@ public final class RingModel {
                 sound.simulated());
           }
         };
-    return either.telling(Alteration.Measured.DECAY);
+    return either;
   }
 
   /**

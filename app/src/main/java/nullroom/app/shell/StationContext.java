@@ -19,9 +19,7 @@ import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.book.DecayMeasurement;
 import nullroom.core.book.RoomBook;
-import nullroom.core.measure.altered.Alteration;
 import nullroom.core.plan.Why;
-import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.SoundFile;
 import nullroom.io.device.AudioDevice;
@@ -94,19 +92,9 @@ public record StationContext(
      * @param progress may cancel
      */
     T of(Kept sound, Progress progress);
-
-    /** What it measures, where what was done to the sound before is to be told. */
-    default Optional<Alteration.Measured> what() {
-      return Optional.empty();
-    }
-
-    /** The same, after which what a device did to the sound is told. */
-    default Measurement<T> telling(Alteration.Measured what) {
-      return new Telling<>(this, what);
-    }
   }
 
-  private record Measured<T>(Told<T> told, double missingSeconds) {}
+  private record Measured<T>(T result, double missingSeconds) {}
 
   /**
    * Records, keeps the recording and measures it off the FX thread.
@@ -205,16 +193,10 @@ public record StationContext(
                   .folder()
                   .keep(source.simulated() ? DecayMeasurement.SIMULATED + stem : stem, recording);
           T result = measure.of(new Kept(kept, recording, source.simulated()), progress);
-          String words = // the simulated device does nothing to it
-              measure
-                  .what()
-                  .filter(w -> !source.simulated())
-                  .map(w -> Told.of(SampleSource.of(recording), w, progress))
-                  .orElse("");
-          return new Measured<>(new Told<>(result, words), missing.applyAsDouble(recording));
+          return new Measured<>(result, missing.applyAsDouble(recording));
         },
         measured -> {
-          measured.told().to(done, work);
+          done.accept(measured.result());
           if (measured.missingSeconds() > LOST_SECONDS) {
             work.warn(
                 Figures.say(
@@ -236,8 +218,8 @@ public record StationContext(
   }
 
   /**
-   * Keeps an unchanged copy of a sound file and measures it whole, off the FX thread; says what was
-   * done to it before, where the measurement tells.
+   * Keeps an unchanged copy of a sound file and measures its first channel whole, off the FX
+   * thread.
    */
   public <T> void open(
       String name, Path file, String stem, Measurement<T> measure, Consumer<T> done) {
@@ -245,7 +227,6 @@ public record StationContext(
         name,
         file,
         stem,
-        measure.what(),
         (kept, progress) ->
             measure.of(
                 new Kept(kept, SoundFile.readChannel(session.folder().sound(kept), 0), false),
@@ -260,23 +241,16 @@ public record StationContext(
 
   /**
    * Keeps an unchanged copy of a sound file of any length and measures it block by block, off the
-   * FX thread; says what was done to it before.
+   * FX thread.
    *
-   * @param what is measured of it; empty where the measurement itself says what was done to it
    * @param measure from the copy's name and its open sound to a result
    */
   public <T> void stream(
-      String name,
-      Path file,
-      String stem,
-      Optional<Alteration.Measured> what,
-      Streamed<T> measure,
-      Consumer<T> done) {
+      String name, Path file, String stem, Streamed<T> measure, Consumer<T> done) {
     keepAnd(
         name,
         file,
         stem,
-        what,
         (kept, progress) -> {
           try (SoundFile sound = SoundFile.open(session.folder().sound(kept))) {
             return measure.of(kept, sound, progress);
@@ -297,20 +271,14 @@ public record StationContext(
   }
 
   private <T> void keepAnd(
-      String name,
-      Path file,
-      String stem,
-      Optional<Alteration.Measured> what,
-      FromFile<T> measure,
-      Consumer<T> done) {
+      String name, Path file, String stem, FromFile<T> measure, Consumer<T> done) {
     work.start(
         name,
         progress -> {
           SoundFile.open(file).close(); // what cannot be read is not kept
           String kept = session.folder().keepCopy(stem, file);
           try {
-            T result = measure.measure(kept, progress);
-            return new Told<>(result, what.map(w -> altered(kept, w, progress)).orElse(""));
+            return measure.measure(kept, progress);
           } catch (Trouble | CancellationException e) {
             session.folder().forget(kept);
             throw e instanceof Trouble t
@@ -319,13 +287,7 @@ public record StationContext(
                 : e;
           }
         },
-        told -> told.to(done, work));
-  }
-
-  private String altered(String kept, Alteration.Measured what, Progress progress) {
-    try (SoundFile sound = SoundFile.open(session.folder().sound(kept))) {
-      return Told.of(sound, what, progress);
-    }
+        done);
   }
 
   /**

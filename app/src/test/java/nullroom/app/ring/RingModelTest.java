@@ -201,8 +201,11 @@ class RingModelTest extends DeskTest {
       claps[k] = since < 4800 + 20_000 ? one[since] : 1e-7 * one[4900 + since % 50];
     }
     after(() -> model.open(file("gated.wav", claps)));
-    assertThat(words(desk.work().troubleProperty()))
-        .contains("The sound shows a gate: decays read too short")
+    assertThat(words(model.say().answer()))
+        .startsWith(
+            "Not to be believed as it stands, for the sound shows a gate: decays read too short");
+    assertThat(words(model.say().meaning()))
+        .contains("digital silence between sounds")
         .contains("switch off the gate");
   }
 

@@ -5,11 +5,15 @@ import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.measure.altered.Alteration;
+import nullroom.core.measure.altered.AlterationMeter;
+import nullroom.core.measure.altered.BentDecay;
 import nullroom.core.measure.decay.DecayAnalysis;
 import nullroom.core.measure.decay.DecayReport;
 import nullroom.core.predict.Statistics;
 import nullroom.core.room.Room;
 import nullroom.core.signal.Band;
+import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
 
 /**
@@ -21,9 +25,19 @@ import nullroom.core.signal.Samples;
  * @param report what was found, in octaves, and in thirds
  * @param predictedSeconds what the room as described then was predicted to do, so that later
  *     changes can be told apart
+ * @param altered what was done to the sound after the microphone
  */
 public record DecayMeasurement(
-    String sound, String taken, MeasuredAt at, DecayReport report, Bands predictedSeconds) {
+    String sound,
+    String taken,
+    MeasuredAt at,
+    DecayReport report,
+    Bands predictedSeconds,
+    List<Alteration> altered) {
+  public DecayMeasurement {
+    altered = List.copyOf(altered);
+  }
+
   private static final List<Band> THIRDS =
       Band.THIRDS.stream().filter(b -> b.nominalHz() >= 50 && b.nominalHz() <= 10_000).toList();
 
@@ -48,7 +62,7 @@ public record DecayMeasurement(
    */
   DecayMeasurement describedAnew(Bands change, MeasuredAt where) {
     return new DecayMeasurement(
-        sound, taken, where, report, predictedSeconds.with(change, (t, by) -> t * by));
+        sound, taken, where, report, predictedSeconds.with(change, (t, by) -> t * by), altered);
   }
 
   /**
@@ -63,6 +77,13 @@ public record DecayMeasurement(
     if (report.takes() == 0) {
       throw new Trouble.BadSound(sound, report.warnings().getFirst());
     }
-    return new DecayMeasurement(sound, taken, at, report, Statistics.of(room).seconds());
+    List<Alteration> altered =
+        isSimulated(sound)
+            ? List.of()
+            : BentDecay.with(
+                AlterationMeter.measure(SampleSource.of(recording), Progress.NONE).getFirst(),
+                report,
+                recording.seconds());
+    return new DecayMeasurement(sound, taken, at, report, Statistics.of(room).seconds(), altered);
   }
 }

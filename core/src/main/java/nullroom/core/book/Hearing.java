@@ -7,11 +7,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.acoustics.Pattern;
+import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.decay.PositionAverage;
 import nullroom.core.measure.noise.Calibration;
 import nullroom.core.measure.noise.NoiseReport;
@@ -51,6 +53,12 @@ public final class Hearing {
 
   /** Levels exceeded 10 and 90 % of the time lie so many standard deviations apart, if normal. */
   private static final double L10_TO_L90 = 2.563;
+
+  /** Gates, reductions and automatic gains move a floor by some ten decibels (common practice). */
+  private static final double ALTERED_DB = 6;
+
+  /** And decays by a fifth and more (common practice). */
+  private static final double ALTERED_SHARE = 0.2;
 
   /** The loudest line said again (common practice). */
   private static final double LOUDEST_LINE_DB = 1;
@@ -237,7 +245,7 @@ public final class Hearing {
         described.voice(),
         noise.flatMap(NoiseMeasurement::scale).map(this::scale),
         noise.map(Hearing::noise).orElse(described.noise()),
-        decay.map(d -> Origin.heard(d.simulated(), d.taken())).orElse(described.decay()),
+        decay.map(d -> origin(d.simulated(), d.taken(), d.altered())).orElse(described.decay()),
         decay.map(d -> decayShare(d, changed)).orElse(described.decayShare()),
         same && traced.isPresent()
             ? Basis.tracedReply(traced.get().standardErrorDb())
@@ -270,7 +278,22 @@ public final class Hearing {
   }
 
   private static Basis.Term noise(NoiseMeasurement noise) {
-    return new Basis.Term(Origin.heard(noise.simulated(), noise.taken()), unsteady(noise.report()));
+    return new Basis.Term(
+        origin(noise.simulated(), noise.taken(), noise.altered()),
+        noise.altered().stream().anyMatch(Alteration::movesTheFloor)
+            ? Math.hypot(unsteady(noise.report()), ALTERED_DB)
+            : unsteady(noise.report()));
+  }
+
+  private static Origin origin(boolean simulated, String taken, List<Alteration> altered) {
+    Origin heard = Origin.heard(simulated, taken);
+    return altered.isEmpty()
+        ? heard
+        : new Origin(
+            heard.kind(),
+            heard.from()
+                + ", of a sound that shows "
+                + altered.stream().map(a -> a.kind().label()).collect(Collectors.joining(", ")));
   }
 
   private static double unsteady(NoiseReport report) {
@@ -283,6 +306,8 @@ public final class Hearing {
 
   private Bands decayShare(DecayMeasurement decay, Room changed) {
     Bands predicted = Statistics.of(changed).seconds();
+    double altered =
+        decay.altered().stream().anyMatch(Alteration::movesTheFloor) ? ALTERED_SHARE : 0;
     return Bands.from(i -> {
       double change = Math.log(predicted.get(i) / decay.predictedSeconds().get(i));
       double now =
@@ -291,7 +316,7 @@ public final class Hearing {
                   Math.hypot(
                       b.deviationSeconds() / b.seconds(), ONE_PLACE_SHARE / Math.sqrt(b.pairs())))
               .orElse(Basis.TABLES_SHARE);
-      return Math.hypot(now, CHANGE_SHARE * change);
+      return Math.hypot(Math.hypot(now, altered), CHANGE_SHARE * change);
     });
   }
 

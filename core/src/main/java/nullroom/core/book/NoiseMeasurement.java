@@ -11,6 +11,8 @@ import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.NoiseRating;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.measure.altered.Alteration;
+import nullroom.core.measure.altered.AlterationMeter;
 import nullroom.core.measure.noise.Calibration;
 import nullroom.core.measure.noise.NoiseMeter;
 import nullroom.core.measure.noise.NoiseReport;
@@ -29,6 +31,9 @@ import nullroom.core.signal.SampleSource;
  * @param scale what its levels mean in the air; empty where that is not known
  * @param roomDbSpl octaves of the room's own noise behind it, where its levels mean something
  * @param without suspects that were switched off then
+ * @param altered what was done to the sound after the microphone
+ * @param byVoice whether its scale is by the voice that the same recording holds: it then stays
+ *     with it, whatever becomes of the chain
  */
 public record NoiseMeasurement(
     String sound,
@@ -39,10 +44,13 @@ public record NoiseMeasurement(
     Optional<Capture> chain,
     Optional<Scale> scale,
     Optional<Bands> roomDbSpl,
-    List<String> without) {
+    List<String> without,
+    List<Alteration> altered,
+    boolean byVoice) {
 
   public NoiseMeasurement {
     without = List.copyOf(without);
+    altered = List.copyOf(altered);
   }
 
   /**
@@ -54,6 +62,23 @@ public record NoiseMeasurement(
    * @param without suspects switched off
    */
   public record Taken(String taken, boolean simulated, String spot, List<String> without) {}
+
+  /** Of what a device did to the sound, and of a scale, nothing. */
+  private static NoiseMeasurement relative(
+      String sound, Taken taken, NoiseReport report, Optional<Capture> chain) {
+    return new NoiseMeasurement(
+        sound,
+        taken.taken(),
+        taken.simulated(),
+        taken.spot(),
+        report,
+        chain,
+        Optional.empty(),
+        Optional.empty(),
+        taken.without(),
+        List.of(),
+        false);
+  }
 
   /**
    * Measures the quiet room from a recording.
@@ -71,28 +96,56 @@ public record NoiseMeasurement(
       Optional<Capture> chain,
       Calibration calibration,
       Progress progress) {
+    AlterationMeter meter = new AlterationMeter(recording.sampleRateHz());
+    NoiseMeasurement measured =
+        relative(sound, taken, report(sound, meter.beside(recording), progress), chain);
+    return (taken.simulated() ? measured : measured.altered(meter.found())).by(calibration);
+  }
+
+  /**
+   * The quiet of a recording that holds a voice too, whose level is known: its scale stays.
+   *
+   * @param report of the quiet alone
+   * @param chain that recorded it
+   */
+  public static NoiseMeasurement byVoice(
+      String sound, Taken taken, NoiseReport report, Capture chain, Scale scale) {
+    NoiseMeasurement n = relative(sound, taken, report, Optional.of(chain));
     return new NoiseMeasurement(
-            sound,
-            taken.taken(),
-            taken.simulated(),
-            taken.spot(),
-            report(sound, recording, progress),
-            chain,
-            Optional.empty(),
-            Optional.empty(),
-            taken.without())
-        .by(calibration);
+        sound,
+        n.taken,
+        n.simulated,
+        n.spot,
+        report,
+        n.chain,
+        Optional.of(scale),
+        report.octaveDbSpl(scale.fullScaleDbSpl()).map(chain::roomNoiseBehind),
+        n.without,
+        List.of(),
+        true);
+  }
+
+  /** The same, to which something was done after the microphone. */
+  public NoiseMeasurement altered(List<Alteration> found) {
+    return new NoiseMeasurement(
+        sound, taken, simulated, spot, report, chain, scale, roomDbSpl, without, found, byVoice);
   }
 
   /** The same as having been made with another chain. */
   public NoiseMeasurement madeWith(Optional<Capture> other, Calibration calibration) {
-    return new NoiseMeasurement(
-            sound, taken, simulated, spot, report, other, scale, roomDbSpl, without)
-        .by(calibration);
+    return byVoice
+        ? this
+        : new NoiseMeasurement(
+                sound, taken, simulated, spot, report, other, scale, roomDbSpl, without, altered,
+                false)
+            .by(calibration);
   }
 
   /** The same with its levels as a calibration makes them out. */
   NoiseMeasurement by(Calibration calibration) {
+    if (byVoice) {
+      return this;
+    }
     Optional<Scale> now = chain.flatMap(calibration::scale);
     return new NoiseMeasurement(
         sound,
@@ -106,7 +159,9 @@ public record NoiseMeasurement(
             report
                 .octaveDbSpl(s.fullScaleDbSpl())
                 .map(levels -> chain.orElseThrow().roomNoiseBehind(levels))),
-        without);
+        without,
+        altered,
+        false);
   }
 
   /** A report that has all octaves from 63 Hz to 8 kHz. */

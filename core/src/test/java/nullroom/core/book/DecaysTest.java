@@ -3,6 +3,7 @@ package nullroom.core.book;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import nullroom.core.acoustics.Bands;
@@ -33,7 +34,8 @@ class DecaysTest {
         "2026-01-01T20:" + (10 + count),
         new MeasuredAt(source, microphone, present, Optional.empty(), Optional.empty()),
         report(t, count),
-        Bands.all(t));
+        Bands.all(t),
+        List.of());
   }
 
   @Test
@@ -87,7 +89,8 @@ class DecaysTest {
                   "2026-01-01T20:00",
                   one.at(),
                   one.report(),
-                  one.predictedSeconds()));
+                  one.predictedSeconds(),
+                  List.of()));
     }
     assertThat(many.measured()).hasSize(25);
     assertThat(many.last().orElseThrow().sound()).isEqualTo("s29.wav");
@@ -103,7 +106,8 @@ class DecaysTest {
             "2026-01-01T21:00",
             real.at(),
             report(0.3, 99),
-            real.predictedSeconds());
+            real.predictedSeconds(),
+            List.of());
     assertThat(acted.simulated()).isTrue();
     Decays practice = Decays.NOTHING.with(acted);
     assertThat(practice.last()).contains(acted);

@@ -63,7 +63,9 @@ class HearingTest {
         n.chain(),
         n.scale(),
         n.roomDbSpl().map(b -> b.map(level -> level + db)),
-        n.without());
+        n.without(),
+        n.altered(),
+        n.byVoice());
   }
 
   @Test

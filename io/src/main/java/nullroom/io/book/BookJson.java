@@ -98,7 +98,8 @@ final class BookJson {
         f.required("taken").text(),
         DecayJson.readPlace(f),
         DecayJson.read(f),
-        f.required("predictedSeconds").bands());
+        f.required("predictedSeconds").bands(),
+        NoiseJson.altered(f));
   }
 
   static ObjectNode write(RoomBook book) {
@@ -142,6 +143,7 @@ final class BookJson {
   private static void write(DecayMeasurement d, ObjectNode out) {
     out.put("sound", d.sound()).put("taken", d.taken());
     out.set("predictedSeconds", RoomJson.numbers(d.predictedSeconds().toArray()));
+    NoiseJson.write(d.altered(), out);
     DecayJson.write(d.at(), out);
     DecayJson.write(d.report(), out);
   }

@@ -47,7 +47,9 @@ final class Chains {
         chain,
         n.scale(),
         n.roomDbSpl(),
-        n.without());
+        n.without(),
+        n.altered(),
+        n.byVoice());
   }
 
   private static Optional<Capture> at(

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import nullroom.core.book.DecayMeasurement;
 import nullroom.core.book.NoiseMeasurement;
+import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.noise.NoiseReport;
 import nullroom.core.measure.noise.Scale;
 import tools.jackson.databind.node.ArrayNode;
@@ -27,7 +28,9 @@ final class NoiseJson {
         f.optional("chain").map(PlacedJson::capture),
         f.optional("scale").map(NoiseJson::scale),
         f.optional("octaveDbSpl").map(Field::bands),
-        f.elements("without").stream().map(Field::text).toList());
+        f.elements("without").stream().map(Field::text).toList(),
+        altered(f),
+        f.optional("byVoice").map(Field::flag).orElse(false));
   }
 
   /**
@@ -45,7 +48,9 @@ final class NoiseJson {
         Optional.empty(),
         Optional.empty(),
         read.roomDbSpl(),
-        List.of());
+        List.of(),
+        List.of(),
+        false);
   }
 
   /** Books of the first version kept less. */
@@ -57,6 +62,17 @@ final class NoiseJson {
       }
     });
     return Records.read(new Field(f.path(), node), NoiseReport.class);
+  }
+
+  static List<Alteration> altered(Field f) {
+    return f.elements("altered").stream().map(a -> Records.read(a, Alteration.class)).toList();
+  }
+
+  static void write(List<Alteration> altered, ObjectNode out) {
+    if (!altered.isEmpty()) {
+      ArrayNode all = out.putArray("altered");
+      altered.forEach(a -> all.add(Records.tree(a)));
+    }
   }
 
   static Scale scale(Field f) {
@@ -71,6 +87,10 @@ final class NoiseJson {
     n.roomDbSpl().ifPresent(b -> out.set("octaveDbSpl", RoomJson.numbers(b.toArray())));
     ArrayNode without = out.putArray("without");
     n.without().forEach(without::add);
+    write(n.altered(), out);
+    if (n.byVoice()) {
+      out.put("byVoice", true);
+    }
     out.setAll(Records.tree(n.report()));
   }
 }

@@ -81,7 +81,8 @@ final class MeasuredBook {
             "2026-01-01T20:09",
             MeasuredAt.in(room, "B", "2", "rug"),
             first.report(),
-            first.predictedSeconds());
+            first.predictedSeconds(),
+            List.of());
     BlindDecay guess = new BlindDecay(List.of(new BlindDecay.Estimate(500, 0.41, 0.06, 17)));
     book =
         book.withSpots(List.of(Spot.of("gable", room)))

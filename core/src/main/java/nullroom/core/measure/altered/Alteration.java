@@ -1,5 +1,8 @@
 package nullroom.core.measure.altered;
 
+import java.util.List;
+import java.util.stream.Collectors;
+import nullroom.core.Figures;
 import nullroom.core.Keyed;
 
 /**
@@ -57,6 +60,40 @@ public record Alteration(Kind kind, String evidence, double fromSeconds, double 
         + ". On the device: "
         + kind.remedy
         + ".";
+  }
+
+  /** Whether what is soft is no longer as soft as it was. */
+  public boolean movesTheFloor() {
+    return kind == Kind.AUTOMATIC_GAIN || kind == Kind.GATE || kind == Kind.NOISE_REDUCTION;
+  }
+
+  /**
+   * What is to be said before a verdict on an altered sound; empty, or sentences with a space
+   * behind.
+   */
+  public static String doubt(List<Alteration> all, Measured what) {
+    return all.stream()
+        .map(a ->
+            "Not to be believed as it stands, for the sound shows "
+                + a.kind.label
+                + ": "
+                + a.spoils(what)
+                + ". ")
+        .collect(Collectors.joining());
+  }
+
+  /** What speaks for them, and how to do without; empty, or sentences with a space ahead. */
+  public static String remedies(List<Alteration> all) {
+    return all.stream()
+        .map(a ->
+            " "
+                + Figures.capital(a.kind.label)
+                + ": "
+                + a.evidence
+                + ". On the device: "
+                + a.kind.remedy
+                + ".")
+        .collect(Collectors.joining());
   }
 
   private String spoils(Measured what) {

@@ -24,9 +24,6 @@ public final class AlterationMeter {
   /** So many samples on end at one height were cut off, not held down. */
   private static final int CUT_OFF = 3;
 
-  /** Scatter of untouched noise is 5.6 dB; that of pauses with something in them little more. */
-  private static final double REDUCED_SCATTER_DB = 6.7;
-
   /** So far under the loudest there are pauses. */
   private static final double PAUSE_DB = 20;
 
@@ -94,6 +91,35 @@ public final class AlterationMeter {
     return meters.stream().map(AlterationMeter::found).toList();
   }
 
+  /** A source whose first channel this hears while somebody else reads it. */
+  public SampleSource beside(SampleSource source) {
+    return new SampleSource() {
+      @Override
+      public double sampleRateHz() {
+        return source.sampleRateHz();
+      }
+
+      @Override
+      public int channels() {
+        return source.channels();
+      }
+
+      @Override
+      public double largestAmplitude() {
+        return source.largestAmplitude();
+      }
+
+      @Override
+      public int read(double[][] block) {
+        int length = source.read(block);
+        if (length > 0) {
+          add(block[0], length);
+        }
+        return length;
+      }
+    };
+  }
+
   /** The next samples. */
   public void add(double[] block, int length) {
     spectra.add(block, length);
@@ -137,30 +163,35 @@ public final class AlterationMeter {
       return all;
     }
     Optional<Alteration> gate = Gate.of(levels, frame / rate);
+    Optional<Alteration> edge = bandLimit();
+    Optional<Alteration> reduced = // a coder leaves islands too, under an edge
+        gate.isPresent() || edge.isPresent() ? Optional.empty() : noiseReduction();
     gate.ifPresent(all::add);
-    if (gate.isEmpty()) { // else what opens and shuts would be taken for these
+    if (gate.isEmpty()) { // else what opens and shuts would be taken for it
       AutomaticGain.of(spectra.octaveLevels(), spectra.secondsPerBlock()).ifPresent(all::add);
-      noiseReduction().ifPresent(all::add);
     }
+    reduced.ifPresent(all::add);
     limiter().ifPresent(all::add);
-    bandLimit().ifPresent(all::add);
-    lossy().ifPresent(all::add);
+    edge.ifPresent(all::add);
+    if (reduced.isEmpty()) {
+      lossy(edge.isPresent()).ifPresent(all::add);
+    }
     return all;
   }
 
   /** Cannot see a reduction that leaves pauses plain noise, only softer. */
   private Optional<Alteration> noiseReduction() {
-    double scatter = spectra.quietScatterDb();
-    return scatter > REDUCED_SCATTER_DB && spectra.rangeDb() > PAUSE_DB
-        ? Optional.of(
+    return spectra
+        .quiet()
+        .filter(q -> q.isWorkedOn() && spectra.rangeDb() > PAUSE_DB)
+        .map(q ->
             new Alteration(
                 Alteration.Kind.NOISE_REDUCTION,
                 Figures.say(
-                    "in the quietest moments single tones come and go: they scatter by %.1f dB, where noise scatters by 5.6",
-                    scatter),
+                    "in the quietest moments islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where noise has 0.27 and 5.9",
+                    q.beside(), q.scatterDb()),
                 0,
-                seconds()))
-        : Optional.empty();
+                seconds()));
   }
 
   /** Cannot see one that is hardly reached, or peaks that are cut off, which is clipping. */
@@ -240,17 +271,27 @@ public final class AlterationMeter {
   }
 
   /** Cannot see coders that fill their holes with noise. */
-  private Optional<Alteration> lossy() {
+  private Optional<Alteration> lossy(boolean edged) {
     double share = spectra.holeShare();
-    return share > HOLED
-        ? Optional.of(
-            new Alteration(
-                Alteration.Kind.LOSSY,
+    Optional<String> holes =
+        share > HOLED
+            ? Optional.of(
                 Figures.say(
                     "narrow holes in the spectrum over 4 kHz, %.1f in a thousand, each 18 dB and more under what is beside it",
-                    1000 * share),
-                0,
-                seconds()))
-        : Optional.empty();
+                    1000 * share))
+            : Optional.empty();
+    Optional<String> islands =
+        edged && spectra.rangeDb() > PAUSE_DB
+            ? spectra
+                .quiet()
+                .filter(QuietTexture::isWorkedOn)
+                .map(q ->
+                    Figures.say(
+                        "under the edge of the spectrum islands of tones come and go in the quietest moments (neighbouring lines follow one another by %.2f, in noise by 0.27)",
+                        q.beside()))
+            : Optional.empty();
+    return holes
+        .or(() -> islands)
+        .map(evidence -> new Alteration(Alteration.Kind.LOSSY, evidence, 0, seconds()));
   }
 }

@@ -2,6 +2,7 @@ package nullroom.core.measure.altered;
 
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.Optional;
 import java.util.PriorityQueue;
 import nullroom.core.Decibels;
 import nullroom.core.signal.Fft;
@@ -50,7 +51,7 @@ final class SpectraSeen {
 
   /** The logarithms of one of the quietest spectra. */
   @SuppressWarnings("ArrayRecordComponent") // never compared
-  private record Quiet(double level, float[] db) {}
+  private record Quiet(double level, int block, float[] db) {}
 
   SpectraSeen(double rate) {
     this.rate = rate;
@@ -155,7 +156,7 @@ final class SpectraSeen {
     for (int k = 0; k < db.length; k++) {
       db[k] = (float) Decibels.ofEnergy(power[first + k] + LEAST);
     }
-    quietest.add(new Quiet(level, db));
+    quietest.add(new Quiet(level, blocks, db));
     if (quietest.size() > QUIETEST) {
       quietest.remove();
     }
@@ -203,35 +204,14 @@ final class SpectraSeen {
     return hz(1);
   }
 
-  /**
-   * How far single bins of the quietest spectra scatter from spectrum to spectrum, decibels; of any
-   * noise that nobody has worked on 5.6, whatever its colour (the logarithm of an exponentially
-   * distributed power). 0 where there are too few.
-   */
-  double quietScatterDb() {
-    int bins = quietest.isEmpty() ? 0 : quietest.element().db().length;
-    if (quietest.size() < QUIETEST / 2 || bins == 0) {
-      return 0;
-    }
-    double[] sum = new double[bins];
-    double[] squares = new double[bins];
-    for (Quiet q : quietest) {
-      double level = 0;
-      for (float db : q.db()) {
-        level += db / bins;
-      }
-      for (int k = 0; k < bins; k++) {
-        double off = q.db()[k] - level;
-        sum[k] += off;
-        squares[k] += off * off;
-      }
-    }
-    int n = quietest.size();
-    double[] scatter = new double[bins];
-    for (int k = 0; k < bins; k++) {
-      scatter[k] = Math.sqrt(Math.max(0, squares[k] / n - sum[k] / n * sum[k] / n));
-    }
-    Arrays.sort(scatter);
-    return scatter[bins / 2];
+  /** How the bins of the quietest spectra lie; empty where there are too few. */
+  Optional<QuietTexture> quiet() {
+    return quietest.size() < QUIETEST / 2
+        ? Optional.empty()
+        : QuietTexture.of(
+            quietest.stream()
+                .sorted(Comparator.comparingInt(Quiet::block))
+                .map(q -> new QuietTexture.Spectrum(q.block(), q.db()))
+                .toList());
   }
 }

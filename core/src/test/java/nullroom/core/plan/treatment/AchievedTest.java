@@ -35,7 +35,8 @@ class AchievedTest {
         "2026-11-0" + seed + "T20:00",
         new MeasuredAt("A", "1", present, Optional.empty(), Optional.empty()),
         DecayAnalysis.ofImpulses(new Samples(x, 48_000), Octave.ALL),
-        Bands.all(described));
+        Bands.all(described),
+        List.of());
   }
 
   @Test

@@ -1,0 +1,112 @@
+package nullroom.core.measure.altered;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import nullroom.core.Figures;
+import nullroom.core.measure.decay.DecayReport;
+
+/**
+ * A gain that comes up while a room dies away: the decay begins slower than it goes on, in all
+ * bands. Rooms do the opposite where they bend at all (what dies slowly is left at the end), and
+ * each band at a moment of its own. Cannot see a gain that comes up all the way down: that decay is
+ * straight, and only too long.
+ */
+public final class BentDecay {
+  private static final double FIRST_FROM_DB = -5;
+  private static final double FIRST_TO_DB = -15;
+  private static final double SECOND_TO_DB = -25;
+  private static final int FEWEST_BANDS = 3;
+
+  /** The second ten decibels fall faster by this much and more; natural logarithm. */
+  private static final double FASTER = 0.12;
+
+  /** So many standard deviations of what noise-like decays do by chance. */
+  private static final double SURE = 3.5;
+
+  /**
+   * Standard deviation of one band's bend, times the root of bandwidth and time: from the factors
+   * of ISO 3382-2:2008, 7.1 for 20 and 30 dB, carried on to 10 dB, for two stretches.
+   */
+  private static final double SPREAD = 2.8;
+
+  private static final double MOST_OF_THEM = 0.7;
+  private static final double LOWEST_HZ = 200;
+  private static final int FEWEST_POINTS = 4;
+
+  private BentDecay() {}
+
+  /**
+   * What was found in a sound, and what its decays speak for.
+   *
+   * @param found of the whole sound
+   */
+  public static List<Alteration> with(List<Alteration> found, DecayReport report, double seconds) {
+    List<Alteration> all = new ArrayList<>(found);
+    if (found.stream().noneMatch(a -> a.kind() == Alteration.Kind.AUTOMATIC_GAIN)) {
+      of(report, seconds).ifPresent(all::addFirst);
+    }
+    return all;
+  }
+
+  /**
+   * What the decays of a report speak for.
+   *
+   * @param seconds length of the sound
+   */
+  static Optional<Alteration> of(DecayReport report, double seconds) {
+    double weights = 0;
+    double sum = 0;
+    int bands = 0;
+    int faster = 0;
+    for (DecayReport.BandDecay band : report.bands()) {
+      double first = slope(band.curveDb(), FIRST_FROM_DB, FIRST_TO_DB);
+      double bend = Math.log(slope(band.curveDb(), FIRST_TO_DB, SECOND_TO_DB) / first);
+      if (band.centreHz() > LOWEST_HZ && Double.isFinite(bend)) {
+        double time = -60 * DecayReport.BandDecay.CURVE_STEP_SECONDS / first;
+        double weight = band.centreHz() / Math.sqrt(2) * time;
+        weights += weight;
+        sum += weight * bend;
+        bands++;
+        faster += bend > 0 ? 1 : 0;
+      }
+    }
+    double mean = sum / weights;
+    return bands >= FEWEST_BANDS
+            && mean > Math.max(FASTER, SURE * SPREAD / Math.sqrt(weights))
+            && faster >= MOST_OF_THEM * bands
+        ? Optional.of(
+            new Alteration(
+                Alteration.Kind.AUTOMATIC_GAIN,
+                Figures.say(
+                    "the decay goes on %.0f %% steeper than it begins, in %d of %d bands: no room does that, a gain that comes up again does",
+                    100 * (Math.exp(mean) - 1), faster, bands),
+                0,
+                seconds))
+        : Optional.empty();
+  }
+
+  /** Of the straight line through a part of a curve, dB a point; not a number where too short. */
+  private static double slope(List<Double> curve, double from, double to) {
+    int first = 0;
+    while (first < curve.size() && curve.get(first) > from) {
+      first++;
+    }
+    int last = first;
+    while (last < curve.size() && curve.get(last) > to) {
+      last++;
+    }
+    int n = last - first + 1;
+    if (last >= curve.size() || n < FEWEST_POINTS) {
+      return Double.NaN;
+    }
+    double middle = (first + last) / 2.0;
+    double up = 0;
+    double square = 0;
+    for (int k = first; k <= last; k++) {
+      up += (k - middle) * curve.get(k);
+      square += (k - middle) * (k - middle);
+    }
+    return up / square;
+  }
+}
