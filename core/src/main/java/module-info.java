@@ -13,6 +13,7 @@ module nullroom.core {
   exports nullroom.core.acoustics;
   exports nullroom.core.measure;
   exports nullroom.core.measure.altered;
+  exports nullroom.core.measure.clip;
   exports nullroom.core.measure.noise;
   exports nullroom.core.measure.decay;
   exports nullroom.core.measure.take;

@@ -57,7 +57,7 @@ public final class Samples {
   }
 
   /** Copies {@code count} samples from {@code from} on to the start of {@code target}. */
-  void copyTo(int from, double[] target, int count) {
+  public void copyTo(int from, double[] target, int count) {
     System.arraycopy(amplitudes, from, target, 0, count);
   }
 }

@@ -11,7 +11,7 @@ import nullroom.core.signal.Sums;
  * speech in rooms of 0.15 to 0.8 s a fifth of the loud tenths of a second at most stayed within 2
  * dB of the one before; of interrupted noise more than half did.
  */
-final class Talk {
+public final class Talk {
   private static final double STEP_SECONDS = 0.01;
   private static final int STEPS = 10;
 
@@ -42,13 +42,21 @@ final class Talk {
     double peak = Arrays.stream(energy).max().orElseThrow();
     double least = peak * Decibels.toEnergy(-SOUND_DB);
     double sounding = (double) Arrays.stream(energy).filter(e -> e > least).count() / energy.length;
-    double[] level = new double[energy.length - STEPS];
+    return sounding > MOST_OF_THE_TIME && undulates(energy, FEWEST_RISES);
+  }
+
+  /**
+   * Whether a sound keeps going up and down as syllables do.
+   *
+   * @param energy of each hundredth of a second
+   * @param fewest that must rise
+   */
+  public static boolean undulates(double[] energy, int fewest) {
+    double[] level = new double[Math.max(0, energy.length - STEPS)];
     for (int k = 0; k < level.length; k++) {
       level[k] = Decibels.ofEnergy(Sums.of(energy, k, STEPS) + 1e-30);
     }
-    return sounding > MOST_OF_THE_TIME
-        && steady(level) < LEAST_STEADY
-        && rises(level) >= FEWEST_RISES;
+    return level.length > STEPS && steady(level) < LEAST_STEADY && rises(level) >= fewest;
   }
 
   /** Share of the loud moments that are followed by one as loud. */
