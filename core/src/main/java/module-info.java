@@ -17,6 +17,7 @@ module nullroom.core {
   exports nullroom.core.measure.noise;
   exports nullroom.core.measure.decay;
   exports nullroom.core.measure.take;
+  exports nullroom.core.measure.voice;
   exports nullroom.core.measure.meter;
   exports nullroom.core.room;
   exports nullroom.core.predict;

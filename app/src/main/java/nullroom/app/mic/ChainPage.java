@@ -70,7 +70,7 @@ final class ChainPage {
 
   private List<ChainLevel> levels() {
     double metre =
-        Octave.aWeightedSum(context.session().book().room().requireTalker().effort().levelsDbSpl());
+        Octave.aWeightedSum(context.session().book().room().requireTalker().voiceDbSpl());
     return ChainLevel.of(heard(), metre);
   }
 

@@ -60,6 +60,9 @@ public final class Hearing {
   /** And decays by a fifth and more (common practice). */
   private static final double ALTERED_SHARE = 0.2;
 
+  /** A voice over the noise of one recording, from minute to minute (common practice). */
+  private static final double SAME_RECORDING_DB = 1.5;
+
   /** The loudest line said again (common practice). */
   private static final double LOUDEST_LINE_DB = 1;
 
@@ -243,7 +246,8 @@ public final class Hearing {
     Basis.Term chain = chain(described.chain());
     return new Basis(
         described.voice(),
-        noise.flatMap(NoiseMeasurement::scale).map(this::scale),
+        noise.filter(n -> tied(n, changed)).map(Hearing::ratio),
+        noise.flatMap(n -> n.scale().map(s -> n.byVoice() ? byVoice(s) : scale(s))),
         noise.map(Hearing::noise).orElse(described.noise()),
         decay.map(d -> origin(d.simulated(), d.taken(), d.altered())).orElse(described.decay()),
         decay.map(d -> decayShare(d, changed)).orElse(described.decayShare()),
@@ -254,12 +258,29 @@ public final class Hearing {
         chain);
   }
 
+  /** Whether the noise and the voice judged were heard in one recording at one gain. */
+  private static boolean tied(NoiseMeasurement noise, Room room) {
+    return noise.byVoice()
+        && room.requireTalker()
+            .own()
+            .map(own -> own.sound().equals(noise.sound()) || !own.levelKnown())
+            .orElse(true);
+  }
+
+  private static Basis.Term ratio(NoiseMeasurement noise) {
+    return new Basis.Term(Origin.heard(noise.simulated(), noise.taken()), SAME_RECORDING_DB);
+  }
+
+  private static Basis.Term byVoice(Scale scale) {
+    return new Basis.Term(Origin.assumed(Calibration.Method.VOICE.label()), scale.uncertaintyDb());
+  }
+
   /** The chain by its data, or by what its calibration has found of it. */
   private Basis.Term chain(Basis.Term byData) {
     Calibration calibration = book.listening().calibration();
     return switch (calibration.method()) {
       case DATA, NONE -> byData;
-      case TONE, FULL_SCALE, METER ->
+      case TONE, FULL_SCALE, METER, VOICE ->
           calibration
               .scale(book.room().requireMicrophone().capture())
               .map(this::scale)

@@ -1,8 +1,11 @@
 package nullroom.core.book;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.core.acoustics.Capture;
+import nullroom.core.acoustics.OwnVoice;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
@@ -18,6 +21,7 @@ import nullroom.core.room.Room;
  * @param loudest the loudest line as it was heard last
  * @param take name under sound/ of the take checked last, empty where there is none
  * @param knob the preamp's dial in its own marks, where they were learnt
+ * @param voices of people, as they were measured, the newest first
  */
 public record Levels(
     Optional<Locked> locked,
@@ -26,7 +30,10 @@ public record Levels(
     Staging staging,
     Optional<LoudestLine> loudest,
     String take,
-    Optional<Knob> knob) {
+    Optional<Knob> knob,
+    List<OwnVoice> voices) {
+  private static final int MOST_VOICES = 12;
+
   /** Nothing yet. */
   public static final Levels NOTHING =
       new Levels(
@@ -36,7 +43,12 @@ public record Levels(
           Staging.USUAL,
           Optional.empty(),
           "",
-          Optional.empty());
+          Optional.empty(),
+          List.of());
+
+  public Levels {
+    voices = List.copyOf(voices);
+  }
 
   /**
    * The loudest line as it was heard: what a prediction of its peak gives way to.
@@ -99,44 +111,67 @@ public record Levels(
 
   /** The same plans with what was found at another place. */
   Levels at(Levels there) {
-    return new Levels(there.locked, brief, own, staging, there.loudest, there.take, knob);
+    return new Levels(there.locked, brief, own, staging, there.loudest, there.take, knob, voices);
   }
 
   /** With a setting found good. */
   public Levels with(Locked setting) {
-    return new Levels(Optional.of(setting), brief, own, staging, loudest, take, knob);
+    return new Levels(Optional.of(setting), brief, own, staging, loudest, take, knob, voices);
   }
 
   /** With another brief. */
   public Levels withBrief(String id) {
-    return new Levels(locked, id, own, staging, loudest, take, knob);
+    return new Levels(locked, id, own, staging, loudest, take, knob, voices);
   }
 
   /** With another own brief, which becomes the one it is handed over as. */
   public Levels withOwn(Brief other) {
-    return new Levels(locked, Brief.OWN, Optional.of(other), staging, loudest, take, knob);
+    return new Levels(locked, Brief.OWN, Optional.of(other), staging, loudest, take, knob, voices);
   }
 
   /** Planned for something else. */
   public Levels with(Staging other) {
-    return new Levels(locked, brief, own, other, loudest, take, knob);
+    return new Levels(locked, brief, own, other, loudest, take, knob, voices);
   }
 
   /** With the loudest line heard; an acted one never takes the place of a real one. */
   public Levels with(LoudestLine line) {
     return line.simulated() && loudest.filter(l -> !l.simulated()).isPresent()
         ? this
-        : new Levels(locked, brief, own, staging, Optional.of(line), take, knob);
+        : new Levels(locked, brief, own, staging, Optional.of(line), take, knob, voices);
   }
 
   /** With the preamp's dial learnt, or forgotten. */
   public Levels withKnob(Optional<Knob> learnt) {
-    return new Levels(locked, brief, own, staging, loudest, take, learnt);
+    return new Levels(locked, brief, own, staging, loudest, take, learnt, voices);
   }
 
   /** With another take checked last. */
   public Levels withTake(String sound) {
-    return new Levels(locked, brief, own, staging, loudest, sound, knob);
+    return new Levels(locked, brief, own, staging, loudest, sound, knob, voices);
+  }
+
+  /** With a voice measured, in place of an older one of that name. */
+  public Levels with(OwnVoice voice) {
+    List<OwnVoice> all = new ArrayList<>(List.of(voice));
+    voices.stream()
+        .filter(v -> !v.name().equals(voice.name()))
+        .limit(MOST_VOICES - 1)
+        .forEach(all::add);
+    return new Levels(locked, brief, own, staging, loudest, take, knob, all);
+  }
+
+  /** Without a voice. */
+  public Levels withoutVoice(String name) {
+    return new Levels(
+        locked,
+        brief,
+        own,
+        staging,
+        loudest,
+        take,
+        knob,
+        voices.stream().filter(v -> !v.name().equals(name)).toList());
   }
 
   /** What the recording is handed over as; empty where nobody said. */

@@ -103,14 +103,15 @@ public record NoiseMeasurement(
   }
 
   /**
-   * The quiet of a recording that holds a voice too, whose level is known: its scale stays.
+   * The quiet of a recording that holds a voice too, by whose level it has a scale of its own. What
+   * the device hisses is in it, for nobody knows the device.
    *
    * @param report of the quiet alone
-   * @param chain that recorded it
+   * @param scale empty where nobody spoke: its levels are relative then
    */
   public static NoiseMeasurement byVoice(
-      String sound, Taken taken, NoiseReport report, Capture chain, Scale scale) {
-    NoiseMeasurement n = relative(sound, taken, report, Optional.of(chain));
+      String sound, Taken taken, NoiseReport report, Optional<Scale> scale) {
+    NoiseMeasurement n = relative(sound, taken, report, Optional.empty());
     return new NoiseMeasurement(
         sound,
         n.taken,
@@ -118,11 +119,11 @@ public record NoiseMeasurement(
         n.spot,
         report,
         n.chain,
-        Optional.of(scale),
-        report.octaveDbSpl(scale.fullScaleDbSpl()).map(chain::roomNoiseBehind),
+        scale,
+        scale.flatMap(s -> report.octaveDbSpl(s.fullScaleDbSpl())),
         n.without,
         List.of(),
-        true);
+        scale.isPresent());
   }
 
   /** The same, to which something was done after the microphone. */

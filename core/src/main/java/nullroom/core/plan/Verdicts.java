@@ -70,13 +70,21 @@ public record Verdicts(Margin quiet, Margin clear, Margin safe) {
     double early = share(Octave.aWeightedSum(heard.earlyDbSpl()), heard.voiceDbSplA());
     double place = share(Octave.aWeightedSum(heard.placeNoiseDbSpl()), heard.noiseDbSplA());
     List<Doubt> doubts = new ArrayList<>();
-    doubts.add(voice(basis));
-    basis
-        .scale()
-        .ifPresent(s ->
-            doubts.add(
-                new Doubt(
-                    "the scale", place * s.uncertaintyDb(), "calibrate the input in Listen")));
+    if (basis.ratio().isPresent()) {
+      doubts.add(
+          new Doubt(
+              "voice over noise in one recording",
+              basis.ratio().get().uncertaintyDb(),
+              "record a longer clip"));
+    } else {
+      doubts.add(voice(basis));
+      basis
+          .scale()
+          .ifPresent(s ->
+              doubts.add(
+                  new Doubt(
+                      "the scale", place * s.uncertaintyDb(), "calibrate the input in Listen")));
+    }
     doubts.add(
         new Doubt(
             "the room’s noise",
@@ -97,9 +105,7 @@ public record Verdicts(Margin quiet, Margin clear, Margin safe) {
 
   private static Doubt voice(Basis basis) {
     return new Doubt(
-        "the voice’s level",
-        basis.voice().uncertaintyDb(),
-        "speak to a level meter at 1 m and choose the effort it shows");
+        "the voice’s level", basis.voice().uncertaintyDb(), "measure your voice in Level");
   }
 
   private static Doubt reply(Basis basis, double share) {

@@ -2,12 +2,15 @@ package nullroom.core.predict;
 
 import java.util.Optional;
 import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.OwnVoice;
 
 /**
  * What a {@link Heard} stands on: where each of its terms comes from and by how much it may be off,
  * as a standard uncertainty.
  *
  * @param voice its level
+ * @param ratio of voice to noise, where one recording at one gain held both: what the scale and the
+ *     voice's level are off by then cancels
  * @param scale what digital levels of the noise's recording mean in the air; empty where no
  *     measured noise is in it
  * @param noise of the room
@@ -19,6 +22,7 @@ import nullroom.core.acoustics.Bands;
  */
 public record Basis(
     Term voice,
+    Optional<Term> ratio,
     Optional<Term> scale,
     Term noise,
     Origin decay,
@@ -46,6 +50,18 @@ public record Basis(
   /** Loudest syllables of speech lie 12 to 20 dB over its active level (common practice). */
   public static final double CREST_DB = 2.5;
 
+  /** The same of a voice that was measured, from day to day (common practice). */
+  public static final double OWN_CREST_DB = 1.5;
+
+  /** A voice at a known distance on a known scale, from day to day (common practice). */
+  public static final double OWN_VOICE_DB = 1;
+
+  /**
+   * Speech of a said effort as a scale: people differ by 3 to 4 dB (ISO 9921, ANSI S3.5; from
+   * memory), the effort said and the distance add to it.
+   */
+  public static final double VOICE_SCALE_DB = 4;
+
   /** Sensitivities and gains by data sheet (common practice). */
   public static final double CHAIN_DB = 3;
 
@@ -70,9 +86,11 @@ public record Basis(
   public static final double QUICK_DB = 2.5;
 
   /** What a room as described alone is heard by. */
-  static Basis described(boolean noiseStated) {
+  static Basis described(boolean noiseStated, Optional<OwnVoice> own) {
     return new Basis(
-        new Term(Origin.assumed("by a table of voices for that effort"), VOICE_DB),
+        own.map(Basis::measured)
+            .orElse(new Term(Origin.assumed("by a table of voices for that effort"), VOICE_DB)),
+        Optional.empty(),
         Optional.empty(),
         noiseStated
             ? new Term(Origin.assumed("as the room's description states it"), STATED_NOISE_DB)
@@ -82,8 +100,20 @@ public record Basis(
         quickReply(),
         new Term(
             Origin.predicted("from the voice and how far its loudest syllables pass it"),
-            Math.hypot(VOICE_DB, CREST_DB)),
+            own.map(o -> Math.hypot(o.uncertaintyDb(), OWN_CREST_DB))
+                .orElse(Math.hypot(VOICE_DB, CREST_DB))),
         new Term(Origin.assumed("by the data of microphone and input"), CHAIN_DB));
+  }
+
+  private static Term measured(OwnVoice own) {
+    Origin heard = Origin.heard(own.simulated(), own.taken());
+    return new Term(
+        new Origin(
+            heard.kind(),
+            "your voice, "
+                + heard.from()
+                + (own.levelKnown() ? "" : "; its level is the table’s for the effort you said")),
+        own.uncertaintyDb());
   }
 
   /** By the quick answer. */

@@ -114,7 +114,7 @@ public record Heard(
   public static Heard of(Room room, Bands decaySeconds, ReflectedSound reply) {
     Talker talker = room.requireTalker();
     PlacedMicrophone microphone = room.requireMicrophone();
-    Bands voiceAtMetre = talker.effort().levelsDbSpl();
+    Bands voiceAtMetre = talker.voiceDbSpl();
     double hidden = reply.directBlocked() ? BLOCKED_DB : 0;
     Bands direct = voiceAtMetre.with(directGainDb(room), (level, gain) -> level + gain + hidden);
     double pickup = microphone.capture().pattern().diffuseGainDb();
@@ -135,8 +135,8 @@ public record Heard(
         decaySeconds,
         capture,
         talker.at().distanceTo(microphone.at()),
-        voice + talker.effort().crestDb() - SINE_CREST_DB,
-        Basis.described(room.noiseDbSpl().isPresent()));
+        voice + talker.crestDb() - SINE_CREST_DB,
+        Basis.described(room.noiseDbSpl().isPresent(), talker.own()));
   }
 
   /**

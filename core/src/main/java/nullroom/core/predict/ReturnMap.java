@@ -102,7 +102,7 @@ public record ReturnMap(
 
   /** Octaves by the voice's energy in them, over its direct sound in all. */
   private static double[] weight(Room room) {
-    Bands voice = room.requireTalker().effort().levelsDbSpl();
+    Bands voice = room.requireTalker().voiceDbSpl();
     Bands straight = Heard.directGainDb(room);
     double[] weight = new double[Octave.COUNT];
     double direct = 0;

@@ -127,7 +127,7 @@ public final class TreatedReply {
     direct = level.map(db -> first.directBlocked() ? 0 : Decibels.toEnergy(db)).toArray();
     weights =
         level
-            .with(room.requireTalker().effort().levelsDbSpl(), Double::sum)
+            .with(room.requireTalker().voiceDbSpl(), Double::sum)
             .map(Decibels::toEnergy)
             .toArray();
     Pattern pattern = room.requireMicrophone().capture().pattern();

@@ -31,7 +31,7 @@ class SwayTest {
   private static Room room(Movement movement, String type, Optional<Ride.Part> part) {
     Point lips = new Point(2, 1.7, 1.2);
     Talker talker =
-        new Talker(lips, new Aim(0, 0), VocalEffort.NORMAL, Directivity.VOICE, movement);
+        new Talker(lips, new Aim(0, 0), VocalEffort.NORMAL, Directivity.VOICE).with(movement);
     Capture capture = MicrophoneType.find(type).orElseThrow().on(TestRooms.OMNI_CHAIN);
     Optional<Ride> ride = part.map(p -> new Ride(SetUp.TALKER, p));
     Point before = lips.plus(new Point(0.08, 0, 0), 1);

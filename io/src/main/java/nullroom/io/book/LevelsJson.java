@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.function.Supplier;
 import nullroom.core.Trouble;
+import nullroom.core.acoustics.OwnVoice;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.book.Brief;
 import nullroom.core.book.Handover;
@@ -14,6 +15,7 @@ import nullroom.core.book.Knob;
 import nullroom.core.book.Levels;
 import nullroom.core.book.School;
 import nullroom.core.book.Staging;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** What is known about the level, in a book. */
@@ -30,7 +32,8 @@ final class LevelsJson {
                 l.optional("staging").map(LevelsJson::staging).orElse(Staging.USUAL),
                 l.optional("loudest").map(LevelsJson::loudest),
                 l.optional("take").map(Field::soundName).orElse(""),
-                l.optional("dial").map(LevelsJson::knob)))
+                l.optional("dial").map(LevelsJson::knob),
+                l.elements("voices").stream().map(v -> Records.read(v, OwnVoice.class)).toList()))
         .orElse(Levels.NOTHING);
   }
 
@@ -166,6 +169,10 @@ final class LevelsJson {
                 .put("dbPerMark", k.dbPerMark()));
     if (!levels.take().isEmpty()) {
       node.put("take", levels.take());
+    }
+    if (!levels.voices().isEmpty()) {
+      ArrayNode voices = node.putArray("voices");
+      levels.voices().forEach(v -> voices.add(Records.tree(v)));
     }
   }
 

@@ -5,6 +5,7 @@ import java.util.Optional;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Directivity;
+import nullroom.core.acoustics.OwnVoice;
 import nullroom.core.acoustics.Pattern;
 import nullroom.core.acoustics.Stage;
 import nullroom.core.acoustics.VocalEffort;
@@ -61,7 +62,13 @@ final class PlacedJson {
         f.optional("directivity").map(d -> d.oneOf(Directivity.class)).orElse(Directivity.VOICE);
     Movement movement =
         f.checked(() -> new Movement(f.number("leanMetres", 0), f.number("turnDegrees", 0)));
-    return new Talker(RoomJson.point(f.required("at")), aim(f), effort, directivity, movement);
+    return new Talker(
+        RoomJson.point(f.required("at")),
+        aim(f),
+        effort,
+        directivity,
+        movement,
+        f.optional("own").map(o -> Records.read(o, OwnVoice.class)));
   }
 
   /**
@@ -163,6 +170,7 @@ final class PlacedJson {
       out.put("leanMetres", talker.movement().leanMetres())
           .put("turnDegrees", talker.movement().turnDegrees());
     }
+    talker.own().ifPresent(o -> out.set("own", Records.tree(o)));
   }
 
   static void write(PlacedMicrophone microphone, ObjectNode out) {

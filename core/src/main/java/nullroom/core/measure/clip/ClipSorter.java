@@ -2,7 +2,7 @@ package nullroom.core.measure.clip;
 
 import java.util.ArrayList;
 import java.util.List;
-import nullroom.core.Decibels;
+import java.util.Optional;
 import nullroom.core.Quantile;
 import nullroom.core.measure.clip.Sounding.Region;
 import nullroom.core.signal.Samples;
@@ -34,6 +34,12 @@ public final class ClipSorter {
   private static final double AFTER_CLAP_SECONDS = 1.0;
   private static final double BEFORE_SECONDS = 0.15;
 
+  private static final double SAME_QUIET_DB = 6;
+
+  private static final double SHORTEST_PAUSE_SECONDS = 0.2;
+  private static final double PAUSE_AFTER_SECONDS = 0.15;
+  private static final double PAUSE_BEFORE_SECONDS = 0.03;
+
   /** Claps of one series come within this of one another. */
   private static final double SERIES_SECONDS = 6;
 
@@ -51,6 +57,22 @@ public final class ClipSorter {
   /** The parts of one channel in their order; empty where nothing can be told. */
   public static List<ClipPart> parts(Samples sound) {
     return new ClipSorter(sound).parts();
+  }
+
+  /** Pauses of a third of a second and more, from soon after what sounds before. */
+  static List<ClipPart> pauses(Samples sound) {
+    ClipSorter sorter = new ClipSorter(sound);
+    List<ClipPart> all = new ArrayList<>();
+    double from = 0;
+    for (Region r : sorter.sounding.regions()) {
+      double begins = from == 0 ? 0 : from + PAUSE_AFTER_SECONDS;
+      double ends = r.from() - PAUSE_BEFORE_SECONDS;
+      if (ends - begins >= SHORTEST_PAUSE_SECONDS) {
+        all.add(new ClipPart(ClipPart.Kind.QUIET, begins, ends));
+      }
+      from = r.to();
+    }
+    return all;
   }
 
   private List<ClipPart> parts() {
@@ -115,14 +137,14 @@ public final class ClipSorter {
     return all;
   }
 
-  private java.util.Optional<ClipPart> stretch(List<Region> run) {
+  private Optional<ClipPart> stretch(List<Region> run) {
     double from = run.getFirst().from();
     double to = run.getLast().to();
     double sounds = run.stream().mapToDouble(r -> r.to() - r.from()).sum();
     if (to - from < SHORTEST_TALK_SECONDS || sounds < LEAST_VOICE_SECONDS) {
-      return java.util.Optional.of(new ClipPart(ClipPart.Kind.OTHER, from, to));
+      return Optional.of(new ClipPart(ClipPart.Kind.OTHER, from, to));
     }
-    return java.util.Optional.of(new ClipPart(sounding.kind(from, to), from, to));
+    return Optional.of(new ClipPart(sounding.kind(from, to), from, to));
   }
 
   /** Claps one after another, with room around them. */
@@ -156,7 +178,17 @@ public final class ClipSorter {
     return talk.stream().noneMatch(t -> t.fromSeconds() < to && t.toSeconds() > from);
   }
 
+  /** What lies between sounds, long enough, and is as quiet as the quietest. */
   private List<ClipPart> quiet(List<Region> regions, List<Region> claps) {
+    List<ClipPart> all = still(regions, claps);
+    double longest = all.stream().mapToDouble(ClipPart::seconds).max().orElse(0);
+    all.removeIf(q -> q.seconds() < longest / 3);
+    double level = all.stream().mapToDouble(sounding::levelDb).min().orElse(0);
+    all.removeIf(q -> sounding.levelDb(q) - level > SAME_QUIET_DB);
+    return all;
+  }
+
+  private List<ClipPart> still(List<Region> regions, List<Region> claps) {
     List<ClipPart> all = new ArrayList<>();
     double from = 0;
     for (int k = 0; k <= regions.size(); k++) {
@@ -172,10 +204,6 @@ public final class ClipSorter {
                 : r.to() + AFTER_SECONDS;
       }
     }
-    double longest = all.stream().mapToDouble(ClipPart::seconds).max().orElse(0);
-    all.removeIf(q -> q.seconds() < longest / 3);
-    double level = all.stream().mapToDouble(q -> sounding.levelDb(q)).min().orElse(0);
-    all.removeIf(q -> Decibels.toEnergy(sounding.levelDb(q) - level) > 4);
     return all;
   }
 }

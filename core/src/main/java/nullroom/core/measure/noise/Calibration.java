@@ -29,6 +29,8 @@ public record Calibration(
     FULL_SCALE("by a known full scale"),
     /** By what a borrowed meter showed beside the microphone. */
     METER("by a borrowed meter"),
+    /** By the user's own voice at a known distance. */
+    VOICE("by a voice of a said effort at a known distance"),
     /** Not at all: levels compare with each other only. */
     NONE("not at all, relative only");
 
@@ -135,13 +137,25 @@ public record Calibration(
         with);
   }
 
+  /**
+   * By someone who spoke with a said effort.
+   *
+   * @param expectedDbSpl unweighted active level of such a voice at the microphone, in this room
+   * @param activeDbfs active level as it was recorded
+   * @param uncertaintyDb of voices of that effort
+   */
+  public static Calibration ofVoice(
+      double expectedDbSpl, double activeDbfs, double uncertaintyDb, Capture with) {
+    return found(Method.VOICE, expectedDbSpl - activeDbfs, uncertaintyDb, with);
+  }
+
   /** What levels mean with a chain; empty where that is not known. */
   public Optional<Scale> scale(Capture chain) {
     double byData = chain.fullScaleDbSpl();
     return switch (method) {
       case NONE -> Optional.empty();
       case DATA -> Optional.of(new Scale(byData, uncertaintyDb));
-      case TONE, FULL_SCALE, METER ->
+      case TONE, FULL_SCALE, METER, VOICE ->
           Optional.of(
               chain.sensitivityDbvPerPascal() == sensitivityDbvPerPascal
                   ? new Scale(byData + overDataDb, uncertaintyDb)

@@ -1,0 +1,169 @@
+package nullroom.core.book;
+
+import java.util.List;
+import java.util.Optional;
+import nullroom.core.Trouble;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Octave;
+import nullroom.core.acoustics.OwnVoice;
+import nullroom.core.acoustics.Pattern;
+import nullroom.core.acoustics.VocalEffort;
+import nullroom.core.measure.clip.Clip;
+import nullroom.core.measure.noise.Scale;
+import nullroom.core.measure.voice.VoiceReport;
+import nullroom.core.predict.Basis;
+import nullroom.core.predict.Heard;
+import nullroom.core.predict.Statistics;
+import nullroom.core.room.Aim;
+import nullroom.core.room.PlacedMicrophone;
+import nullroom.core.room.Point;
+import nullroom.core.room.Room;
+import nullroom.core.room.Talker;
+
+/**
+ * What one recording of a place puts into a book: decay, voice and noise, all at one gain, so that
+ * voice over noise needs no scale. The voice is the scale: its level is the table's for the effort
+ * said, give or take {@link Basis#VOICE_SCALE_DB}.
+ */
+public final class OneClip {
+  private static final double NEAREST_METRES = 0.05;
+  private static final double FARTHEST_METRES = 10;
+
+  /** How far from walls a microphone stands that the distance would put beyond one. */
+  private static final double FROM_WALL_METRES = 0.1;
+
+  private OneClip() {}
+
+  /**
+   * What the recording itself does not tell.
+   *
+   * @param sound file name under sound/
+   * @param taken local date and time, ISO 8601
+   * @param simulated whether an acted room was heard
+   * @param name whose voice it is
+   * @param effort at which they spoke
+   * @param distanceMetres from lips to microphone
+   */
+  public record Told(
+      String sound,
+      String taken,
+      boolean simulated,
+      String name,
+      VocalEffort effort,
+      double distanceMetres) {
+    public Told {
+      if (!(distanceMetres >= NEAREST_METRES && distanceMetres <= FARTHEST_METRES)) {
+        throw new Trouble.BadField(
+            "distance", "must be within 0.05 and 10 m, not " + distanceMetres);
+      }
+    }
+  }
+
+  /**
+   * A voice, and what the digits of its recording mean.
+   *
+   * @param voice as it would be without the room
+   * @param scale of the recording
+   */
+  public record Spoken(OwnVoice voice, Scale scale) {}
+
+  /** A book with what a clip holds; what it lacks stays as it was. */
+  public static RoomBook into(RoomBook book, Clip clip, Told told) {
+    RoomBook with = decay(book, clip, told);
+    Optional<Spoken> spoken = clip.voice().map(v -> voice(with, v, told, Optional.empty()));
+    RoomBook heard = spoken.map(s -> with(with, s.voice())).orElse(with);
+    return noise(clip, told, spoken.map(Spoken::scale)).map(heard::with).orElse(heard);
+  }
+
+  private static RoomBook decay(RoomBook book, Clip clip, Told told) {
+    if (clip.decay().isPresent()) {
+      return book.with(
+          new DecayMeasurement(
+              told.sound(),
+              told.taken(),
+              MeasuredAt.in(book.room()),
+              clip.decay().get(),
+              Statistics.of(book.room()).seconds(),
+              told.simulated() ? List.of() : clip.altered()));
+    }
+    return clip.estimate()
+        .map(e -> book.with(book.decays().with(new DecayEstimate(told.sound(), told.taken(), e))))
+        .orElse(book);
+  }
+
+  /** With a voice kept, and spoken by the talker judged at its effort. */
+  public static RoomBook with(RoomBook book, OwnVoice voice) {
+    Talker talker = book.room().requireTalker();
+    return book.with(book.levels().with(voice))
+        .with(book.room().withTalker(talker.with(voice.effort()).with(Optional.of(voice))));
+  }
+
+  /**
+   * A voice as it would be without the room, at 1 m.
+   *
+   * @param known scale of the recording; where nobody knows it, the level is the table's for the
+   *     effort, and that is the scale
+   */
+  public static Spoken voice(RoomBook book, VoiceReport report, Told told, Optional<Scale> known) {
+    Bands shape = report.octaveDbfs().with(roomGainDb(book, told), (level, gain) -> level - gain);
+    Scale scale =
+        known.orElseGet(() ->
+            new Scale(told.effort().levelDbA() - Octave.aWeightedSum(shape), Basis.VOICE_SCALE_DB));
+    OwnVoice voice =
+        new OwnVoice(
+            told.name(),
+            told.sound(),
+            told.taken(),
+            told.simulated(),
+            told.effort(),
+            told.distanceMetres(),
+            shape.map(level -> level + scale.fullScaleDbSpl()),
+            report.crestDb(),
+            report.sibilantDb(),
+            report.plosiveDb(),
+            known.isPresent(),
+            known
+                .map(s -> Math.hypot(s.uncertaintyDb(), Basis.OWN_VOICE_DB))
+                .orElse(Basis.VOICE_DB));
+    return new Spoken(voice, scale);
+  }
+
+  /** Level at the microphone over that at 1 m, by octave, with all that the room sends back. */
+  static Bands roomGainDb(RoomBook book, Told told) {
+    Room room = recordedIn(book.room(), told.distanceMetres());
+    Heard heard = Hearing.quick(book).heard(room);
+    Bands all = heard.directDbSpl().energySum(heard.earlyDbSpl()).energySum(heard.lateDbSpl());
+    return all.with(room.requireTalker().voiceDbSpl(), (there, atMetre) -> there - atMetre);
+  }
+
+  /** The book's room with an omni microphone before the talker's lips. */
+  private static Room recordedIn(Room room, double distance) {
+    Talker talker = room.requireTalker();
+    Point ahead = talker.aim().direction();
+    double step = distance;
+    while (step > FROM_WALL_METRES && !room.isFree(talker.at().plus(ahead, step))) {
+      step -= FROM_WALL_METRES / 2;
+    }
+    Point at = talker.at().plus(ahead, step);
+    return room.withMicrophone(
+        new PlacedMicrophone(
+            at,
+            Aim.along(talker.at().minus(at)),
+            room.requireMicrophone().capture().withPattern(Pattern.OMNI)));
+  }
+
+  /** Active level, unweighted, that a voice of an effort has at a microphone of the book's room. */
+  public static double expectedDbSpl(RoomBook book, Told told) {
+    Bands gain = roomGainDb(book, told);
+    return told.effort().levelsDbSpl().with(gain, Double::sum).energySum();
+  }
+
+  private static Optional<NoiseMeasurement> noise(Clip clip, Told told, Optional<Scale> scale) {
+    NoiseMeasurement.Taken taken =
+        new NoiseMeasurement.Taken(told.taken(), told.simulated(), "", List.of());
+    return clip.quiet()
+        .filter(q -> q.octaveDbSpl(0).isPresent())
+        .map(q -> NoiseMeasurement.byVoice(told.sound(), taken, q, scale))
+        .map(n -> told.simulated() ? n : n.altered(clip.altered()));
+  }
+}

@@ -1,0 +1,213 @@
+package nullroom.core.measure.clip;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import nullroom.core.Figures;
+import nullroom.core.Progress;
+import nullroom.core.acoustics.Octave;
+import nullroom.core.measure.altered.Alteration;
+import nullroom.core.measure.altered.AlterationMeter;
+import nullroom.core.measure.altered.BentDecay;
+import nullroom.core.measure.decay.BlindDecay;
+import nullroom.core.measure.decay.DecayAnalysis;
+import nullroom.core.measure.decay.DecayReport;
+import nullroom.core.measure.decay.Excitation;
+import nullroom.core.measure.noise.NoiseMeter;
+import nullroom.core.measure.noise.NoiseReport;
+import nullroom.core.measure.voice.VoiceMeter;
+import nullroom.core.measure.voice.VoiceReport;
+import nullroom.core.signal.Band;
+import nullroom.core.signal.SampleSource;
+import nullroom.core.signal.Samples;
+
+/**
+ * What one recording of a place holds: ten quiet seconds, twenty of talk, three claps, in any
+ * order; each part is measured as if it were alone.
+ *
+ * @param seconds length of the recording
+ * @param parts what is where
+ * @param quiet its noise; empty where nothing is quiet
+ * @param decay of its claps; empty without
+ * @param estimate of the decay, from the ends of words, where there are no claps
+ * @param voice of its talk; empty without
+ * @param altered what was done to the sound after the microphone
+ * @param words what is missing or doubtful, each a sentence with what to do
+ */
+public record Clip(
+    double seconds,
+    List<ClipPart> parts,
+    Optional<NoiseReport> quiet,
+    Optional<DecayReport> decay,
+    Optional<BlindDecay> estimate,
+    Optional<VoiceReport> voice,
+    List<Alteration> altered,
+    List<String> words) {
+  private static final double SHORT_TALK_SECONDS = 8;
+  private static final double SHORT_QUIET_SECONDS = 3;
+  private static final int FEW_CLAPS = 3;
+
+  /** Pauses between words, where nothing else is quiet. */
+  private static final double LEAST_PAUSES_SECONDS = 1;
+
+  private static final List<Band> THIRDS =
+      Band.THIRDS.stream().filter(b -> b.nominalHz() >= 50 && b.nominalHz() <= 10_000).toList();
+
+  public Clip {
+    parts = List.copyOf(parts);
+    altered = List.copyOf(altered);
+    words = List.copyOf(words);
+  }
+
+  /** Sorts and measures one channel. */
+  public static Clip of(Samples sound, Progress progress) {
+    List<String> words = new ArrayList<>();
+    List<ClipPart> parts = ClipSorter.parts(sound);
+    progress.step(1, 5);
+    List<Samples> still = cut(sound, parts, ClipPart.Kind.QUIET);
+    List<ClipPart> pauses = still.isEmpty() ? ClipSorter.pauses(sound) : List.of();
+    boolean byPauses = pauses.stream().mapToDouble(ClipPart::seconds).sum() >= LEAST_PAUSES_SECONDS;
+    List<Samples> noise = byPauses ? cut(sound, pauses, ClipPart.Kind.QUIET) : still;
+    Optional<NoiseReport> quiet =
+        noise.isEmpty() ? Optional.empty() : Optional.of(noise(joined(noise)));
+    progress.step(2, 5);
+    List<Samples> talk = cut(sound, parts, ClipPart.Kind.TALK);
+    Optional<VoiceReport> voice =
+        talk.isEmpty() ? Optional.empty() : VoiceMeter.measure(joined(talk), noise);
+    progress.step(3, 5);
+    Optional<DecayReport> decay =
+        claps(sound, parts).map(claps -> decay(claps, progress)).filter(d -> d.takes() > 0);
+    Optional<BlindDecay> estimate =
+        decay.isEmpty() && voice.isPresent() ? BlindDecay.of(sound) : Optional.empty();
+    progress.step(4, 5);
+    List<Alteration> found =
+        AlterationMeter.measure(SampleSource.of(sound), Progress.NONE).getFirst();
+    List<Alteration> altered =
+        decay.map(d -> BentDecay.with(found, d, sound.seconds())).orElse(found);
+    words.addAll(missing(parts, quiet, byPauses, decay, estimate, voice));
+    GainTurned.of(sound).ifPresent(words::add);
+    return new Clip(sound.seconds(), parts, quiet, decay, estimate, voice, altered, words);
+  }
+
+  /** Whether it holds more than one thing, so that no single station fits. */
+  public boolean isSeveral() {
+    return (quiet.isPresent() ? 1 : 0) + (decay.isPresent() ? 1 : 0) + (voice.isPresent() ? 1 : 0)
+        > 1;
+  }
+
+  /** Seconds of a kind. */
+  public double seconds(ClipPart.Kind kind) {
+    return seconds(parts, kind);
+  }
+
+  private static NoiseReport noise(Samples still) {
+    return NoiseMeter.measure(SampleSource.of(still), Progress.NONE).getFirst();
+  }
+
+  private static DecayReport decay(Samples claps, Progress progress) {
+    return DecayAnalysis.analyse(
+        claps,
+        new DecayAnalysis.Request(
+            Optional.of(Excitation.IMPULSE),
+            Optional.empty(),
+            Optional.empty(),
+            Octave.ALL,
+            THIRDS),
+        (done, all) -> progress.step(3, 5));
+  }
+
+  private static List<Samples> cut(Samples sound, List<ClipPart> parts, ClipPart.Kind kind) {
+    return parts.stream().filter(p -> p.kind() == kind).map(p -> cut(sound, p)).toList();
+  }
+
+  private static Samples cut(Samples sound, ClipPart part) {
+    double rate = sound.sampleRateHz();
+    int from = Math.clamp(Math.round(part.fromSeconds() * rate), 0, sound.count());
+    int to = Math.clamp(Math.round(part.toSeconds() * rate), from, sound.count());
+    double[] out = new double[to - from];
+    sound.copyTo(from, out, out.length);
+    return new Samples(out, rate, sound.largestAmplitude());
+  }
+
+  private static Samples joined(List<Samples> parts) {
+    int count = parts.stream().mapToInt(Samples::count).sum();
+    double[] all = new double[count];
+    int at = 0;
+    for (Samples part : parts) {
+      double[] one = part.toArray();
+      System.arraycopy(one, 0, all, at, one.length);
+      at += one.length;
+    }
+    Samples first = parts.getFirst();
+    return new Samples(all, first.sampleRateHz(), first.largestAmplitude());
+  }
+
+  /** All series of claps, with what lies between left out. */
+  private static Optional<Samples> claps(Samples sound, List<ClipPart> parts) {
+    List<Samples> series = cut(sound, parts, ClipPart.Kind.CLAPS);
+    return series.isEmpty() ? Optional.empty() : Optional.of(joined(series));
+  }
+
+  private static List<String> missing(
+      List<ClipPart> parts,
+      Optional<NoiseReport> quiet,
+      boolean byPauses,
+      Optional<DecayReport> decay,
+      Optional<BlindDecay> estimate,
+      Optional<VoiceReport> voice) {
+    List<String> words = new ArrayList<>();
+    double talk = seconds(parts, ClipPart.Kind.TALK);
+    boolean music = parts.stream().anyMatch(p -> p.kind() == ClipPart.Kind.MUSIC);
+    if (voice.isEmpty()) {
+      words.add(
+          music
+              ? "There is music or singing, but nobody talks: talk for twenty seconds where you usually do, as you usually do."
+              : "Nobody talks: talk for twenty seconds where you usually do, as you usually do. Until then nobody knows what the levels mean.");
+    } else if (talk < SHORT_TALK_SECONDS) {
+      words.add(
+          Figures.say(
+              "There are only %.0f s of talk: twenty say more surely what your voice is like.",
+              talk));
+    }
+    if (voice.filter(v -> v.voices() > 1).isPresent()) {
+      words.add(
+          "Two voices seem to speak: what is measured is both together. Let one speak alone.");
+    }
+    if (quiet.isEmpty()) {
+      words.add(
+          "Nothing is quiet for a second: keep silent for ten seconds, with everything on as when you record.");
+    } else if (byPauses) {
+      words.add(
+          "There is no quiet stretch: the noise is that of the pauses between words, with what the room still sends back in it, so it reads too loud. Keep silent for ten seconds.");
+    } else if (seconds(parts, ClipPart.Kind.QUIET) < SHORT_QUIET_SECONDS) {
+      words.add("The quiet is short: ten seconds say more surely how loud the room is.");
+    }
+    if (decay.isEmpty()) {
+      words.add(
+          estimate.isPresent()
+              ? "There are no claps: how the room rings is estimated from the ends of words. Clap three times, two seconds apart."
+              : "There are no claps: nobody knows how the room rings. Clap three times, two seconds apart.");
+    } else if (decay.get().takes() < FEW_CLAPS) {
+      words.add(
+          decay.get().takes() == 1
+              ? "There is one clap: three are steadier."
+              : "There are two claps: three are steadier.");
+    }
+    decay.ifPresent(d -> words.addAll(d.warnings()));
+    voice
+        .filter(v -> !v.guessed().isEmpty())
+        .ifPresent(v ->
+            words.add(
+                "The voice does not stand out of the noise at "
+                    + v.guessed().stream()
+                        .map(hz -> Figures.say("%.0f Hz", hz))
+                        .collect(Collectors.joining(", "))
+                    + ": there it is a bound."));
+    return words;
+  }
+
+  private static double seconds(List<ClipPart> parts, ClipPart.Kind kind) {
+    return parts.stream().filter(p -> p.kind() == kind).mapToDouble(ClipPart::seconds).sum();
+  }
+}
