@@ -3,6 +3,7 @@ package nullroom.core.measure.clip;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.stream.Collectors;
 import nullroom.core.Figures;
 import nullroom.core.Progress;
@@ -62,31 +63,35 @@ public record Clip(
 
   /** Sorts and measures one channel. */
   public static Clip of(Samples sound, Progress progress) {
-    List<String> words = new ArrayList<>();
+    CompletableFuture<List<Alteration>> found =
+        CompletableFuture.supplyAsync(
+            () -> AlterationMeter.measure(SampleSource.of(sound), Progress.NONE).getFirst());
+    CompletableFuture<Optional<String>> turned =
+        CompletableFuture.supplyAsync(() -> GainTurned.of(sound));
     List<ClipPart> parts = ClipSorter.parts(sound);
-    progress.step(1, 5);
+    progress.step(1, 4);
     List<Samples> still = cut(sound, parts, ClipPart.Kind.QUIET);
     List<ClipPart> pauses = still.isEmpty() ? ClipSorter.pauses(sound) : List.of();
     boolean byPauses = pauses.stream().mapToDouble(ClipPart::seconds).sum() >= LEAST_PAUSES_SECONDS;
     List<Samples> noise = byPauses ? cut(sound, pauses, ClipPart.Kind.QUIET) : still;
+    List<Samples> talk = cut(sound, parts, ClipPart.Kind.TALK);
+    CompletableFuture<Optional<VoiceReport>> speaking =
+        CompletableFuture.supplyAsync(
+            () -> talk.isEmpty() ? Optional.empty() : VoiceMeter.measure(joined(talk), noise));
     Optional<NoiseReport> quiet =
         noise.isEmpty() ? Optional.empty() : Optional.of(noise(joined(noise)));
-    progress.step(2, 5);
-    List<Samples> talk = cut(sound, parts, ClipPart.Kind.TALK);
-    Optional<VoiceReport> voice =
-        talk.isEmpty() ? Optional.empty() : VoiceMeter.measure(joined(talk), noise);
-    progress.step(3, 5);
+    progress.step(2, 4);
     Optional<DecayReport> decay =
         claps(sound, parts).map(claps -> decay(claps, progress)).filter(d -> d.takes() > 0);
+    Optional<VoiceReport> voice = speaking.join();
     Optional<BlindDecay> estimate =
         decay.isEmpty() && voice.isPresent() ? BlindDecay.of(sound) : Optional.empty();
-    progress.step(4, 5);
-    List<Alteration> found =
-        AlterationMeter.measure(SampleSource.of(sound), Progress.NONE).getFirst();
+    progress.step(3, 4);
     List<Alteration> altered =
-        decay.map(d -> BentDecay.with(found, d, sound.seconds())).orElse(found);
+        decay.map(d -> BentDecay.with(found.join(), d, sound.seconds())).orElseGet(found::join);
+    List<String> words = new ArrayList<>();
     words.addAll(missing(parts, quiet, byPauses, decay, estimate, voice));
-    GainTurned.of(sound).ifPresent(words::add);
+    turned.join().ifPresent(words::add);
     return new Clip(sound.seconds(), parts, quiet, decay, estimate, voice, altered, words);
   }
 
@@ -114,7 +119,7 @@ public record Clip(
             Optional.empty(),
             Octave.ALL,
             THIRDS),
-        (done, all) -> progress.step(3, 5));
+        (done, all) -> progress.step(2, 4));
   }
 
   private static List<Samples> cut(Samples sound, List<ClipPart> parts, ClipPart.Kind kind) {

@@ -24,7 +24,9 @@ final class GainTurned {
   /** The floor is what so small a share of the time lies under. */
   private static final double FLOOR = 0.08;
 
-  private static final double TURNED_DB = 5;
+  private static final double TURNED_DB = 6;
+  private static final double HELD_DB = 3;
+  private static final double HELD_SECONDS = 1.5;
   private static final double ALIKE_DB = 1.5;
 
   private final double[][] octaves;
@@ -83,7 +85,10 @@ final class GainTurned {
       for (int o = 0; o < OCTAVES; o++) {
         apart = Math.max(apart, Math.abs(after[o] - before[o] - moved));
       }
-      if (Math.abs(moved) > Math.max(TURNED_DB, Math.abs(most)) && apart < ALIKE_DB) {
+      if (Math.abs(moved) > Math.max(TURNED_DB, Math.abs(most))
+          && apart < ALIKE_DB
+          && isStill(Math.max(0, k - span), k)
+          && isStill(k, Math.min(mean.length, k + span))) {
         most = moved;
         at = k / perSecond;
       }
@@ -94,6 +99,13 @@ final class GainTurned {
             Figures.say(
                 "At about %.0f s the floor %s by %.0f dB, as much in all octaves: the gain seems to have been changed there, and what lies before and after does not compare. Record it again at one gain.",
                 at, most > 0 ? "rises" : "falls", Math.abs(most)));
+  }
+
+  /** Whether the floor is held for long enough to be one. */
+  private boolean isStill(int from, int to) {
+    double floor = Quantile.of(mean, from, to, FLOOR / 2);
+    double held = Arrays.stream(mean, from, to).filter(m -> m < floor + HELD_DB).count();
+    return held > HELD_SECONDS * perSecond;
   }
 
   /** Mean octaves of the stillest moments. */

@@ -203,6 +203,7 @@ final class ImpulseTakes {
   }
 
   private static double mean(double[] x, int from, int to) {
-    return Sums.ofSquares(x, from, Math.max(0, to - from)) / Math.max(1, to - from);
+    int count = Math.clamp(Math.min(to, x.length) - from, 0, x.length);
+    return Sums.ofSquares(x, from, count) / Math.max(1, count);
   }
 }
