@@ -11,8 +11,13 @@ import picocli.CommandLine.Parameters;
     name = "measure",
     mixinStandardHelpOptions = true,
     description = "measure a sound file",
-    subcommands = {MeasureNoiseCommand.class, MeasureDecayCommand.class, MeasureLevelCommand.class},
-    synopsisSubcommandLabel = "(noise | decay | level)")
+    subcommands = {
+      MeasureNoiseCommand.class,
+      MeasureDecayCommand.class,
+      MeasureLevelCommand.class,
+      MeasureClipCommand.class
+    },
+    synopsisSubcommandLabel = "(noise | decay | level | clip)")
 final class MeasureCommand implements Runnable {
   @picocli.CommandLine.Spec
   picocli.CommandLine.Model.@org.jspecify.annotations.Nullable CommandSpec spec;
@@ -21,7 +26,7 @@ final class MeasureCommand implements Runnable {
   public void run() {
     throw new picocli.CommandLine.ParameterException(
         java.util.Objects.requireNonNull(spec).commandLine(),
-        "say what to measure: noise, decay or level");
+        "say what to measure: noise, decay, level or clip");
   }
 
   /** What every measurement takes. */

@@ -34,7 +34,9 @@ final class SimulateCommand implements Callable<Integer> {
           "noise",
           AudioDevice.Prompt.QUIET,
           "voice",
-          AudioDevice.Prompt.VOICE);
+          AudioDevice.Prompt.VOICE,
+          "clip",
+          AudioDevice.Prompt.CLIP);
 
   @Parameters(
       index = "0",
@@ -83,7 +85,7 @@ final class SimulateCommand implements Callable<Integer> {
       WavWriter.writeFloat(out, new Samples(response, rate));
     } else {
       throw new Trouble.BadField(
-          "--what", "must be response, claps, sweep, noise or voice, not " + what);
+          "--what", "must be response, claps, sweep, noise, voice or clip, not " + what);
     }
     if (json) {
       JsonOut said = new JsonOut();

@@ -26,6 +26,16 @@ public final class TakePlot extends PlotPane {
    */
   public record Flag(double seconds, String words) {}
 
+  /**
+   * A stretch with a name.
+   *
+   * @param fromSeconds where it begins
+   * @param toSeconds where it ends
+   * @param label over it
+   */
+  public record Span(double fromSeconds, double toSeconds, String label) {}
+
+  private List<Span> spans = List.of();
   private double[] frames = new double[0];
   private double frameSeconds = 0.1;
   private List<Flag> flags = List.of();
@@ -51,6 +61,12 @@ public final class TakePlot extends PlotPane {
     flags = List.copyOf(found);
     setAccessibleText(
         Figures.say("a take of %.0f s with %d findings", frames.length * seconds, found.size()));
+    redraw();
+  }
+
+  /** Marks stretches behind the outline. */
+  public void setSpans(List<Span> marked) {
+    spans = List.copyOf(marked);
     redraw();
   }
 
@@ -81,6 +97,15 @@ public final class TakePlot extends PlotPane {
           height - 8,
           t == TICKS ? TextAlignment.RIGHT : TextAlignment.CENTER,
           "axis");
+    }
+    for (Span s : spans) {
+      double from = x(s.fromSeconds(), seconds, width);
+      double to = x(s.toSeconds(), seconds, width);
+      rectangle(from, TOP, Math.max(1, to - from), base - TOP, "take-span")
+          .setMouseTransparent(true);
+      if (widthOf(s.label(), "axis") < to - from) {
+        text(s.label(), (from + to) / 2, TOP - 9, TextAlignment.CENTER, "axis-label");
+      }
     }
     outline(width, height, base);
     if (!Double.isNaN(floorDbfs)) {

@@ -21,8 +21,10 @@ import nullroom.app.dress.DressModel;
 import nullroom.app.dress.DressView;
 import nullroom.app.level.LevelModel;
 import nullroom.app.level.LevelView;
+import nullroom.app.listen.ClipModel;
 import nullroom.app.listen.ListenModel;
 import nullroom.app.listen.ListenView;
+import nullroom.app.listen.Page;
 import nullroom.app.mic.MicModel;
 import nullroom.app.mic.MicView;
 import nullroom.app.ring.RingModel;
@@ -217,12 +219,26 @@ public final class Composition {
         .accept(file);
   }
 
-  /** A decay goes to Ring, anything else to Listen; the file is read once. */
+  /**
+   * What holds several things is a clip, a decay goes to Ring, anything else to Listen; the file is
+   * read once.
+   */
   private void openByWhatItHolds(Path file) {
+    StationContext.Measurement<ClipModel.Looked> clip = listen.clip().measure();
     StationContext.Measurement<RingModel.Found> decay = ring.measureDecay();
     StationContext.Measurement<NoiseMeasurement> noise = listen.measureDropped();
     StationContext.Measurement<Runnable> either =
         (sound, progress) -> {
+          ClipModel.Looked looked = clip.of(sound, progress);
+          if (looked.clip().voice().isPresent() && looked.clip().isSeveral()) {
+            return () ->
+                show(
+                    Station.LISTEN,
+                    () -> {
+                      listen.pageProperty().set(Page.CLIP);
+                      listen.clip().keep(looked);
+                    });
+          }
           try {
             RingModel.Found found = decay.of(sound, progress);
             return () -> show(Station.RING, () -> ring.keep(found));

@@ -114,8 +114,7 @@ final class Start {
     VBox way =
         way(
             "I have a recording",
-            "A few claps with silence between, or the room while nobody speaks: any sound file or film, dropped here or opened. The file"
-                + " itself is not changed.");
+            "A film or sound file from a phone is enough: ten seconds of quiet, twenty of talk where you usually stand, three claps, in any order. Dropped here or opened; the file itself is not changed.");
     way.getChildren().add(FilePick.button(file -> onChoice.accept(new Choice.Recording(file))));
     return way;
   }

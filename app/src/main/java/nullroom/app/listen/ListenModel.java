@@ -36,6 +36,7 @@ public final class ListenModel {
 
   private final StationContext context;
   private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.REPORT);
+  private final ClipModel clip;
   private final CulpritModel culprits;
   private final NightModel night;
   private final SpotModel spots;
@@ -51,6 +52,7 @@ public final class ListenModel {
    */
   public ListenModel(StationContext context, Executor executor) {
     this.context = context;
+    clip = new ClipModel(context);
     culprits = new CulpritModel(context);
     night = new NightModel(context, executor);
     spots = new SpotModel(context);
@@ -86,6 +88,11 @@ public final class ListenModel {
   /** The page shown. */
   public ObjectProperty<Page> pageProperty() {
     return page;
+  }
+
+  /** One recording that holds everything. */
+  public ClipModel clip() {
+    return clip;
   }
 
   /** The culprit board. */
@@ -216,6 +223,7 @@ public final class ListenModel {
     return switch (page.get()) {
       case LIVE -> live();
       case REPORT -> report();
+      case CLIP -> clip.meaning();
       case CULPRITS -> culprits.meaning();
       case NIGHT -> night.meaning();
       case SPOTS -> spots.meaning();
@@ -406,7 +414,7 @@ public final class ListenModel {
               "That was the simulated room: your own measurement stays the one that counts. The sound is kept as "
                   + measured.sound()
                   + ".");
-    } else if (measured.chain().isEmpty()) {
+    } else if (measured.chain().isEmpty() && !measured.byVoice()) {
       context
           .work()
           .say(

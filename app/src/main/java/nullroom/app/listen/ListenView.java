@@ -21,6 +21,7 @@ public final class ListenView {
   private static PageParts make(Page page, ListenModel model, StationContext context) {
     return switch (page) {
       case LIVE -> new LiveView(model, context).parts();
+      case CLIP -> new ClipPage(model.clip(), context).parts();
       case REPORT -> new ReportView(model, context).parts();
       case CULPRITS -> new CulpritView(model.culprits(), context).parts();
       case NIGHT -> new NightView(model.night(), context).parts();

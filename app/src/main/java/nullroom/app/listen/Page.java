@@ -5,6 +5,7 @@ import nullroom.app.shell.Pages;
 /** What the noise station shows. */
 public enum Page implements Pages.Page {
   LIVE("Live", "what the input hears now"),
+  CLIP("One clip", "everything from one recording"),
   REPORT("Report", "the room's noise against the quiet line"),
   CULPRITS("Culprits", "who makes it"),
   NIGHT("Hours", "what breaks in over hours"),

@@ -93,7 +93,12 @@ public final class Hearing {
 
   /** Of a room about which nothing is known but its description. */
   public static Hearing quick(Room room) {
-    return quick(new RoomBook(room.name(), Goal.SPOKEN_ON_CAMERA, room));
+    return quick(bookOf(room));
+  }
+
+  /** A book about which nothing is known but the room's description. */
+  public static RoomBook bookOf(Room room) {
+    return new RoomBook(room.name(), Goal.SPOKEN_ON_CAMERA, room);
   }
 
   /** Of a book whose room is traced now; takes a part of a second. */
@@ -104,7 +109,7 @@ public final class Hearing {
 
   /** Of a room about which nothing is known but its description, traced. */
   public static Hearing traced(Room room, RoomResponse response) {
-    RoomBook book = new RoomBook(room.name(), Goal.SPOKEN_ON_CAMERA, room);
+    RoomBook book = bookOf(room);
     return of(book, Optional.of(refinement(book, response)));
   }
 

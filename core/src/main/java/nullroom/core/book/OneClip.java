@@ -76,6 +76,10 @@ public final class OneClip {
   }
 
   private static RoomBook decay(RoomBook book, Clip clip, Told told) {
+    boolean kept = book.decays().measured().stream().anyMatch(d -> d.sound().equals(told.sound()));
+    if (kept) { // what was said of the voice has changed; the claps have not
+      return book;
+    }
     if (clip.decay().isPresent()) {
       return book.with(
           new DecayMeasurement(

@@ -17,6 +17,7 @@ import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.measure.clip.Clip;
 import nullroom.core.measure.clip.ClipPart;
 import nullroom.core.measure.noise.NoiseMeter;
+import nullroom.core.measure.take.TakeMeter;
 import nullroom.core.measure.voice.VoiceMeter;
 import nullroom.core.plan.Verdicts;
 import nullroom.core.predict.Basis;
@@ -108,6 +109,9 @@ class OneClipTest {
     Bands truth =
         VoiceMeter.measure(new Samples(made.dry(), RATE), List.of()).orElseThrow().octaveDbfs();
     double level = Octave.aWeightedSum(voice.levelsDbSpl()) - Octave.aWeightedSum(truth);
+    assertThat(clip.voice().orElseThrow().octaveDbfs().energySum())
+        .as("the octaves hold the active level")
+        .isCloseTo(clip.voice().orElseThrow().activeDbfs(), within(0.7));
     assertThat(Octave.aWeightedSum(voice.levelsDbSpl()))
         .isCloseTo(VocalEffort.NORMAL.levelDbA(), within(1e-9));
     for (int i = 1; i < Octave.COUNT; i++) {
@@ -133,12 +137,15 @@ class OneClipTest {
     assertThat(Verdicts.of(heard, Goal.SPOKEN_CLOSE.targets()).quiet().uncertaintyDb())
         .isLessThan(2.5);
     // the truth: the dry voice at 1 m over the noise, both A-weighted, as they were made
-    double voice =
-        Octave.aWeightedSum(
-                VoiceMeter.measure(new Samples(made.dry(), RATE), List.of())
-                    .orElseThrow()
-                    .octaveDbfs())
-            + 20 * Math.log10(GAIN);
+    Bands dry =
+        VoiceMeter.measure(new Samples(made.dry(), RATE), List.of()).orElseThrow().octaveDbfs();
+    double active =
+        TakeMeter.measure(SampleSource.of(new Samples(made.dry(), RATE)), Progress.NONE)
+            .channels()
+            .getFirst()
+            .activeSpeechDbfs()
+            .orElseThrow();
+    double voice = Octave.aWeightedSum(dry) + active - dry.energySum() + 20 * Math.log10(GAIN);
     double noise =
         NoiseMeter.measure(SampleSource.of(new Samples(made.noise(), RATE)), Progress.NONE)
             .getFirst()

@@ -17,7 +17,9 @@ public interface AudioDevice {
     /** Play the usual swept sine from a loudspeaker in the talker's place. */
     SWEEP,
     /** Speak. */
-    VOICE
+    VOICE,
+    /** Keep still for ten seconds, speak for twenty, then clap. */
+    CLIP
   }
 
   /** Name for people. */

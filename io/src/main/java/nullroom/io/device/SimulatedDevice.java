@@ -66,10 +66,22 @@ public final class SimulatedDevice implements AudioDevice {
   @Override
   public AudioStream open(Prompt prompt) {
     return switch (prompt) {
-      case QUIET, SWEEP -> open(Double.POSITIVE_INFINITY, speed);
+      case QUIET, SWEEP, CLIP -> open(Double.POSITIVE_INFINITY, speed);
       case CLAPS -> loop(room.clapped(count(LOOPED_CLAPS * ActedRoom.CLAP_GAP_SECONDS)));
       case VOICE -> loop(room.lines());
     };
+  }
+
+  /** A quarter of quiet, half of talk, and claps. */
+  private double[] clip(int count) {
+    double[] all = new double[count];
+    int quiet = count / 4;
+    int talk = count / 2;
+    System.arraycopy(room.quiet(quiet), 0, all, 0, quiet);
+    System.arraycopy(room.spoken(talk), 0, all, quiet, talk);
+    int rest = count - quiet - talk;
+    System.arraycopy(room.clapped(rest), 0, all, quiet + talk, rest);
+    return all;
   }
 
   private AudioStream loop(double[] samples) {
@@ -104,6 +116,7 @@ public final class SimulatedDevice implements AudioDevice {
           case CLAPS -> room.clapped(count);
           case SWEEP -> room.swept(count);
           case VOICE -> room.spoken(count);
+          case CLIP -> clip(count);
         };
     progress.step(count, count);
     return new Samples(samples, RATE_HZ, PacedStream.LARGEST);

@@ -122,7 +122,7 @@ public final class VoiceMeter {
       double low = Octave.ALL.get(i).lowHz() * size / rate;
       double high = Math.min(Octave.ALL.get(i).highHz() * size / rate, power.length - 1.5);
       for (int k = (int) Math.round(low); k < Math.round(high); k++) {
-        octaves[i] += 2 * power[k] / squares / size / Math.max(1, blocks);
+        octaves[i] += power[k] / squares / Math.max(1, blocks);
       }
     }
     return octaves;

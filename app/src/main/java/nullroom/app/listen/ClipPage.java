@@ -1,0 +1,210 @@
+package nullroom.app.listen;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import nullroom.app.control.BandPlot;
+import nullroom.app.control.Choice;
+import nullroom.app.control.FigureTable;
+import nullroom.app.control.FilePick;
+import nullroom.app.control.NameField;
+import nullroom.app.control.NumberField;
+import nullroom.app.control.Row;
+import nullroom.app.control.TakePlot;
+import nullroom.app.control.WhileShown;
+import nullroom.app.control.Wrapped;
+import nullroom.app.shell.PageParts;
+import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
+import nullroom.core.acoustics.OwnVoice;
+import nullroom.core.acoustics.VocalEffort;
+import nullroom.core.measure.clip.Clip;
+import nullroom.core.measure.voice.VoiceReport;
+import nullroom.core.predict.Basis;
+import nullroom.core.predict.Origin;
+
+/** What one recording holds, where in it, and what is missing. */
+final class ClipPage {
+  private static final double PLOT_HEIGHT = 150;
+  private static final double NAME_WIDTH = 120;
+
+  /** What to do, to be read from the phone that records. */
+  static final List<String> GUIDE =
+      List.of(
+          "Put the phone or recorder where your microphone stands, and start recording.",
+          "Say nothing for ten seconds, with everything running as it does when you record.",
+          "Talk for twenty seconds where you usually do, as you usually do. For example: “Tonight the sky is clear. Between the chimney and the tall pine you can see three stars in a row, and if you wait, a fourth one rises behind the ridge. My grandmother called it the lamp of the late baker, because it goes up when the ovens are lit.”",
+          "Clap three times, two seconds apart, and keep still after the last one.",
+          "Stop, and drop the file here. Any order will do.");
+
+  private final ClipModel model;
+  private final StationContext context;
+  private final TakePlot plot = new TakePlot();
+  private final FigureTable found = new FigureTable("clip-found");
+  private final BandPlot voice =
+      new BandPlot("voice at 1 m, dB SPL", figure -> Figures.say("%.0f", figure));
+  private final VBox words = new VBox(4);
+  private final NumberField distance;
+  private final Choice<VocalEffort> effort;
+  private final VBox picture;
+  private final PageParts parts;
+
+  ClipPage(ClipModel model, StationContext context) {
+    this.model = model;
+    this.context = context;
+    plot.setMinHeight(PLOT_HEIGHT);
+    plot.setPrefHeight(PLOT_HEIGHT);
+    voice.setAxis(20, 80, 10);
+    words.setId("clip-words");
+    ScrollPane notes = new ScrollPane(words);
+    notes.setFitToWidth(true);
+    VBox left = new VBox(8, found, notes);
+    VBox.setVgrow(notes, Priority.ALWAYS);
+    HBox below = new HBox(18, left, voice);
+    HBox.setHgrow(voice, Priority.ALWAYS);
+    HBox.setHgrow(left, Priority.ALWAYS);
+    VBox.setVgrow(below, Priority.ALWAYS);
+    picture = new VBox(8, plot, below);
+    picture.getStyleClass().add("pictures");
+    Button record = new Button("Record it with this computer");
+    record.setId("clip-record");
+    record.setOnAction(e -> model.record());
+    Button open = FilePick.button(model::open);
+    for (Button b : List.of(record, open)) {
+      b.disableProperty().bind(context.work().runningProperty());
+    }
+    effort =
+        new Choice<>(
+            "clip-effort",
+            "how loud it was spoken",
+            List.of(VocalEffort.values()),
+            Figures::word,
+            model::setEffort);
+    distance =
+        new NumberField("Lips to microphone", "m", 0.05, 10, metres -> model.setDistance(metres));
+    context.units().subscribe(units -> distance.setEntry(units.field()));
+    NameField name =
+        new NameField("clip-name", "the voice", model.name(), NAME_WIDTH, model::setName);
+    parts =
+        new PageParts(
+            picture,
+            new VBox(
+                6,
+                new Row(open, record),
+                new Row(new Label("Spoken"), effort, distance, new Label("Whose"), name)));
+    WhileShown.follow(
+        picture, this::refresh, model.lookedProperty(), context.session().bookProperty());
+    refresh();
+  }
+
+  PageParts parts() {
+    return parts;
+  }
+
+  private void refresh() {
+    effort.show(model.effort());
+    distance.show(model.distanceMetres());
+    Optional<ClipModel.Looked> looked = model.lookedProperty().get();
+    shown(plot, looked.isPresent());
+    shown(voice, model.voice().isPresent());
+    shown(found, looked.isPresent());
+    words.getChildren().clear();
+    if (looked.isEmpty()) {
+      int step = 1;
+      for (String line : GUIDE) {
+        words.getChildren().add(new Wrapped(step++ + "  " + line, "clip-guide"));
+      }
+      return;
+    }
+    Clip clip = looked.get().clip();
+    plot.show(looked.get().frames(), ClipModel.FRAME_SECONDS, floor(clip), List.of());
+    plot.setSpans(
+        clip.parts().stream()
+            .map(p -> new TakePlot.Span(p.fromSeconds(), p.toSeconds(), p.kind().label()))
+            .toList());
+    found.show(List.of("", "found", "come by"), rows(clip));
+    model.words().forEach(w -> words.getChildren().add(new Wrapped(w, "note")));
+    model.voice().ifPresent(this::showVoice);
+  }
+
+  private static void shown(javafx.scene.Node node, boolean is) {
+    node.setVisible(is);
+    node.setManaged(is);
+  }
+
+  private static double floor(Clip clip) {
+    return clip.quiet().flatMap(q -> q.lzeqDbfs().stream().boxed().findFirst()).orElse(Double.NaN);
+  }
+
+  private List<List<?>> rows(Clip clip) {
+    List<List<?>> rows = new ArrayList<>();
+    rows.add(List.of("room noise", noise(clip), clip.quiet().isPresent() ? "measured" : "missing"));
+    rows.add(
+        List.of(
+            "ringing",
+            ringing(clip),
+            clip.decay().isPresent()
+                ? "measured"
+                : clip.estimate().isPresent() ? "estimated" : "missing"));
+    rows.add(List.of("voice", voice(), clip.voice().isPresent() ? "measured" : "missing"));
+    rows.add(
+        List.of("loudest peaks", peaks(clip), clip.voice().isPresent() ? "measured" : "missing"));
+    return rows;
+  }
+
+  private String noise(Clip clip) {
+    OptionalDouble inAir = model.noise().map(n -> n.laeqDbSpl()).orElse(OptionalDouble.empty());
+    OptionalDouble dbfs = clip.quiet().map(q -> q.laeqDbfs()).orElse(OptionalDouble.empty());
+    if (inAir.isPresent()) {
+      return Figures.say("%.0f dBA ± %.0f", inAir.getAsDouble(), Basis.VOICE_SCALE_DB);
+    }
+    return dbfs.isPresent() ? Figures.say("%.0f dBFS(A)", dbfs.getAsDouble()) : "–";
+  }
+
+  private static String ringing(Clip clip) {
+    OptionalDouble mid = clip.decay().map(d -> d.tMidSeconds()).orElse(OptionalDouble.empty());
+    if (mid.isPresent()) {
+      return Figures.say("%.2f s, %d claps", mid.getAsDouble(), clip.decay().orElseThrow().takes());
+    }
+    return clip.decay().isPresent()
+        ? Figures.say("%d claps, too soft for all", clip.decay().get().takes())
+        : clip.estimate().map(e -> Figures.say("about %.1f s", e.midSeconds())).orElse("–");
+  }
+
+  private String voice() {
+    return model
+        .voice()
+        .map(v -> Figures.say("%.0f dBA at 1 m ± %.1f", v.levelDbA(), v.uncertaintyDb()))
+        .orElse("–");
+  }
+
+  private static String peaks(Clip clip) {
+    return clip.voice()
+        .map(VoiceReport::crestDb)
+        .map(db -> Figures.say("%.0f dB over it", db))
+        .orElse("–");
+  }
+
+  private void showVoice(OwnVoice own) {
+    voice.show(
+        List.of(
+            new BandPlot.Series(
+                own.name(),
+                Origin.Kind.heard(own.simulated()),
+                own.levelsDbSpl().toArray(),
+                "now-bar"),
+            new BandPlot.Series(
+                "the table’s, " + Figures.word(own.effort()),
+                Origin.Kind.ASSUMED,
+                own.effort().levelsDbSpl().toArray(),
+                "before-bar")),
+        Optional.empty());
+  }
+}
