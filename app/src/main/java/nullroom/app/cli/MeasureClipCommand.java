@@ -79,6 +79,7 @@ final class MeasureClipCommand implements Callable<Integer> {
     Clip clip = Clip.of(sound, Progress.NONE);
     RoomBook after = OneClip.into(book, clip, told);
     warnings.addAll(clip.words());
+    clip.decay().ifPresent(d -> warnings.addAll(d.warnings()));
     for (Alteration.Measured what : Alteration.Measured.values()) {
       warnings.addAll(AlteredOut.warnings(clip.altered(), what));
     }

@@ -116,9 +116,16 @@ public final class Tour {
         if (page == Page.LIVE) {
           LockSupport.parkNanos(LIVE_NANOS);
         }
+        if (page == Page.CLIP) {
+          Toolkit.onFx(() -> window.listen().clip().record());
+          Toolkit.waitUntil(window.work().runningProperty().map(on -> !on), LONGEST_WAIT_SECONDS);
+        }
         settle();
-        String label = page.label().toLowerCase(Locale.ROOT);
+        String label = page.label().toLowerCase(Locale.ROOT).replace(' ', '-');
         pictures.add(picture(stage.getScene(), folder, name + "-" + label));
+        if (page == Page.CLIP) {
+          Toolkit.onFx(() -> window.session().undo());
+        }
       }
     }
     Toolkit.onFx(() -> window.listen().toggleLive());

@@ -1,21 +1,30 @@
 package nullroom.app.listen;
 
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Capture;
+import nullroom.core.acoustics.VocalEffort;
+import nullroom.core.book.OneClip;
+import nullroom.core.book.RoomBook;
 import nullroom.core.measure.noise.Calibration;
 import nullroom.core.measure.noise.NoiseMeter;
 import nullroom.core.measure.noise.NoiseReport;
 import nullroom.core.measure.noise.Scale;
+import nullroom.core.measure.voice.VoiceMeter;
+import nullroom.core.measure.voice.VoiceReport;
 import nullroom.core.signal.SampleSource;
 import nullroom.io.audio.SoundFile;
 import nullroom.io.device.AudioDevice;
 
 /** What digital levels mean in the air, and how that is known. */
 public final class CalibrationModel {
+  private static final double VOICE_SECONDS = 12;
+  private static final double LEAST_VOICE_SECONDS = 2;
+
   private final StationContext context;
 
   CalibrationModel(StationContext context) {
@@ -88,6 +97,39 @@ public final class CalibrationModel {
           return Calibration.ofMeter(readingDbA, meterUncertaintyDb, report, chain);
         },
         this::set);
+  }
+
+  /** By the user's voice at a known distance: listens for twelve seconds. */
+  public void setVoice(VocalEffort effort, double distanceMetres) {
+    context.record(
+        "Listening to your voice",
+        AudioDevice.Prompt.VOICE,
+        VOICE_SECONDS,
+        "voice-scale",
+        byVoice(effort, distanceMetres),
+        this::set);
+  }
+
+  /** The same by a file that was recorded through the chain described. */
+  public void setVoice(Path file, VocalEffort effort, double distanceMetres) {
+    context.open(
+        "Listening to the voice in " + file.getFileName(),
+        file,
+        "voice-scale",
+        byVoice(effort, distanceMetres),
+        this::set);
+  }
+
+  private StationContext.Measurement<Calibration> byVoice(VocalEffort effort, double distance) {
+    RoomBook book = context.session().book();
+    return (sound, progress) -> {
+      VoiceReport voice =
+          VoiceMeter.measure(sound.samples(), List.of())
+              .filter(v -> v.seconds() >= LEAST_VOICE_SECONDS)
+              .orElseThrow(() ->
+                  new Trouble.BadSound(sound.name(), "nobody speaks in it; talk for ten seconds"));
+      return OneClip.scale(book, effort, distance, voice.activeDbfs());
+    };
   }
 
   String meaning() {

@@ -1,16 +1,20 @@
 package nullroom.app.listen;
 
 import java.nio.file.Path;
+import java.util.List;
 import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
+import nullroom.app.control.Choice;
 import nullroom.app.control.FilePick;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.Row;
 import nullroom.app.shell.PageParts;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
+import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.measure.noise.Calibration;
 
 /** The ways to say what levels mean in the air. */
@@ -22,7 +26,7 @@ final class CalibrationView {
   CalibrationView(CalibrationModel model, StationContext context) {
     this.model = model;
     this.context = context;
-    VBox ways = new VBox(data(), tone(), fullScale(), meter(), none());
+    VBox ways = new VBox(data(), tone(), fullScale(), meter(), voice(), none());
     ways.getStyleClass().add("scale-ways");
     Label hint =
         new Label(
@@ -124,6 +128,37 @@ final class CalibrationView {
                 model.setMeter(typed[0], typed[1]);
               }
             }));
+  }
+
+  private Node voice() {
+    double[] metres = {1};
+    VocalEffort[] said = {VocalEffort.NORMAL};
+    NumberField distance =
+        new NumberField("Lips to microphone", "m", 0.1, 5, typed -> metres[0] = typed);
+    context.units().subscribe(units -> distance.setEntry(units.field()));
+    distance.show(metres[0]);
+    Choice<VocalEffort> effort =
+        new Choice<>(
+            "scale-effort",
+            "how loud you speak",
+            List.of(VocalEffort.values()),
+            Figures::word,
+            e -> said[0] = e);
+    effort.show(said[0]);
+    return way(
+        "Your own voice",
+        "Talk straight at the microphone from a known distance. People of one effort differ: give or take 4 dB.",
+        effort,
+        distance,
+        button(
+            "scale-voice",
+            "Listen to me for twelve seconds",
+            () -> {
+              if (distance.isGood()) {
+                model.setVoice(said[0], metres[0]);
+              }
+            }),
+        FilePick.button(file -> model.setVoice(file, said[0], metres[0])));
   }
 
   private Node none() {

@@ -1,9 +1,10 @@
 package nullroom.app.listen;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -32,8 +33,9 @@ import nullroom.core.predict.Origin;
 
 /** What one recording holds, where in it, and what is missing. */
 final class ClipPage {
-  private static final double PLOT_HEIGHT = 150;
+  private static final double PLOT_HEIGHT = 120;
   private static final double NAME_WIDTH = 120;
+  private static final double LEFT_WIDTH = 300;
 
   /** What to do, to be read from the phone that records. */
   static final List<String> GUIDE =
@@ -49,7 +51,7 @@ final class ClipPage {
   private final TakePlot plot = new TakePlot();
   private final FigureTable found = new FigureTable("clip-found");
   private final BandPlot voice =
-      new BandPlot("voice at 1 m, dB SPL", figure -> Figures.say("%.0f", figure));
+      new BandPlot("voice at 1 m, dB", figure -> Figures.say("%.0f", figure));
   private final VBox words = new VBox(4);
   private final NumberField distance;
   private final Choice<VocalEffort> effort;
@@ -69,7 +71,11 @@ final class ClipPage {
     VBox.setVgrow(notes, Priority.ALWAYS);
     HBox below = new HBox(18, left, voice);
     HBox.setHgrow(voice, Priority.ALWAYS);
-    HBox.setHgrow(left, Priority.ALWAYS);
+    left.setMinWidth(LEFT_WIDTH);
+    left.setPrefWidth(LEFT_WIDTH);
+    voice
+        .visibleProperty()
+        .subscribe(is -> HBox.setHgrow(left, is ? Priority.NEVER : Priority.ALWAYS));
     VBox.setVgrow(below, Priority.ALWAYS);
     picture = new VBox(8, plot, below);
     picture.getStyleClass().add("pictures");
@@ -98,7 +104,7 @@ final class ClipPage {
             new VBox(
                 6,
                 new Row(open, record),
-                new Row(new Label("Spoken"), effort, distance, new Label("Whose"), name)));
+                new Row(labelled("Spoken", effort), distance, labelled("Whose", name))));
     WhileShown.follow(
         picture, this::refresh, model.lookedProperty(), context.session().bookProperty());
     refresh();
@@ -134,7 +140,13 @@ final class ClipPage {
     model.voice().ifPresent(this::showVoice);
   }
 
-  private static void shown(javafx.scene.Node node, boolean is) {
+  private static HBox labelled(String name, Node field) {
+    HBox box = new HBox(8, new Label(name), field);
+    box.setAlignment(Pos.CENTER_LEFT);
+    return box;
+  }
+
+  private static void shown(Node node, boolean is) {
     node.setVisible(is);
     node.setManaged(is);
   }
@@ -144,19 +156,18 @@ final class ClipPage {
   }
 
   private List<List<?>> rows(Clip clip) {
-    List<List<?>> rows = new ArrayList<>();
-    rows.add(List.of("room noise", noise(clip), clip.quiet().isPresent() ? "measured" : "missing"));
-    rows.add(
-        List.of(
-            "ringing",
-            ringing(clip),
-            clip.decay().isPresent()
-                ? "measured"
-                : clip.estimate().isPresent() ? "estimated" : "missing"));
-    rows.add(List.of("voice", voice(), clip.voice().isPresent() ? "measured" : "missing"));
-    rows.add(
-        List.of("loudest peaks", peaks(clip), clip.voice().isPresent() ? "measured" : "missing"));
-    return rows;
+    String spoken = come(clip.voice().isPresent());
+    String rung = clip.estimate().isPresent() ? "estimated" : come(clip.decay().isPresent());
+    return List.of(
+        List.of("room noise", noise(clip), come(clip.quiet().isPresent())),
+        List.of("ringing", ringing(clip), rung),
+        List.of("voice", voice(), spoken),
+        List.of("loudest peaks", peaks(clip), spoken));
+  }
+
+  private String come(boolean there) {
+    boolean acted = model.lookedProperty().get().filter(ClipModel.Looked::simulated).isPresent();
+    return there ? Origin.Kind.heard(acted).label() : "missing";
   }
 
   private String noise(Clip clip) {
@@ -201,10 +212,10 @@ final class ClipPage {
                 own.levelsDbSpl().toArray(),
                 "now-bar"),
             new BandPlot.Series(
-                "the table’s, " + Figures.word(own.effort()),
+                "table, " + Figures.word(own.effort()),
                 Origin.Kind.ASSUMED,
                 own.effort().levelsDbSpl().toArray(),
-                "before-bar")),
+                "noise-bar")),
         Optional.empty());
   }
 }

@@ -10,6 +10,7 @@ import nullroom.core.Figures;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Directivity;
 import nullroom.core.acoustics.MicrophoneType;
+import nullroom.core.acoustics.OwnVoice;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.room.Aim;
 import nullroom.core.room.Camera;
@@ -266,6 +267,21 @@ public final class SetUpModel {
     edit(
         "Change the voice",
         s -> s.withTalker(item.index(), s.talkers().get(item.index()).it().with(effort)));
+  }
+
+  /** The voices that a talker can have: the table's, and those that were measured. */
+  public List<Optional<OwnVoice>> voices() {
+    return Stream.concat(
+            Stream.of(Optional.<OwnVoice>empty()),
+            context.session().book().levels().voices().stream().map(Optional::of))
+        .toList();
+  }
+
+  /** Whose voice a talker has. */
+  public void voice(RoomItem item, Optional<OwnVoice> voice) {
+    edit(
+        "Choose the voice",
+        s -> s.withTalker(item.index(), s.talkers().get(item.index()).it().with(voice)));
   }
 
   /** How far a talker moves. */

@@ -23,6 +23,7 @@ import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
 import nullroom.core.acoustics.MicrophoneType;
+import nullroom.core.acoustics.OwnVoice;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.room.Camera;
 import nullroom.core.room.Movement;
@@ -253,6 +254,15 @@ final class SetUpPage {
             e -> attempt(() -> model.effort(item, e)));
     effort.show(talker.effort());
     effort.setPrefWidth(CHOICE_WIDTH);
+    Choice<Optional<OwnVoice>> voice =
+        new Choice<>(
+            "voice-" + id(item),
+            "whose voice " + model.member(item).name() + " has",
+            model.voices(),
+            v -> v.map(OwnVoice::name).orElse("the table’s voice"),
+            v -> attempt(() -> model.voice(item, v)));
+    voice.show(talker.own());
+    voice.setPrefWidth(CHOICE_WIDTH);
     NumberField lean =
         length(
             "leans",
@@ -267,7 +277,9 @@ final class SetUpPage {
             MOST_TURN,
             d -> model.movement(item, new Movement(moves(item).leanMetres(), d)));
     turn.show(talker.movement().turnDegrees());
-    return List.of(effort, posture(item), lean, turn);
+    return model.voices().size() > 1
+        ? List.of(effort, voice, posture(item), lean, turn)
+        : List.of(effort, posture(item), lean, turn);
   }
 
   private Movement moves(RoomItem item) {

@@ -4,11 +4,13 @@ import java.util.List;
 import java.util.Optional;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.acoustics.OwnVoice;
 import nullroom.core.acoustics.Pattern;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.measure.clip.Clip;
+import nullroom.core.measure.noise.Calibration;
 import nullroom.core.measure.noise.Scale;
 import nullroom.core.measure.voice.VoiceReport;
 import nullroom.core.predict.Basis;
@@ -32,7 +34,14 @@ public final class OneClip {
   /** How far from walls a microphone stands that the distance would put beyond one. */
   private static final double FROM_WALL_METRES = 0.1;
 
+  /** A distance from the lips kept to a few centimetres. */
+  private static final double DISTANCE_DB = 1;
+
   private OneClip() {}
+
+  private static Capture omni(RoomBook book) {
+    return book.room().requireMicrophone().capture().withPattern(Pattern.OMNI);
+  }
 
   /**
    * What the recording itself does not tell.
@@ -109,7 +118,11 @@ public final class OneClip {
    *     effort, and that is the scale
    */
   public static Spoken voice(RoomBook book, VoiceReport report, Told told, Optional<Scale> known) {
-    Bands shape = report.octaveDbfs().with(roomGainDb(book, told), (level, gain) -> level - gain);
+    Bands shape =
+        report
+            .octaveDbfs()
+            .with(
+                roomGainDb(book, told.distanceMetres(), omni(book)), (level, gain) -> level - gain);
     Scale scale =
         known.orElseGet(() ->
             new Scale(told.effort().levelDbA() - Octave.aWeightedSum(shape), Basis.VOICE_SCALE_DB));
@@ -132,16 +145,16 @@ public final class OneClip {
     return new Spoken(voice, scale);
   }
 
-  /** Level at the microphone over that at 1 m, by octave, with all that the room sends back. */
-  static Bands roomGainDb(RoomBook book, Told told) {
-    Room room = recordedIn(book.room(), told.distanceMetres());
+  /** Level at a microphone over that at 1 m, by octave, with all that the room sends back. */
+  private static Bands roomGainDb(RoomBook book, double distance, Capture by) {
+    Room room = recordedIn(book.room(), distance, by);
     Heard heard = Hearing.quick(book).heard(room);
     Bands all = heard.directDbSpl().energySum(heard.earlyDbSpl()).energySum(heard.lateDbSpl());
     return all.with(room.requireTalker().voiceDbSpl(), (there, atMetre) -> there - atMetre);
   }
 
-  /** The book's room with an omni microphone before the talker's lips. */
-  private static Room recordedIn(Room room, double distance) {
+  /** The book's room with a microphone before the talker's lips. */
+  private static Room recordedIn(Room room, double distance, Capture by) {
     Talker talker = room.requireTalker();
     Point ahead = talker.aim().direction();
     double step = distance;
@@ -149,17 +162,26 @@ public final class OneClip {
       step -= FROM_WALL_METRES / 2;
     }
     Point at = talker.at().plus(ahead, step);
-    return room.withMicrophone(
-        new PlacedMicrophone(
-            at,
-            Aim.along(talker.at().minus(at)),
-            room.requireMicrophone().capture().withPattern(Pattern.OMNI)));
+    return room.withMicrophone(new PlacedMicrophone(at, Aim.along(talker.at().minus(at)), by));
   }
 
-  /** Active level, unweighted, that a voice of an effort has at a microphone of the book's room. */
-  public static double expectedDbSpl(RoomBook book, Told told) {
-    Bands gain = roomGainDb(book, told);
-    return told.effort().levelsDbSpl().with(gain, Double::sum).energySum();
+  /**
+   * A scale by somebody who spoke before the book's own microphone: their measured voice where its
+   * level is known at that effort, else the table's.
+   *
+   * @param activeDbfs unweighted active level as it was recorded
+   * @throws Trouble.BadField if that gives no scale a microphone can have
+   */
+  public static Calibration scale(
+      RoomBook book, VocalEffort effort, double distanceMetres, double activeDbfs) {
+    Capture chain = book.room().requireMicrophone().capture();
+    Optional<OwnVoice> known = book.room().requireTalker().own().filter(OwnVoice::levelKnown);
+    Bands atMetre = known.map(o -> o.levelsDbSpl(effort)).orElse(effort.levelsDbSpl());
+    double expected =
+        atMetre.with(roomGainDb(book, distanceMetres, chain), Double::sum).energySum();
+    double uncertainty =
+        known.map(o -> Math.hypot(o.uncertaintyDb(), DISTANCE_DB)).orElse(Basis.VOICE_SCALE_DB);
+    return Calibration.ofVoice(expected, activeDbfs, uncertainty, chain);
   }
 
   private static Optional<NoiseMeasurement> noise(Clip clip, Told told, Optional<Scale> scale) {

@@ -10,12 +10,14 @@ import java.util.Random;
 import nullroom.core.Progress;
 import nullroom.core.TestRooms;
 import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Directivity;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.acoustics.OwnVoice;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.measure.clip.Clip;
 import nullroom.core.measure.clip.ClipPart;
+import nullroom.core.measure.noise.Calibration;
 import nullroom.core.measure.noise.NoiseMeter;
 import nullroom.core.measure.take.TakeMeter;
 import nullroom.core.measure.voice.VoiceMeter;
@@ -255,5 +257,18 @@ class OneClipTest {
     Heard own = Heard.of(room.withTalker(room.requireTalker().with(Optional.of(voice))));
     assertThat(own.voiceDbSplA() - table.voiceDbSplA()).isCloseTo(2, within(1e-6));
     assertThat(own.basis().voice().origin().from()).startsWith("your voice");
+  }
+
+  @Test
+  @DisplayName(
+      "a voice is a scale: by 1/r where nothing comes back, 4 dB; better where it is known")
+  void scaleByVoice() {
+    Room dead = room(0.99);
+    double expected = VocalEffort.LOUD.levelsDbSpl().energySum() + 20 * Math.log10(1 / 0.5);
+    Calibration by = OneClip.scale(book(dead), VocalEffort.LOUD, 0.5, -24);
+    Capture chain = dead.requireMicrophone().capture();
+    assertThat(by.scale(chain).orElseThrow().fullScaleDbSpl())
+        .isCloseTo(expected + 24, within(0.3));
+    assertThat(by.uncertaintyDb()).isEqualTo(4);
   }
 }

@@ -34,7 +34,8 @@ import nullroom.core.signal.Samples;
  * @param estimate of the decay, from the ends of words, where there are no claps
  * @param voice of its talk; empty without
  * @param altered what was done to the sound after the microphone
- * @param words what is missing or doubtful, each a sentence with what to do
+ * @param words what is missing or doubtful, each a sentence with what to do; what is said of single
+ *     octaves stands with the decay
  */
 public record Clip(
     double seconds,
@@ -199,7 +200,6 @@ public record Clip(
               ? "There is one clap: three are steadier."
               : "There are two claps: three are steadier.");
     }
-    decay.ifPresent(d -> words.addAll(d.warnings()));
     voice
         .filter(v -> !v.guessed().isEmpty())
         .ifPresent(v ->
