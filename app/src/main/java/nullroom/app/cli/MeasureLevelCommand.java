@@ -13,7 +13,9 @@ import nullroom.core.Decibels;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.book.Brief;
+import nullroom.core.book.Goal;
 import nullroom.core.measure.altered.Alteration;
+import nullroom.core.measure.decay.BlindDecay;
 import nullroom.core.measure.noise.NoiseMeter;
 import nullroom.core.measure.take.Loudness;
 import nullroom.core.measure.take.TakeChannel;
@@ -23,16 +25,21 @@ import nullroom.core.plan.TakeCheck;
 import nullroom.core.plan.TakeChecks;
 import nullroom.core.plan.WholeTakeChecks;
 import nullroom.core.signal.Mixed;
+import nullroom.core.signal.Samples;
 import nullroom.io.audio.SoundFile;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
 
 @Command(
     name = "level",
     mixinStandardHelpOptions = true,
     description = "peaks, loudness, active speech level, noise floor and faults of a take")
 final class MeasureLevelCommand implements Callable<Integer> {
+  @Spec CommandSpec command = CommandSpec.create();
+  @Mixin GoalOption goal = new GoalOption();
   @Mixin MeasureCommand.OneFile input = new MeasureCommand.OneFile();
 
   @Option(
@@ -67,7 +74,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
         Stream.concat(
                 TakeChecks.of(report, input.channel, asked(report, brief), peakTarget, brief)
                     .stream(),
-                top.peak() == 0 ? Stream.of() : WholeTakeChecks.of(report, brief).stream())
+                top.peak() == 0 ? Stream.of() : whole(report, brief))
             .toList();
     if (input.json) {
       JsonOut out = new JsonOut();
@@ -104,6 +111,19 @@ final class MeasureLevelCommand implements Callable<Integer> {
     try (SoundFile again = SoundFile.open(input.file)) {
       return TakeMeter.measure(new Mixed(again, report.monoShares()), Progress.NONE);
     }
+  }
+
+  /** The take as a whole, and its room by the ends of words. */
+  private Stream<TakeCheck> whole(TakeReport report, Optional<Brief> brief) {
+    Samples part =
+        SoundFile.readStretch(input.file, input.channel, 0, WholeTakeChecks.DECAY_SECONDS);
+    return Stream.concat(
+        WholeTakeChecks.of(report, brief).stream(),
+        WholeTakeChecks.reverberation(
+            BlindDecay.of(part),
+            goal.asked(command).orElse(Goal.SPOKEN_ON_CAMERA).longestSeconds(),
+            report.channels().get(input.channel))
+            .stream());
   }
 
   private static Brief brief(String name) {
@@ -179,7 +199,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
     JsonOut out = new JsonOut();
     out.put("check", verdict.check());
     out.put("pass", verdict.pass());
-    out.put("measured", verdict.measured());
+    out.put("measured", decibels(verdict.measured()));
     out.put("limit", verdict.limit());
     out.put("advice", verdict.advice());
     return out;

@@ -43,9 +43,6 @@ public final class TakeModel {
   /** Heard before and after a finding. */
   private static final double AROUND_SECONDS = 1.5;
 
-  /** The room is guessed from so much of a take. */
-  private static final double DECAY_SECONDS = 300;
-
   private static final double HEAR_STEP_SECONDS = 0.05;
 
   /** Clipping that goes on after less than this is the same. */
@@ -119,7 +116,7 @@ public final class TakeModel {
 
   private Checked checked(String kept, SoundFile sound, Progress progress) {
     TakeReport report = TakeMeter.measure(sound, progress);
-    Samples part = part(kept, 0, Math.min(report.seconds(), DECAY_SECONDS));
+    Samples part = part(kept, 0, WholeTakeChecks.DECAY_SECONDS);
     TakeReport mono = report;
     if (report.channels().size() > 1) {
       try (SoundFile again = SoundFile.open(context.session().folder().sound(kept))) {
@@ -227,15 +224,16 @@ public final class TakeModel {
                         peakTarget(),
                         brief()),
                     WholeTakeChecks.of(t.report(), brief()),
-                    t.decay().stream().map(this::reverberation).toList())
+                    reverberation(t).stream().toList())
                 .flatMap(List::stream)
                 .sorted(Comparator.comparing(TakeCheck::outcome).reversed())
                 .toList())
         .orElse(List.of());
   }
 
-  private TakeCheck reverberation(BlindDecay guess) {
-    return WholeTakeChecks.reverberation(guess, context.session().book().goal().longestSeconds());
+  private Optional<TakeCheck> reverberation(Checked checked) {
+    return WholeTakeChecks.reverberation(
+        checked.decay(), context.session().book().goal().longestSeconds(), first(checked));
   }
 
   private static TakeChannel first(Checked checked) {
@@ -250,8 +248,7 @@ public final class TakeModel {
           TakeChannel c = first(t);
           all.addAll(clips(c.clips()));
           c.dropouts().forEach(m -> all.add(finding("drop-out", m)));
-          List<Moment> gusts = c.gusts();
-          c.thumps().forEach(m -> all.add(finding(gusts.contains(m) ? "wind" : "plosive", m)));
+          c.faults().forEach(f -> all.add(finding(f.kind().label(), f.moment())));
           for (TakeReport.Jump j : t.report().jumps()) {
             String words = Figures.say("jump of %+.0f LU at %s", j.changeLu(), clock(j.seconds()));
             all.add(new Finding("jump", new Moment(j.seconds(), 0), words));
@@ -324,21 +321,7 @@ public final class TakeModel {
   }
 
   private Samples part(String sound, double from, double seconds) {
-    try (SoundFile file = SoundFile.open(context.session().folder().sound(sound))) {
-      double rate = file.sampleRateHz();
-      double[] kept = new double[(int) Math.round(seconds * rate)];
-      double[][] block = new double[file.channels()][1 << 14];
-      long at = -Math.round(from * rate);
-      int read;
-      while (at < kept.length && (read = file.read(block)) >= 0) {
-        for (int i = 0; i < read; i++, at++) {
-          if (at >= 0 && at < kept.length) {
-            kept[(int) at] = block[0][i];
-          }
-        }
-      }
-      return new Samples(kept, rate, file.largestAmplitude());
-    }
+    return SoundFile.readStretch(context.session().folder().sound(sound), 0, from, seconds);
   }
 
   /**

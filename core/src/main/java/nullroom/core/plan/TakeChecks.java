@@ -10,8 +10,10 @@ import java.util.stream.Collectors;
 import nullroom.core.Decibels;
 import nullroom.core.Figures;
 import nullroom.core.book.Brief;
+import nullroom.core.measure.Moment;
 import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.noise.MainsHum;
+import nullroom.core.measure.take.Fault;
 import nullroom.core.measure.take.Loudness;
 import nullroom.core.measure.take.TakeChannel;
 import nullroom.core.measure.take.TakeReport;
@@ -159,7 +161,7 @@ public final class TakeChecks {
         dropouts == 0
             ? "No drop-outs."
             : Figures.say(
-                "Sound stands still at %.2f s: the computer or card did not keep up; record again.",
+                "Sound stands still at %.2f s: the computer, the card or a wireless link did not keep up; record again.",
                 take.dropouts().getFirst().startSeconds()));
   }
 
@@ -185,6 +187,9 @@ public final class TakeChecks {
           "There is music in the pauses: figures of speech and noise mean little. Check the voice alone.");
     }
     OptionalDouble over = take.speechToNoiseDb();
+    if (over.isEmpty() && !take.music() && take.activeSpeechDbfs().isPresent()) {
+      bound();
+    }
     if (over.isPresent()) {
       double db = over.getAsDouble();
       add(
@@ -198,6 +203,22 @@ public final class TakeChecks {
               ? "Pauses are quiet."
               : "Noise is heard in the pauses: come nearer, or find what makes it in Listen.");
     }
+  }
+
+  /** Without pauses the quietest moments hold what the room still sends back: a bound. */
+  private void bound() {
+    take.noiseFloorDbfs()
+        .ifPresent(floor -> {
+          double least = take.activeSpeechDbfs().getAsDouble() - floor;
+          add(
+              "speechToNoise",
+              least >= GOOD_SPEECH_TO_NOISE_DB ? Outcome.PASS : Outcome.CLOSE,
+              least,
+              GOOD_SPEECH_TO_NOISE_DB,
+              Figures.say(
+                  "There are no pauses to hear the noise in; it lies at least %.0f dB under the voice. Leave two seconds of silence to know.",
+                  least));
+        });
   }
 
   private void hum() {
@@ -223,22 +244,47 @@ public final class TakeChecks {
   }
 
   private void thumps() {
-    int thumps = take.thumps().size();
-    int gusts = take.gusts().size();
-    add(
+    faults(
         "thumps",
-        thumps == 0 ? Outcome.PASS : thumps < MANY_THUMPS ? Outcome.CLOSE : Outcome.FAIL,
-        thumps,
+        "No plosives.",
+        "Plosives, the first at %.1f s: speak past the microphone, use a pop screen.",
+        Fault.Kind.PLOSIVE);
+    faults(
+        "wind",
+        "No wind.",
+        "Wind at the microphone, first at %.1f s: put a windscreen on, turn fans away.",
+        Fault.Kind.WIND);
+    faults(
+        "bumps",
+        "Nobody knocks at desk or stand.",
+        "Knocks while nobody speaks, the first at %.1f s: keep off desk and stand, or hang the microphone in a shock mount.",
+        Fault.Kind.BUMP);
+    faults(
+        "handling",
+        "Nobody handles the microphone.",
+        "The microphone or its cable is handled, first at %.1f s: put it on a stand and tie the cable.",
+        Fault.Kind.HANDLING);
+    faults(
+        "rustle",
+        "No clothes rustle.",
+        "Clothes rustle at the microphone, first at %.1f s: clip it where nothing rubs, and fix cable and cloth with tape.",
+        Fault.Kind.RUSTLE);
+    faults(
+        "link",
+        "No gaps of a wireless link.",
+        "The sound is gone and back at once, first at %.1f s: a wireless link that breaks off; bring transmitter and receiver nearer and in sight of each other.",
+        Fault.Kind.LINK);
+  }
+
+  private void faults(String check, String none, String some, Fault.Kind kind) {
+    List<Moment> found = take.moments(kind);
+    boolean bad = kind == Fault.Kind.LINK ? !found.isEmpty() : found.size() >= MANY_THUMPS;
+    add(
+        check,
+        found.isEmpty() ? Outcome.PASS : bad ? Outcome.FAIL : Outcome.CLOSE,
+        found.size(),
         0,
-        thumps == 0
-            ? "No plosives, wind or knocks."
-            : 2 * gusts > thumps
-                ? Figures.say(
-                    "Wind at the microphone, first at %.1f s: put a windscreen on, turn fans away.",
-                    take.gusts().getFirst().startSeconds())
-                : Figures.say(
-                    "Plosives or knocks, the first at %.1f s: speak past the microphone, use a pop screen, keep off the stand.",
-                    take.thumps().getFirst().startSeconds()));
+        found.isEmpty() ? none : Figures.say(some, found.getFirst().startSeconds()));
   }
 
   private void limited(String check, double amplitude, double limit) {

@@ -7,12 +7,16 @@ import nullroom.core.Figures;
 import nullroom.core.book.Brief;
 import nullroom.core.book.Handover;
 import nullroom.core.measure.decay.BlindDecay;
+import nullroom.core.measure.take.TakeChannel;
 import nullroom.core.measure.take.TakeReport;
 import nullroom.core.plan.TakeCheck.Outcome;
 
 /** What concerns a take as a whole: its channels together, its course, its room, its file. */
 public final class WholeTakeChecks {
   private static final double LARGE_JUMP_LU = 10;
+
+  /** The room is guessed from so much of a take. */
+  public static final double DECAY_SECONDS = 300;
 
   private WholeTakeChecks() {}
 
@@ -101,11 +105,30 @@ public final class WholeTakeChecks {
   }
 
   /**
-   * Whether the reverberation guessed from a take suits.
+   * Whether the reverberation guessed from a take suits; empty where nobody speaks.
    *
+   * @param guess empty where nothing could be guessed
    * @param longestSeconds that the goal suits
+   * @param take whose room it is
    */
-  public static TakeCheck reverberation(BlindDecay guess, double longestSeconds) {
+  public static Optional<TakeCheck> reverberation(
+      Optional<BlindDecay> guess, double longestSeconds, TakeChannel take) {
+    if (take.peak() == 0 || take.activeSpeechDbfs().isEmpty()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        guess
+            .map(g -> reverberation(g, longestSeconds))
+            .orElseGet(() ->
+                new TakeCheck(
+                    "reverberation",
+                    Outcome.CLOSE,
+                    Double.NaN,
+                    longestSeconds,
+                    "How the room rings cannot be told from this take: clap to know.")));
+  }
+
+  static TakeCheck reverberation(BlindDecay guess, double longestSeconds) {
     double seconds = guess.midSeconds();
     double over = seconds - longestSeconds;
     Outcome outcome =

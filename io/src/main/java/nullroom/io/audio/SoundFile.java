@@ -106,6 +106,31 @@ public final class SoundFile implements SampleSource, AutoCloseable {
     }
   }
 
+  /**
+   * A stretch of one channel of a file of any length.
+   *
+   * @param from seconds
+   * @param seconds at most; shorter where the file ends before
+   */
+  public static Samples readStretch(Path file, int channel, double from, double seconds) {
+    try (SoundFile sound = open(file)) {
+      double rate = sound.sampleRateHz();
+      double[] kept = new double[(int) Math.round(seconds * rate)];
+      double[][] block = new double[sound.channels()][BLOCK_FRAMES];
+      long at = -Math.round(from * rate);
+      int read;
+      while (at < kept.length && (read = sound.read(block)) >= 0) {
+        for (int i = 0; i < read; i++, at++) {
+          if (at >= 0 && at < kept.length) {
+            kept[(int) at] = block[channel][i];
+          }
+        }
+      }
+      double[] there = Arrays.copyOf(kept, (int) Math.clamp(at, 0, kept.length));
+      return new Samples(there, rate, sound.largestAmplitude());
+    }
+  }
+
   /** Reads what is left of one channel. */
   public Samples channel(int channel) {
     if (channel < 0 || channel >= channels()) {

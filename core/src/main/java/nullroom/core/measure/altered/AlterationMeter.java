@@ -8,6 +8,7 @@ import java.util.stream.IntStream;
 import nullroom.core.Decibels;
 import nullroom.core.Figures;
 import nullroom.core.Progress;
+import nullroom.core.measure.Frames;
 import nullroom.core.signal.SampleSource;
 
 /**
@@ -150,6 +151,16 @@ public final class AlterationMeter {
       longest = Math.max(longest, run);
     }
     return longest;
+  }
+
+  /** Levels of the octaves from 250 Hz to 8 kHz, a full-scale sine 0 dB, row by row. */
+  public Frames octaves() {
+    return spectra.octaveLevels();
+  }
+
+  /** Length of a row of {@link #octaves}. */
+  public double octaveSeconds() {
+    return spectra.secondsPerBlock();
   }
 
   private double seconds() {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import nullroom.core.Decibels;
 import nullroom.core.Figures;
+import nullroom.core.measure.Frames;
 
 /**
  * A floor that comes up after loud sounds, by as much in all octaves: a gain that recovers. A room

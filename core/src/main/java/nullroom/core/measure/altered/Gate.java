@@ -2,6 +2,7 @@ package nullroom.core.measure.altered;
 
 import java.util.Optional;
 import nullroom.core.Figures;
+import nullroom.core.measure.Frames;
 
 /**
  * Levels that drop at once, faster than any room lets sound die away, to a floor far under; or

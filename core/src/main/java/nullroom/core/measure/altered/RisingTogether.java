@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import nullroom.core.Figures;
+import nullroom.core.measure.Frames;
 
 /**
  * Pauses laid over one another from their beginnings: a gain that recovers lifts the floor of all

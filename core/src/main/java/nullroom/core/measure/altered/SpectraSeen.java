@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.Optional;
 import java.util.PriorityQueue;
 import nullroom.core.Decibels;
+import nullroom.core.measure.Frames;
 import nullroom.core.signal.Fft;
 
 /**

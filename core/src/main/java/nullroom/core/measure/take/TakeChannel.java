@@ -27,7 +27,7 @@ import nullroom.core.measure.noise.MainsHum;
  * @param pauses whether the floor is that of pauses, else that of the quietest tenth
  * @param mains hum in the quietest moments
  * @param music whether there is music in the pauses
- * @param thumps plosives, wind and knocks
+ * @param faults plosives, wind, knocks, handling, rustle and gaps of a link
  * @param dropouts where the sound stood still
  * @param altered what was done to it after the microphone
  * @param frames mean square every tenth of a second
@@ -51,19 +51,16 @@ public record TakeChannel(
     boolean pauses,
     Optional<MainsHum> mains,
     boolean music,
-    List<Moment> thumps,
+    List<Fault> faults,
     List<Moment> dropouts,
     List<Alteration> altered,
     double[] frames) {
   /** Length of a frame. */
   public static final double FRAME_SECONDS = TakeFrames.SECONDS;
 
-  /** A plosive's thump is over by then, even where it lies across frames. */
-  private static final double LONGEST_PLOSIVE_SECONDS = 0.35;
-
   public TakeChannel {
     clips = List.copyOf(clips);
-    thumps = List.copyOf(thumps);
+    faults = List.copyOf(faults);
     dropouts = List.copyOf(dropouts);
     altered = List.copyOf(altered);
   }
@@ -75,8 +72,11 @@ public record TakeChannel(
         : OptionalDouble.empty();
   }
 
-  /** Of the thumps those that go on as wind does; a plosive or knock is over sooner. */
-  public List<Moment> gusts() {
-    return thumps.stream().filter(m -> m.durationSeconds() > LONGEST_PLOSIVE_SECONDS).toList();
+  /** When something of some kinds was heard. */
+  public List<Moment> moments(Fault.Kind... kinds) {
+    return faults.stream()
+        .filter(f -> List.of(kinds).contains(f.kind()))
+        .map(Fault::moment)
+        .toList();
   }
 }

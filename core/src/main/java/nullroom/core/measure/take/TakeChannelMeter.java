@@ -1,9 +1,11 @@
 package nullroom.core.measure.take;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.core.Decibels;
 import nullroom.core.measure.ClipCounter;
+import nullroom.core.measure.Moment;
 import nullroom.core.measure.altered.AlterationMeter;
 import nullroom.core.measure.noise.NoiseMeter;
 import nullroom.core.signal.Biquads;
@@ -24,6 +26,7 @@ final class TakeChannelMeter {
   private final ClipCounter clips;
   private final FlatTops flatTops = new FlatTops();
   private final Dropouts dropouts;
+  private final LinkGaps links;
   private final AlterationMeter altered;
   private final TruePeak truePeak = new TruePeak();
   private final ActiveSpeech speech;
@@ -51,6 +54,7 @@ final class TakeChannelMeter {
     rate = sampleRateHz;
     clips = new ClipCounter(largestAmplitude);
     dropouts = new Dropouts(sampleRateHz);
+    links = new LinkGaps(sampleRateHz);
     altered = new AlterationMeter(sampleRateHz);
     speech = new ActiveSpeech(sampleRateHz);
     aWeighting = Weighting.A.filter(sampleRateHz);
@@ -92,6 +96,7 @@ final class TakeChannelMeter {
     clips.add(step, n, top);
     flatTops.add(step, n, top);
     dropouts.add(step, n, top);
+    links.add(step, n);
     altered.add(step, n);
     truePeak.add(step, n, top);
     quiet.add(step, n);
@@ -138,6 +143,19 @@ final class TakeChannelMeter {
     return loudness;
   }
 
+  private static boolean near(Moment a, Moment b) {
+    return a.startSeconds() < b.startSeconds() + b.durationSeconds() + 0.01
+        && b.startSeconds() < a.startSeconds() + a.durationSeconds() + 0.01;
+  }
+
+  private List<Fault> faults(double voiceDbfs) {
+    List<Moment> gaps = // what stands at one value is told as a drop-out
+        links.found().stream()
+            .filter(g -> dropouts.found().stream().noneMatch(d -> near(d, g)))
+            .toList();
+    return Faults.of(frames.thumps(voiceDbfs), gaps, altered.octaves(), altered.octaveSeconds());
+  }
+
   TakeChannel result() {
     Optional<ActiveSpeech.Result> spoken =
         speech.result().filter(r -> count / rate >= NoiseMeter.SHORTEST_SECONDS);
@@ -164,7 +182,7 @@ final class TakeChannelMeter {
         floor.fromPauses()
             && floor.dbfs().isPresent()
             && quiet.music(Decibels.meanSquareOfDbfs(floor.dbfs().getAsDouble())),
-        spoken.isPresent() ? frames.thumps(spoken.get().levelDbfs()) : java.util.List.of(),
+        spoken.isPresent() ? faults(spoken.get().levelDbfs()) : List.of(),
         dropouts.found(),
         altered.found(),
         frames.energies());

@@ -58,6 +58,15 @@ class BlindDecayTest {
   }
 
   @ParameterizedTest(name = "{0} s")
+  @ValueSource(doubles = {1.1, 1.6, 2.2})
+  @DisplayName("long rooms do not read short, though no word dies away before the next")
+  void longRooms(double seconds) {
+    BlindDecay estimate = BlindDecay.of(heard(seconds, 3e-5)).orElseThrow();
+    assertThat(estimate.midSeconds()).isCloseTo(seconds, within(0.35 * seconds));
+    assertThat(estimate.midSeconds() + 1.5 * estimate.midSpreadSeconds()).isGreaterThan(seconds);
+  }
+
+  @ParameterizedTest(name = "{0} s")
   @ValueSource(doubles = {0.2, 0.5, 0.8})
   @DisplayName("words are told from claps, sweeps and switched-off noise, and not measured as such")
   void wordsAreNoClaps(double seconds) {

@@ -84,7 +84,7 @@ class TakeMeterTest {
         .isCloseTo(take.activeSpeechDbfs().orElseThrow() - dbfs, within(0.3));
     assertThat(take.clips()).isEmpty();
     assertThat(take.dropouts()).isEmpty();
-    assertThat(take.thumps()).isEmpty();
+    assertThat(take.faults()).isEmpty();
     assertThat(take.flatTops()).isZero();
     assertThat(take.mains()).isEmpty();
   }
@@ -148,6 +148,56 @@ class TakeMeterTest {
   }
 
   @Test
+  @DisplayName("knocks, handling, rustle and gaps of a link are told apart, with their moments")
+  void toldApart() {
+    assertThat(one(take(0.2, -60)).faults()).isEmpty();
+    double[] knocked = take(0.2, -60);
+    knock(knocked, 1.6);
+    knock(knocked, 15.2);
+    assertThat(one(knocked).faults())
+        .extracting(Fault::kind)
+        .containsExactly(Fault.Kind.BUMP, Fault.Kind.BUMP);
+    assertThat(one(knocked).moments(Fault.Kind.BUMP).get(1).startSeconds())
+        .isCloseTo(15.2, within(0.15));
+    double[] held = take(0.2, -60);
+    for (double at : new double[] {1.28, 1.58, 1.86}) {
+      knock(held, at);
+    }
+    assertThat(one(held).faults()).extracting(Fault::kind).containsExactly(Fault.Kind.HANDLING);
+    double[] rustling = take(0.2, -60);
+    Random random = new Random(7);
+    double before = 0;
+    for (int i = (int) (5.85 * RATE); i < 6.65 * RATE; i++) {
+      double now = random.nextGaussian();
+      rustling[i] += 0.03 * (now - before);
+      before = now;
+    }
+    assertThat(one(rustling).faults())
+        .singleElement()
+        .satisfies(f -> {
+          assertThat(f.kind()).isEqualTo(Fault.Kind.RUSTLE);
+          assertThat(f.moment().startSeconds()).isCloseTo(5.85, within(0.1));
+        });
+    double[] broken = take(0.2, -75);
+    for (int i = (int) (9.1 * RATE); i < 9.18 * RATE; i++) {
+      broken[i] = 1e-5 * random.nextGaussian();
+    }
+    assertThat(one(broken).faults())
+        .singleElement()
+        .satisfies(f -> {
+          assertThat(f.kind()).isEqualTo(Fault.Kind.LINK);
+          assertThat(f.moment().startSeconds()).isCloseTo(9.1, within(0.005));
+        });
+  }
+
+  private static void knock(double[] x, double seconds) {
+    int from = (int) (seconds * RATE);
+    for (int i = 0; i < 0.25 * RATE; i++) {
+      x[from + i] += 0.5 * Math.sin(2 * Math.PI * 40 * i / RATE) * Math.exp(-i / (0.05 * RATE));
+    }
+  }
+
+  @Test
   @DisplayName("hum, thumps and drop-outs are found where they are")
   void faults() {
     double[] hum = take(0.2, -70);
@@ -164,14 +214,18 @@ class TakeMeterTest {
         pops[(int) (at * RATE) + i] += 0.5 * swell * Math.sin(2 * Math.PI * 22 * i / RATE);
       }
     }
-    assertThat(one(pops).thumps()).hasSize(2);
-    assertThat(one(pops).thumps().get(1).startSeconds()).isCloseTo(11.3, within(0.15));
-    assertThat(one(pops).gusts()).isEmpty();
+    assertThat(one(pops).faults())
+        .as("in a pause, and with a word")
+        .extracting(Fault::kind)
+        .containsExactly(Fault.Kind.BUMP, Fault.Kind.PLOSIVE);
+    assertThat(one(pops).moments(Fault.Kind.PLOSIVE))
+        .singleElement()
+        .satisfies(m -> assertThat(m.startSeconds()).isCloseTo(11.3, within(0.15)));
     double[] windy = take(0.2, -60);
     for (int i = (int) (6 * RATE); i < 7.5 * RATE; i++) {
       windy[i] += 0.4 * Math.sin(2 * Math.PI * 24 * i / RATE);
     }
-    assertThat(one(windy).gusts())
+    assertThat(one(windy).moments(Fault.Kind.WIND))
         .singleElement()
         .satisfies(m -> assertThat(m.durationSeconds()).isCloseTo(1.5, within(0.2)));
     double[] gaps = take(0.2, -60);

@@ -1,18 +1,20 @@
-package nullroom.core.measure.altered;
+package nullroom.core.measure;
 
 import java.util.Arrays;
 
 /** Rows of a few floats each, that come one by one. */
-final class Frames {
+public final class Frames {
   private final int width;
   private float[] values = new float[1024];
   private int size;
 
-  Frames(int width) {
+  /** None yet, of so many floats. */
+  public Frames(int width) {
     this.width = width;
   }
 
-  void add(double... row) {
+  /** The next row. */
+  public void add(double... row) {
     if (size + width > values.length) {
       values = Arrays.copyOf(values, 2 * values.length);
     }
@@ -21,15 +23,18 @@ final class Frames {
     }
   }
 
-  int count() {
+  /** How many rows there are. */
+  public int count() {
     return size / width;
   }
 
-  double get(int row, int column) {
+  /** One float. */
+  public double get(int row, int column) {
     return values[row * width + column];
   }
 
-  double[] column(int column) {
+  /** One column of all rows. */
+  public double[] column(int column) {
     double[] all = new double[count()];
     for (int k = 0; k < all.length; k++) {
       all[k] = get(k, column);
