@@ -34,6 +34,7 @@ public final class LevelModel {
   private @Nullable Heard heardFor;
   private final LoudLine loudLine;
   private final TakeModel take;
+  private final LeanModel lean;
 
   /** A model that works with a context. */
   public LevelModel(StationContext context) {
@@ -42,6 +43,7 @@ public final class LevelModel {
     knob = new KnobModel(context, this::gainDb);
     loudLine = new LoudLine(context, this::plan);
     take = new TakeModel(context);
+    lean = new LeanModel(context);
     say =
         StationText.of(
             context.session(),
@@ -64,6 +66,11 @@ public final class LevelModel {
   /** The take that is checked. */
   public TakeModel take() {
     return take;
+  }
+
+  /** The lean test. */
+  public LeanModel lean() {
+    return lean;
   }
 
   /** The dial of the preamp. */

@@ -8,6 +8,7 @@ public enum LevelPage implements Pages.Page {
   STAGES("Stages", "what lies between microphone and recording, each with its noise and its limit"),
   LOUD_LINE("Loud line", "half a minute that finds the gain"),
   TAKE("Take check", "a take held against common practice and a brief"),
+  LEAN("Lean", "what moving while you speak does"),
   BRIEF("Brief", "what is asked of the file that is handed over"),
   FILES("Files", "how long files, cards and cameras last");
 

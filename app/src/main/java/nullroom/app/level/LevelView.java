@@ -34,6 +34,7 @@ public final class LevelView {
         TakePage take = new TakePage(model, context);
         yield new PageParts(take.node(), take.controls());
       }
+      case LEAN -> new LeanPage(model.lean(), context).parts();
       case BRIEF -> new PageParts(new BriefPage(model, context).node(), new HBox());
       case FILES -> new PageParts(new FilesPage(context).node(), new HBox());
     };

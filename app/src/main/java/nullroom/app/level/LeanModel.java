@@ -1,0 +1,109 @@
+package nullroom.app.level;
+
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import nullroom.app.shell.StationContext;
+import nullroom.core.Progress;
+import nullroom.core.Trouble;
+import nullroom.core.book.Hearing;
+import nullroom.core.measure.take.TakeChannel;
+import nullroom.core.measure.take.TakeMeter;
+import nullroom.core.measure.voice.LeanReport;
+import nullroom.core.measure.voice.LeanTest;
+import nullroom.core.plan.Leaning;
+import nullroom.core.room.Movement;
+import nullroom.core.signal.SampleSource;
+import nullroom.io.device.AudioDevice;
+
+/** The lean test: twenty seconds of speaking, five of them still, and what moving does. */
+public final class LeanModel {
+  private static final double SECONDS = 20;
+
+  private final StationContext context;
+  private final ReadOnlyObjectWrapper<Optional<Heard>> heard =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+
+  LeanModel(StationContext context) {
+    this.context = context;
+  }
+
+  /**
+   * A lean test that was made.
+   *
+   * @param simulated whether an acted voice was heard, which does not move
+   * @param report of it
+   * @param frames mean squares of tenths of a second
+   */
+  @SuppressWarnings("ArrayRecordComponent") // never compared
+  public record Heard(boolean simulated, LeanReport report, double[] frames) {}
+
+  /** The last one. */
+  public ReadOnlyObjectProperty<Optional<Heard>> heardProperty() {
+    return heard.getReadOnlyProperty();
+  }
+
+  /** Records one. */
+  public void record() {
+    context.record(
+        "Five seconds still, fifteen as you move",
+        AudioDevice.Prompt.VOICE,
+        SECONDS,
+        "lean",
+        LeanModel::measured,
+        found -> heard.set(Optional.of(found)));
+  }
+
+  /** Takes one from a file that begins with five seconds of sitting still. */
+  public void open(Path file) {
+    context.open(
+        "Listening to " + file.getFileName(),
+        file,
+        "lean",
+        LeanModel::measured,
+        found -> heard.set(Optional.of(found)));
+  }
+
+  private static Heard measured(StationContext.Kept sound, Progress progress) {
+    LeanReport report =
+        LeanTest.measure(sound.samples())
+            .orElseThrow(() ->
+                new Trouble.BadSound(
+                    sound.name(),
+                    "holds too little talk: speak on for five seconds still and fifteen while you move"));
+    TakeChannel take =
+        TakeMeter.measure(SampleSource.of(sound.samples()), progress).channels().getFirst();
+    return new Heard(sound.simulated(), report, take.frames());
+  }
+
+  /** The last one against the geometry of now. */
+  public Optional<Leaning> leaning() {
+    return heard
+        .get()
+        .map(h ->
+            Leaning.of(
+                h.report(),
+                Hearing.quick(context.session().book())::heard,
+                context.session().book().room()));
+  }
+
+  /** Describes the talker as moving as far as was heard. */
+  public void describe() {
+    leaning()
+        .ifPresent(l ->
+            context
+                .session()
+                .edit(
+                    "Lean as heard",
+                    b ->
+                        b.with(
+                            b.room()
+                                .withTalker(
+                                    b.room()
+                                        .requireTalker()
+                                        .with(
+                                            new Movement(
+                                                l.leanMetres(), l.movement().turnDegrees()))))));
+  }
+}

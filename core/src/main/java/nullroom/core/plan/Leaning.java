@@ -1,0 +1,99 @@
+package nullroom.core.plan;
+
+import java.util.function.Function;
+import nullroom.core.Decibels;
+import nullroom.core.Figures;
+import nullroom.core.Trouble;
+import nullroom.core.acoustics.Bands;
+import nullroom.core.acoustics.Octave;
+import nullroom.core.measure.voice.LeanReport;
+import nullroom.core.predict.Heard;
+import nullroom.core.room.Movement;
+import nullroom.core.room.Room;
+
+/**
+ * A lean test held against what the geometry predicts.
+ *
+ * @param measured what was heard
+ * @param movement as described, or as is usual
+ * @param predictedFallDb of the level at the worst end of that movement
+ * @param predictedToneDb fall of 4 and 8 kHz against 500 Hz and 1 kHz at the dullest end
+ * @param leanMetres how far back leaning would explain the fall, the head not turned
+ */
+public record Leaning(
+    LeanReport measured,
+    Movement movement,
+    double predictedFallDb,
+    double predictedToneDb,
+    double leanMetres) {
+  private static final double MOST_LEAN_METRES = 1;
+  private static final int ROUNDS = 20;
+
+  /** A prediction this far off says that they move otherwise than described. */
+  private static final double OFF_DB = 2;
+
+  /** Of the pair judged. */
+  public static Leaning of(LeanReport measured, Function<Room, Heard> hearing, Room room) {
+    Sway sway = Sway.of(hearing, room);
+    double still = tone(hearing.apply(room));
+    double dullest = 0;
+    for (Movement.Moment end : sway.movement().ends()) {
+      try {
+        Heard moved = hearing.apply(room.with(room.setUp().at(end)));
+        dullest = Math.max(dullest, still - tone(moved));
+      } catch (Trouble.BadField wall) {
+        continue; // through a wall they do not lean
+      }
+    }
+    double distance = room.requireTalker().at().distanceTo(room.requireMicrophone().at());
+    return new Leaning(
+        measured, sway.movement(), sway.voiceDb(), dullest, back(measured.fallDb(), distance));
+  }
+
+  /** How much further off the lips are where the direct sound is so much softer (1/r). */
+  private static double back(double fallDb, double distance) {
+    double low = 0;
+    double high = MOST_LEAN_METRES;
+    for (int k = 0; k < ROUNDS; k++) {
+      double middle = (low + high) / 2;
+      if (Decibels.ofAmplitude((distance + middle) / distance) < fallDb) {
+        low = middle;
+      } else {
+        high = middle;
+      }
+    }
+    return (low + high) / 2;
+  }
+
+  private static double tone(Heard heard) {
+    Bands voice = heard.directDbSpl().energySum(heard.earlyDbSpl());
+    return Decibels.sum(voice.get(Octave.COUNT - 2), voice.get(Octave.COUNT - 1))
+        - Decibels.sum(voice.get(Octave.HZ_500), voice.get(Octave.HZ_1000));
+  }
+
+  /** Whether they move about as described. */
+  public boolean asPredicted() {
+    return Math.abs(measured.fallDb() - predictedFallDb) < OFF_DB + measured.ownDb();
+  }
+
+  /** What it means, in a sentence. */
+  public String sentence() {
+    String heard =
+        Figures.say(
+            "Moving takes up to %.1f dB off your voice and %.1f dB off its highs; by the geometry of %.0f cm and %.0f degrees it should be %.1f and %.1f.",
+            measured.fallDb(),
+            measured.toneFallDb(),
+            100 * movement.leanMetres(),
+            movement.turnDegrees(),
+            predictedFallDb,
+            predictedToneDb);
+    return heard
+        + (asPredicted()
+            ? " You move as described."
+            : measured.fallDb() > predictedFallDb
+                ? Figures.say(
+                    " That is as far as leaning back by %.0f cm: describe it so, or clip the microphone on.",
+                    100 * leanMetres)
+                : " You move less than described.");
+  }
+}
