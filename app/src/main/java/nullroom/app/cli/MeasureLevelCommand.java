@@ -21,6 +21,7 @@ import nullroom.core.measure.take.Loudness;
 import nullroom.core.measure.take.TakeChannel;
 import nullroom.core.measure.take.TakeMeter;
 import nullroom.core.measure.take.TakeReport;
+import nullroom.core.measure.take.WrittenAs;
 import nullroom.core.plan.TakeCheck;
 import nullroom.core.plan.TakeChecks;
 import nullroom.core.plan.WholeTakeChecks;
@@ -61,11 +62,13 @@ final class MeasureLevelCommand implements Callable<Integer> {
     TakeReport report;
     List<String> warnings;
     OptionalInt bits;
+    WrittenAs written;
     try (SoundFile sound = SoundFile.open(input.file)) {
       input.checkChannel(input.file, sound);
       report = TakeMeter.measure(sound, Progress.NONE);
       warnings = new ArrayList<>(sound.warnings());
       bits = sound.bitDepth();
+      written = sound.writtenAs();
     }
     TakeChannel top = report.channels().get(input.channel);
     warnings.addAll(warnings(report, top));
@@ -74,7 +77,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
         Stream.concat(
                 TakeChecks.of(report, input.channel, asked(report, brief), peakTarget, brief)
                     .stream(),
-                top.peak() == 0 ? Stream.of() : whole(report, brief))
+                top.peak() == 0 ? Stream.of() : whole(report, written, brief))
             .toList();
     if (input.json) {
       JsonOut out = new JsonOut();
@@ -83,6 +86,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
       out.put(
           "bitDepth",
           bits.isPresent() ? OptionalDouble.of(bits.getAsInt()) : OptionalDouble.empty());
+      out.put("written", written(written, report));
       out.all(figures(top, report.loudness(), report.truePeak(), verdicts));
       out.put(
           "channels",
@@ -114,11 +118,13 @@ final class MeasureLevelCommand implements Callable<Integer> {
   }
 
   /** The take as a whole, and its room by the ends of words. */
-  private Stream<TakeCheck> whole(TakeReport report, Optional<Brief> brief) {
+  private Stream<TakeCheck> whole(TakeReport report, WrittenAs written, Optional<Brief> brief) {
     Samples part =
         SoundFile.readStretch(input.file, input.channel, 0, WholeTakeChecks.DECAY_SECONDS);
     return Stream.concat(
-        WholeTakeChecks.of(report, brief).stream(),
+        Stream.concat(
+            WholeTakeChecks.of(report, brief).stream(),
+            Stream.of(WholeTakeChecks.written(written, report))),
         WholeTakeChecks.reverberation(
             BlindDecay.of(part),
             goal.asked(command).orElse(Goal.SPOKEN_ON_CAMERA).longestSeconds(),
@@ -189,6 +195,19 @@ final class MeasureLevelCommand implements Callable<Integer> {
     out.put("verdicts", verdicts.stream().map(MeasureLevelCommand::json).toList());
     out.put("altered", AlteredOut.json(take.altered()));
     return out;
+  }
+
+  private static JsonOut written(WrittenAs written, TakeReport report) {
+    return new JsonOut()
+        .put("coder", written.coder())
+        .put(
+            "bitRateKbps",
+            written.bitRate().isPresent()
+                ? OptionalDouble.of(written.bitRate().getAsDouble() / 1000)
+                : OptionalDouble.empty())
+        .put("statedSampleRateHz", written.statedRateHz())
+        .put("started", written.started().isEmpty() ? null : written.started())
+        .put("channelsAlike", report.alike());
   }
 
   private static OptionalDouble decibels(double level) {

@@ -22,6 +22,7 @@ import nullroom.core.measure.decay.BlindDecay;
 import nullroom.core.measure.take.TakeChannel;
 import nullroom.core.measure.take.TakeMeter;
 import nullroom.core.measure.take.TakeReport;
+import nullroom.core.measure.take.WrittenAs;
 import nullroom.core.plan.Delivery;
 import nullroom.core.plan.TakeCheck;
 import nullroom.core.plan.TakeChecks;
@@ -55,9 +56,14 @@ public final class TakeModel {
    * @param report of it
    * @param mono of one channel made of all of its own; its own report where it has one only
    * @param decay the room's, guessed from the ends of words; empty where there are too few
+   * @param written what a recorder wrote beside it; empty of what was recorded here
    */
   public record Checked(
-      String sound, TakeReport report, TakeReport mono, Optional<BlindDecay> decay) {
+      String sound,
+      TakeReport report,
+      TakeReport mono,
+      Optional<BlindDecay> decay,
+      Optional<WrittenAs> written) {
     /** What is measured of the file that a brief asks for. */
     TakeReport of(Brief brief) {
       return brief.mono() ? mono : report;
@@ -123,7 +129,7 @@ public final class TakeModel {
         mono = TakeMeter.measure(new Mixed(again, report.monoShares()), progress);
       }
     }
-    return new Checked(kept, report, mono, BlindDecay.of(part));
+    return new Checked(kept, report, mono, BlindDecay.of(part), Optional.of(sound.writtenAs()));
   }
 
   /** Records twenty seconds of voice and checks them. */
@@ -135,7 +141,8 @@ public final class TakeModel {
         "take",
         (kept, progress) -> {
           TakeReport report = TakeMeter.measure(SampleSource.of(kept.samples()), progress);
-          return new Checked(kept.name(), report, report, BlindDecay.of(kept.samples()));
+          return new Checked(
+              kept.name(), report, report, BlindDecay.of(kept.samples()), Optional.empty());
         },
         this::keep);
   }
@@ -224,6 +231,7 @@ public final class TakeModel {
                         peakTarget(),
                         brief()),
                     WholeTakeChecks.of(t.report(), brief()),
+                    t.written().stream().map(w -> WholeTakeChecks.written(w, t.report())).toList(),
                     reverberation(t).stream().toList())
                 .flatMap(List::stream)
                 .sorted(Comparator.comparing(TakeCheck::outcome).reversed())

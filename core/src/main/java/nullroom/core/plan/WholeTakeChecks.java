@@ -9,6 +9,7 @@ import nullroom.core.book.Handover;
 import nullroom.core.measure.decay.BlindDecay;
 import nullroom.core.measure.take.TakeChannel;
 import nullroom.core.measure.take.TakeReport;
+import nullroom.core.measure.take.WrittenAs;
 import nullroom.core.plan.TakeCheck.Outcome;
 
 /** What concerns a take as a whole: its channels together, its course, its room, its file. */
@@ -102,6 +103,19 @@ public final class WholeTakeChecks {
                           : "It is converted to %.1f kHz when it is written.",
                       rate / 1000)));
     }
+  }
+
+  /** What the recorder wrote beside the sound. */
+  public static TakeCheck written(WrittenAs written, TakeReport report) {
+    List<String> faults = written.faults(report.channels().size(), report.alike());
+    return new TakeCheck(
+        "written",
+        faults.isEmpty() ? Outcome.PASS : Outcome.CLOSE,
+        faults.size(),
+        0,
+        faults.isEmpty()
+            ? "Written as " + written.words() + ": that can stay."
+            : String.join(" ", faults));
   }
 
   /**

@@ -9,9 +9,13 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import nullroom.core.Trouble;
+import nullroom.core.measure.take.WrittenAs;
 import org.bytedeco.ffmpeg.avcodec.AVCodec;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avcodec.AVCodecParameters;
@@ -19,6 +23,7 @@ import org.bytedeco.ffmpeg.avcodec.AVPacket;
 import org.bytedeco.ffmpeg.avformat.AVFormatContext;
 import org.bytedeco.ffmpeg.avformat.AVStream;
 import org.bytedeco.ffmpeg.avutil.AVDictionary;
+import org.bytedeco.ffmpeg.avutil.AVDictionaryEntry;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.avutil.AVRational;
 import org.bytedeco.javacpp.BytePointer;
@@ -42,6 +47,26 @@ final class CompressedStream implements SoundStream {
 
   /** Those that give back what went in. */
   private static final Set<String> EXACT = Set.of("flac", "alac");
+
+  /** Names of codings for people, by their decoders. */
+  private static final Map<String, String> NAMES =
+      Map.of(
+          "mp3float",
+          "MP3",
+          "mp3",
+          "MP3",
+          "mp2float",
+          "MP2",
+          "aac",
+          "AAC",
+          "vorbis",
+          "Vorbis",
+          "opus",
+          "Opus",
+          "flac",
+          "FLAC",
+          "alac",
+          "ALAC");
 
   /** Time stamps may move by this much: Vorbis changes its block length all the time. */
   private static final int JUMP_FRAMES = 2048;
@@ -195,6 +220,26 @@ final class CompressedStream implements SoundStream {
       throw new Trouble.BadFile(
           name, "claims a sampling rate or channel count that is no recording");
     }
+  }
+
+  @Override
+  public WrittenAs writtenAs() {
+    AVCodecParameters coded = format.streams(stream).codecpar();
+    long rate = coded.bit_rate() > 0 ? coded.bit_rate() : format.bit_rate();
+    String name = decoder.codec().name().getString();
+    boolean lossless = exact || name.startsWith("pcm");
+    return new WrittenAs(
+        NAMES.getOrDefault(name, name.toUpperCase(Locale.ROOT)),
+        lossless || rate <= 0 ? OptionalDouble.empty() : OptionalDouble.of(rate),
+        bitDepth(),
+        sampleRateHz(),
+        coded.sample_rate(),
+        started());
+  }
+
+  private String started() {
+    AVDictionaryEntry entry = av_dict_get(format.metadata(), "creation_time", null, 0);
+    return entry == null || entry.isNull() ? "" : entry.value().getString();
   }
 
   @Override

@@ -3,6 +3,7 @@ package nullroom.io.audio;
 import java.io.IOException;
 import java.util.List;
 import java.util.OptionalInt;
+import nullroom.core.measure.take.WrittenAs;
 
 /** Plain samples from bytes. */
 final class PcmStream implements SoundStream {
@@ -10,11 +11,13 @@ final class PcmStream implements SoundStream {
 
   private final SampleFormat format;
   private final ByteReader bytes;
+  private final String started;
   private final List<String> warnings;
   private final byte[] buffer;
 
-  PcmStream(SampleFormat format, ByteReader bytes, List<String> warnings) {
+  PcmStream(SampleFormat format, ByteReader bytes, String started, List<String> warnings) {
     this.format = format;
+    this.started = started;
     this.bytes = bytes;
     this.warnings = List.copyOf(warnings);
     buffer = new byte[MOST_FRAMES * format.frameBytes()];
@@ -27,6 +30,11 @@ final class PcmStream implements SoundStream {
 
     @Override
     void close() throws IOException;
+  }
+
+  @Override
+  public WrittenAs writtenAs() {
+    return WrittenAs.plain(format.validBits(), format.sampleRateHz(), started);
   }
 
   @Override

@@ -13,6 +13,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import nullroom.core.Figures;
 import nullroom.core.Trouble;
+import nullroom.core.measure.take.WrittenAs;
 import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
 
@@ -173,6 +174,11 @@ public final class SoundFile implements SampleSource, AutoCloseable {
   /** Bits of a sample, where the format keeps samples exactly; lossy ones have none. */
   public OptionalInt bitDepth() {
     return stream.bitDepth();
+  }
+
+  /** What the recorder wrote beside the sound. */
+  public WrittenAs writtenAs() {
+    return stream.writtenAs();
   }
 
   /**

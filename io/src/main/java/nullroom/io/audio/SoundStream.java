@@ -3,6 +3,7 @@ package nullroom.io.audio;
 import java.io.IOException;
 import java.util.List;
 import java.util.OptionalInt;
+import nullroom.core.measure.take.WrittenAs;
 
 /** Decoded sound of one file, as its format gives it; {@link SoundFile} checks what comes out. */
 interface SoundStream extends AutoCloseable {
@@ -15,6 +16,9 @@ interface SoundStream extends AutoCloseable {
 
   /** Bits of a sample, where the format keeps samples exactly. */
   OptionalInt bitDepth();
+
+  /** What was written beside the sound. */
+  WrittenAs writtenAs();
 
   /**
    * Fills the rows as far as the sound goes.

@@ -21,6 +21,9 @@ final class WavReader {
   private static final int EXTENSIBLE = 0xFFFE;
   private static final long UNKNOWN_SIZE = 0xFFFFFFFFL;
   private static final int HEAD = 8;
+  private static final int BEXT_DATE = 320;
+  private static final int BEXT_TIME = 330;
+  private static final int BEXT_UNTIL = 338;
 
   private WavReader() {}
 
@@ -39,6 +42,7 @@ final class WavReader {
     List<String> warnings = new ArrayList<>();
     SampleFormat format = null;
     long wideDataSize = -1;
+    String started = "";
     if (size < 12 || !text(bytes(channel, 8, 4), 0).equals("WAVE")) {
       throw new Trouble.BadFile(name, "starts like a WAV file but is none");
     }
@@ -57,10 +61,13 @@ final class WavReader {
             format,
             body,
             dataLength(length, wideDataSize, size - body, warnings),
+            started,
             warnings);
       }
       if (id.equals("fmt ") && length >= 16) {
         format = format(name, bytes(channel, body, (int) Math.min(40, length)));
+      } else if (id.equals("bext") && length >= BEXT_UNTIL) {
+        started = began(bytes(channel, body, BEXT_UNTIL));
       } else if (id.equals("ds64") && length >= 24) {
         wideDataSize = bytes(channel, body, 24).getLong(8);
       }
@@ -68,6 +75,16 @@ final class WavReader {
     }
     throw new Trouble.BadFile(
         name, format == null ? "has no format chunk" : "has a header but no samples");
+  }
+
+  /** OriginationDate and OriginationTime of the broadcast extension (EBU Tech 3285). */
+  private static String began(ByteBuffer bext) {
+    String all = new String(bext.array(), StandardCharsets.ISO_8859_1);
+    String date = all.substring(BEXT_DATE, BEXT_TIME);
+    String time = all.substring(BEXT_TIME, BEXT_UNTIL);
+    return date.matches("\\d{4}.\\d\\d.\\d\\d") && time.matches("\\d\\d.\\d\\d.\\d\\d")
+        ? date.replaceAll("\\D", "-") + "T" + time.replaceAll("\\D", ":")
+        : "";
   }
 
   private static long dataLength(long claimed, long wide, long there, List<String> warnings) {
@@ -127,6 +144,7 @@ final class WavReader {
       SampleFormat format,
       long from,
       long length,
+      String started,
       List<String> warnings) {
     if (length < format.frameBytes()) {
       throw new Trouble.BadFile(name, "has a header but no samples");
@@ -155,6 +173,7 @@ final class WavReader {
             channel.close();
           }
         },
+        started,
         warnings);
   }
 

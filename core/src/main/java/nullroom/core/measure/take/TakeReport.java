@@ -25,6 +25,11 @@ public record TakeReport(
   /** A louder or softer passage differs by more than that (close), or clearly (fail). */
   public static final double JUMP_LU = 6;
 
+  /** One microphone on two channels, coded or not; two that stand together go apart by more. */
+  private static final double SAME = 0.9995;
+
+  private static final double SAME_PEAK = 0.01;
+
   private static final double PASSAGE_SECONDS = 10;
   private static final double HOP_SECONDS = 0.1;
   private static final double GATE_UNDER_INTEGRATED_LU = 20;
@@ -41,6 +46,14 @@ public record TakeReport(
   /** Largest true peak of any channel. */
   public double truePeak() {
     return channels.stream().mapToDouble(TakeChannel::truePeak).max().orElse(0);
+  }
+
+  /** Whether the first two channels hold the same. */
+  public boolean alike() {
+    return correlation.isPresent()
+        && correlation.getAsDouble() > SAME
+        && Math.abs(channels.get(0).peak() - channels.get(1).peak())
+            <= SAME_PEAK * channels.getFirst().peak();
   }
 
   /** Whether the first two channels are of opposite polarity. */
