@@ -3,6 +3,7 @@ package nullroom.app.control;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.function.Consumer;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.stage.FileChooser;
 
@@ -12,37 +13,45 @@ public final class FilePick {
 
   /** A button that hands over the file chosen. */
   public static Button button(Consumer<Path> open) {
-    Button button = new Button("Open a file…");
-    button.setOnAction(e -> {
-      FileChooser chooser = new FileChooser();
-      chooser.setTitle("Open a recording");
-      chooser
-          .getExtensionFilters()
-          .addAll(
-              new FileChooser.ExtensionFilter(
-                  "Sound and film",
-                  "*.wav",
-                  "*.WAV",
-                  "*.aif",
-                  "*.aiff",
-                  "*.flac",
-                  "*.ogg",
-                  "*.opus",
-                  "*.mp3",
-                  "*.MP3",
-                  "*.m4a",
-                  "*.M4A",
-                  "*.aac",
-                  "*.mp4",
-                  "*.MP4",
-                  "*.mov",
-                  "*.MOV"),
-              new FileChooser.ExtensionFilter("All files", "*.*"));
-      File file = chooser.showOpenDialog(button.getScene().getWindow());
-      if (file != null) {
-        open.accept(file.toPath());
-      }
-    });
+    return button("Open a file…", open);
+  }
+
+  /** The same with other words on it. */
+  public static Button button(String words, Consumer<Path> open) {
+    Button button = new Button(words);
+    button.setOnAction(e -> choose(button, open));
     return button;
+  }
+
+  /** Lets a file be chosen, over the window of a node. */
+  public static void choose(Node owner, Consumer<Path> open) {
+    FileChooser chooser = new FileChooser();
+    chooser.setTitle("Open a recording");
+    chooser
+        .getExtensionFilters()
+        .addAll(
+            new FileChooser.ExtensionFilter(
+                "Sound and film",
+                "*.wav",
+                "*.WAV",
+                "*.aif",
+                "*.aiff",
+                "*.flac",
+                "*.ogg",
+                "*.opus",
+                "*.mp3",
+                "*.MP3",
+                "*.m4a",
+                "*.M4A",
+                "*.aac",
+                "*.mp4",
+                "*.MP4",
+                "*.mov",
+                "*.MOV"),
+            new FileChooser.ExtensionFilter("All files", "*.*"));
+    File file = chooser.showOpenDialog(owner.getScene().getWindow());
+    if (file != null) {
+      open.accept(file.toPath());
+    }
   }
 }

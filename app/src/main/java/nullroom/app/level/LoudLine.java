@@ -1,5 +1,6 @@
 package nullroom.app.level;
 
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -130,6 +131,19 @@ public final class LoudLine {
         (kept, progress) ->
             new Spoken(
                 kept.simulated(), TakeMeter.measure(SampleSource.of(kept.samples()), progress)),
+        this::done);
+  }
+
+  /** The same by a file in which the loudest line is spoken, at the gain of now. */
+  public void open(Path file) {
+    reading.set(Optional.empty());
+    result.set(Optional.empty());
+    watching = Optional.empty();
+    context.stream(
+        "Listening to " + file.getFileName(),
+        file,
+        "loud-line",
+        (kept, sound, progress) -> new Spoken(false, TakeMeter.measure(sound, progress)),
         this::done);
   }
 

@@ -7,6 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.FigureTable;
+import nullroom.app.control.FilePick;
 import nullroom.app.control.Row;
 import nullroom.app.control.TakePlot;
 import nullroom.app.control.WhileShown;
@@ -56,7 +57,10 @@ final class LoudLinePage {
     VBox.setVgrow(course, Priority.ALWAYS);
     node.getStyleClass().add("pictures");
     dial = new KnobRow(level, context).node();
-    controls = new VBox(6, new Row(start, turn, lock), dial);
+    Button open = FilePick.button("… from a file", model::open);
+    open.setId("loud-line-file");
+    open.disableProperty().bind(context.work().runningProperty());
+    controls = new VBox(6, new Row(start, open, turn, lock), dial);
     WhileShown.follow(
         node,
         this::refresh,

@@ -1,9 +1,11 @@
 package nullroom.app.listen;
 
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import nullroom.app.control.BandName;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
@@ -15,6 +17,7 @@ import nullroom.core.book.RoomBook;
 import nullroom.core.book.Suspect;
 import nullroom.core.measure.noise.Culprits;
 import nullroom.core.measure.noise.Scale;
+import nullroom.core.measure.noise.Switching;
 import nullroom.core.plan.Quantity;
 import nullroom.core.plan.Why;
 import nullroom.core.plan.Why.Input;
@@ -119,11 +122,67 @@ public final class CulpritModel {
         "Listening to the " + suspect.name() + (on ? ", on" : ", off"),
         AudioDevice.Prompt.QUIET,
         ListenModel.SECONDS,
-        suspect.name().replaceAll("[^\\w-]", "-") + (on ? "-on" : "-off"),
+        stem(suspect) + (on ? "-on" : "-off"),
         (sound, progress) ->
             Suspect.Heard.of(
                 sound.name(), SampleSource.of(sound.samples()), book.chain(sound.simulated())),
         heard -> keep(suspect.name(), on, heard));
+  }
+
+  /** The same by a file; nobody said what it was made with. */
+  public void open(Path file, Suspect suspect, boolean on) {
+    context.open(
+        "Listening to " + file.getFileName(),
+        file,
+        stem(suspect) + (on ? "-on" : "-off"),
+        (sound, progress) ->
+            Suspect.Heard.of(sound.name(), SampleSource.of(sound.samples()), Optional.empty()),
+        heard -> keep(suspect.name(), on, heard));
+  }
+
+  /**
+   * By one file in which it is switched on or off: the moments are found.
+   *
+   * @throws Trouble.BadSound later, as a message, where nothing is switched
+   */
+  public void open(Path file, Suspect suspect) {
+    context.open(
+        "Looking for the switch in " + file.getFileName(),
+        file,
+        stem(suspect) + "-switched",
+        (sound, progress) ->
+            new Switched(
+                sound.name(),
+                Switching.of(sound.samples())
+                    .orElseThrow(() ->
+                        new Trouble.BadSound(
+                            sound.name(),
+                            "nothing is switched in it: leave five seconds on and five off, with nothing else changed"))),
+        found -> keep(suspect, found));
+  }
+
+  private record Switched(String sound, Switching switching) {}
+
+  private void keep(Suspect suspect, Switched found) {
+    Suspect.Heard on =
+        new Suspect.Heard(found.sound(), found.switching().onDbfs(), Optional.empty());
+    Suspect.Heard off =
+        new Suspect.Heard(found.sound(), found.switching().offDbfs(), Optional.empty());
+    edit(
+        "Hear the " + suspect.name() + " switched",
+        l -> l.withSuspect(suspect.name(), s -> s.withOn(on).withOff(off)));
+    context
+        .work()
+        .say(
+            "Switched at "
+                + found.switching().switchedSeconds().stream()
+                    .map(t -> Figures.say("%.1f s", t))
+                    .collect(Collectors.joining(", "))
+                + ": the louder part counts as on.");
+  }
+
+  private static String stem(Suspect suspect) {
+    return suspect.name().replaceAll("[^\\w-]", "-");
   }
 
   private void keep(String name, boolean on, Suspect.Heard heard) {

@@ -1,14 +1,19 @@
 package nullroom.app.listen;
 
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
+import nullroom.app.control.FilePick;
 import nullroom.app.control.LevelRows;
 import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
@@ -102,7 +107,14 @@ final class CulpritView {
     Button remove = new Button("acquit");
     remove.getStyleClass().add("plain");
     remove.setOnAction(e -> context.work().attempt(() -> model.remove(suspect), this::refresh));
-    return new Row(name, hear(suspect, true), hear(suspect, false), place(suspect), off, remove);
+    return new Row(
+        name,
+        hear(suspect, true),
+        hear(suspect, false),
+        files(suspect),
+        place(suspect),
+        off,
+        remove);
   }
 
   private Button hear(Suspect suspect, boolean on) {
@@ -113,6 +125,25 @@ final class CulpritView {
     button.setOnAction(e -> model.listen(suspect, on));
     button.disableProperty().bind(context.work().runningProperty());
     return button;
+  }
+
+  private MenuButton files(Suspect suspect) {
+    MenuButton button = new MenuButton("from a file");
+    button.setId("file-" + suspect.name());
+    button
+        .getItems()
+        .setAll(
+            pick(button, "of it on", file -> model.open(file, suspect, true)),
+            pick(button, "of it off", file -> model.open(file, suspect, false)),
+            pick(button, "in which it is switched", file -> model.open(file, suspect)));
+    button.disableProperty().bind(context.work().runningProperty());
+    return button;
+  }
+
+  private static MenuItem pick(MenuButton owner, String words, Consumer<Path> open) {
+    MenuItem item = new MenuItem(words);
+    item.setOnAction(e -> FilePick.choose(owner, open));
+    return item;
   }
 
   /** Where it stands, as seen from the microphone. */

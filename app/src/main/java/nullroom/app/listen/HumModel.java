@@ -1,5 +1,6 @@
 package nullroom.app.listen;
 
+import java.nio.file.Path;
 import java.util.Optional;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
@@ -36,12 +37,25 @@ public final class HumModel {
         "hum-test",
         (sound, progress) ->
             NoiseMeter.measure(SampleSource.of(sound.samples()), progress).getFirst().mains(),
-        closed ->
-            context
-                .session()
-                .edit(
-                    "Test the hum",
-                    b -> b.with(b.listening().with(new HumTest(way, open, closed)))));
+        closed -> keep(way, open, closed));
+  }
+
+  /** The same by a file that was recorded so. */
+  public void open(Path file, HumTest.Way way) {
+    Optional<MainsHum> open = hum();
+    context.open(
+        "Listening to " + file.getFileName(),
+        file,
+        "hum-test",
+        (sound, progress) ->
+            NoiseMeter.measure(SampleSource.of(sound.samples()), progress).getFirst().mains(),
+        closed -> keep(way, open, closed));
+  }
+
+  private void keep(HumTest.Way way, Optional<MainsHum> open, Optional<MainsHum> closed) {
+    context
+        .session()
+        .edit("Test the hum", b -> b.with(b.listening().with(new HumTest(way, open, closed))));
   }
 
   /** What the hum and its test say. */

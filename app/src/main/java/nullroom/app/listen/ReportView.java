@@ -216,14 +216,17 @@ final class ReportView {
     Label caution =
         new Label("Speakers and phantom power off before you unplug; same gain as before.");
     caution.getStyleClass().add("caution");
-    Row row = new Row(new Label("Hum:"), covered, unplugged, caution);
+    Button file =
+        FilePick.button("… from a file", chosen -> model.hum().open(chosen, HumTest.Way.COVERED));
+    file.setId("hum-file");
+    Row row = new Row(new Label("Hum:"), covered, unplugged, file, caution);
     Runnable show =
         () -> {
           shown(row, model.hum().hum().isPresent());
         };
     WhileShown.follow(row, show, context.session().bookProperty());
     show.run();
-    for (Button button : List.of(covered, unplugged)) {
+    for (Button button : List.of(covered, unplugged, file)) {
       button.disableProperty().bind(context.work().runningProperty());
     }
     return row;

@@ -1,10 +1,12 @@
 package nullroom.app.listen;
 
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Trouble;
+import nullroom.core.acoustics.Capture;
 import nullroom.core.book.NoiseMeasurement;
 import nullroom.core.book.RoomBook;
 import nullroom.core.book.Suspect;
@@ -79,22 +81,38 @@ public final class SpotModel {
     if (name.isEmpty()) {
       throw new Trouble.BadField("spot", "name the place, such as “under the slope”");
     }
-    RoomBook book = book();
-    String now = context.now();
     context.record(
         "Listening at " + name,
         AudioDevice.Prompt.QUIET,
         ListenModel.SECONDS,
         "spot",
-        (sound, progress) ->
-            NoiseMeasurement.of(
-                sound.name(),
-                new NoiseMeasurement.Taken(now, sound.simulated(), name, off(book)),
-                SampleSource.of(sound.samples()),
-                book.chain(sound.simulated()),
-                book.listening().calibration(),
-                progress),
+        measure(name, book().chain(false), book().chain(true)),
         this::keep);
+  }
+
+  /** The same by a file of the quiet there, of which nobody said what it was made with. */
+  public void open(Path file, String place) {
+    String name = place.isBlank() ? String.valueOf(file.getFileName()) : place.strip();
+    context.open(
+        "Listening to " + file.getFileName(),
+        file,
+        "spot",
+        measure(name, Optional.empty(), Optional.empty()),
+        this::keep);
+  }
+
+  private StationContext.Measurement<NoiseMeasurement> measure(
+      String name, Optional<Capture> own, Optional<Capture> acted) {
+    RoomBook book = book();
+    String now = context.now();
+    return (sound, progress) ->
+        NoiseMeasurement.of(
+            sound.name(),
+            new NoiseMeasurement.Taken(now, sound.simulated(), name, off(book)),
+            SampleSource.of(sound.samples()),
+            sound.simulated() ? acted : own,
+            book.listening().calibration(),
+            progress);
   }
 
   static List<String> off(RoomBook book) {

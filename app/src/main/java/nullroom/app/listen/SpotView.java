@@ -12,6 +12,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.BandPlot;
 import nullroom.app.control.Choice;
+import nullroom.app.control.FilePick;
 import nullroom.app.control.LevelRows;
 import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
@@ -110,7 +111,11 @@ final class SpotView {
     hear.getStyleClass().add("action");
     hear.setOnAction(e -> context.work().attempt(() -> model.listen(place.getText()), () -> {}));
     hear.disableProperty().bind(context.work().runningProperty());
-    Row row = new Row(place, hear);
+    Button file =
+        FilePick.button("… or from a file", chosen -> model.open(chosen, place.getText()));
+    file.setId("spot-file");
+    file.disableProperty().bind(context.work().runningProperty());
+    Row row = new Row(place, hear, file);
     Choice<String> which =
         new Choice<>("spot-choice", "a place heard", List.of(), name -> name, name -> {});
     Button record = new Button("Record there");
