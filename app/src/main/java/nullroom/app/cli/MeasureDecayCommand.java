@@ -13,7 +13,7 @@ import nullroom.core.Keyed;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.altered.Alteration;
-import nullroom.core.measure.altered.BentDecay;
+import nullroom.core.measure.decay.BentDecay;
 import nullroom.core.measure.decay.BlindDecay;
 import nullroom.core.measure.decay.DecayAnalysis;
 import nullroom.core.measure.decay.DecayReport;

@@ -1,8 +1,6 @@
 package nullroom.app.listen;
 
 import java.nio.file.Path;
-import java.util.Collections;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -10,7 +8,6 @@ import java.util.OptionalDouble;
 import java.util.concurrent.Executor;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
-import nullroom.app.control.BandName;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationText;
 import nullroom.core.Figures;
@@ -20,9 +17,6 @@ import nullroom.core.acoustics.Capture;
 import nullroom.core.book.NoiseMeasurement;
 import nullroom.core.book.RoomBook;
 import nullroom.core.measure.altered.Alteration;
-import nullroom.core.measure.noise.Intrusion;
-import nullroom.core.measure.noise.NoiseReport;
-import nullroom.core.measure.noise.Tone;
 import nullroom.core.plan.Margin;
 import nullroom.core.predict.Heard;
 import nullroom.core.predict.Origin;
@@ -240,63 +234,16 @@ public final class ListenModel {
   private String report() {
     return measurement()
         .map(n ->
-            level(n)
+            Words.level(n)
                 + ". "
                 + howKnown(n)
                 + " "
                 + n.taken().replace('T', ' ')
                 + "."
-                + found(n)
+                + Words.found(n, hum)
                 + Alteration.remedies(n.altered()))
         .orElse(
             "Switch off what you can, keep still, and listen for ten seconds, or drop a recording of the quiet room here.");
-  }
-
-  private static String level(NoiseMeasurement n) {
-    OptionalDouble inAir = n.laeqDbSpl();
-    if (inAir.isEmpty()) {
-      return Words.level(n.report().laeqDbfs().orElseThrow(), Optional.empty()) + ", relative only";
-    }
-    return Figures.say("%.0f dBA%s", inAir.getAsDouble(), Words.giveOrTake(n.scale()))
-        + n.nc()
-            .map(nc ->
-                Figures.say(", NC-%d decided at %s", nc.rating(), BandName.of(nc.decidingBandHz())))
-            .orElse("");
-  }
-
-  /** What stands out of the noise, each with where to look for it. */
-  private String found(NoiseMeasurement n) {
-    StringBuilder found = new StringBuilder();
-    NoiseReport r = n.report();
-    if (r.rumbles()) {
-      found.append(
-          Figures.say(
-              " Most of it is rumble: C is %.0f dB over A. Look for traffic, a fan, a stand on boards; the microphone's low cut takes it.",
-              r.cMinusADb().orElseThrow()));
-    }
-    found.append(hum.words());
-    r.tones().stream()
-        .filter(t -> !t.mains())
-        .max(Comparator.comparingDouble(Tone::prominenceDb))
-        .ifPresent(t ->
-            found.append(
-                Figures.say(
-                    " A tone at %.0f Hz stands out by %.0f dB: look for a fan, a pump or a charger.",
-                    t.frequencyHz(), t.prominenceDb())));
-    if (!r.intrusions().isEmpty()) {
-      Intrusion worst =
-          Collections.max(r.intrusions(), Comparator.comparingDouble(Intrusion::riseDb));
-      found.append(
-          Figures.say(
-              " %s broke in, the worst after %.1f s by %.0f dB: listen again without it.",
-              r.intrusions().size() == 1 ? "One sound" : r.intrusions().size() + " sounds",
-              worst.startSeconds(),
-              worst.riseDb()));
-    }
-    if (r.clippedSamples() > 0) {
-      found.append(" It clips: turn the gain down and listen again.");
-    }
-    return found.toString();
   }
 
   private String sayFigure() {

@@ -7,7 +7,7 @@ import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.altered.AlterationMeter;
-import nullroom.core.measure.altered.BentDecay;
+import nullroom.core.measure.decay.BentDecay;
 import nullroom.core.measure.decay.DecayAnalysis;
 import nullroom.core.measure.decay.DecayReport;
 import nullroom.core.predict.Statistics;

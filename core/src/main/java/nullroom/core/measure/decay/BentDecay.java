@@ -1,10 +1,10 @@
-package nullroom.core.measure.altered;
+package nullroom.core.measure.decay;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import nullroom.core.Figures;
-import nullroom.core.measure.decay.DecayReport;
+import nullroom.core.measure.altered.Alteration;
 
 /**
  * A gain that comes up while a room dies away: the decay begins slower than it goes on, in all
