@@ -205,7 +205,6 @@ final class MeasureLevelCommand implements Callable<Integer> {
             written.bitRate().isPresent()
                 ? OptionalDouble.of(written.bitRate().getAsDouble() / 1000)
                 : OptionalDouble.empty())
-        .put("statedSampleRateHz", written.statedRateHz())
         .put("started", written.started().isEmpty() ? null : written.started())
         .put("channelsAlike", report.alike());
   }

@@ -29,7 +29,7 @@ class SimulateTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"response", "claps", "sweep", "noise", "voice"})
+  @ValueSource(strings = {"response", "claps", "sweep", "noise", "voice", "clip"})
   void theSameSeedGivesTheIdenticalFileAndAnotherDoesNot(String what) throws IOException {
     Path room = RoomFile.in(folder);
     JsonNode said =

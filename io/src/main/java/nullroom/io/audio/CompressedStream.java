@@ -233,7 +233,6 @@ final class CompressedStream implements SoundStream {
         lossless || rate <= 0 ? OptionalDouble.empty() : OptionalDouble.of(rate),
         bitDepth(),
         sampleRateHz(),
-        coded.sample_rate(),
         started());
   }
 

@@ -292,14 +292,14 @@ public final class AlterationMeter {
                     1000 * share))
             : Optional.empty();
     Optional<String> islands =
-        edged && spectra.rangeDb() > PAUSE_DB
+        spectra.rangeDb() > PAUSE_DB
             ? spectra
                 .quiet()
-                .filter(QuietTexture::isWorkedOn)
+                .filter(q -> q.isCoded() || edged && q.isWorkedOn())
                 .map(q ->
                     Figures.say(
-                        "under the edge of the spectrum islands of tones come and go in the quietest moments (neighbouring lines follow one another by %.2f, in noise by 0.27)",
-                        q.beside()))
+                        "islands of tones come and go in the quietest moments%s: neighbouring lines of the highs follow one another by %.2f, in noise by 0.26",
+                        edged ? " under the edge of the spectrum" : "", q.high()))
             : Optional.empty();
     return holes
         .or(() -> islands)

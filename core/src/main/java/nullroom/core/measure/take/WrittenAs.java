@@ -14,16 +14,10 @@ import nullroom.core.Figures;
  * @param bitRate bits a second of a lossy coding; empty where that does not matter or is not said
  * @param bits of a sample; empty where the coding keeps none
  * @param sampleRateHz at which it is decoded
- * @param statedRateHz that its header states
  * @param started local or universal time at which it says it began; empty where it does not
  */
 public record WrittenAs(
-    String coder,
-    OptionalDouble bitRate,
-    OptionalInt bits,
-    double sampleRateHz,
-    double statedRateHz,
-    String started) {
+    String coder, OptionalDouble bitRate, OptionalInt bits, double sampleRateHz, String started) {
   private static final double LEAST_RATE_HZ = 44_100;
   private static final int LEAST_BITS = 16;
 
@@ -37,7 +31,7 @@ public record WrittenAs(
   /** Samples alone, as a WAV file keeps them. */
   public static WrittenAs plain(int bits, double sampleRateHz, String started) {
     return new WrittenAs(
-        "PCM", OptionalDouble.empty(), OptionalInt.of(bits), sampleRateHz, sampleRateHz, started);
+        "PCM", OptionalDouble.empty(), OptionalInt.of(bits), sampleRateHz, started);
   }
 
   /** In a few words: "MP3, 128 kbit/s, 44.1 kHz". */
@@ -75,12 +69,6 @@ public record WrittenAs(
           "Only "
               + bits.getAsInt()
               + " bits a sample: choose 24, or 16 at least, on the recorder.");
-    }
-    if (statedRateHz != sampleRateHz) {
-      all.add(
-          Figures.say(
-              "Its header states %.0f samples a second and its sound has %.0f: some programs will play it at the wrong pitch.",
-              statedRateHz, sampleRateHz));
     }
     if (channels > 1 && alike) {
       all.add(

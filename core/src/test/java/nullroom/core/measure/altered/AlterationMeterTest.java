@@ -251,6 +251,36 @@ class AlterationMeterTest {
   }
 
   @Test
+  @DisplayName("a gain that recovers by little is seen where all pauses rise together")
+  void risesTogether() {
+    double[] x = claps(3e-3, 0.3);
+    double[] y = x.clone();
+    double[] other = x.clone();
+    for (int k = 0; k < x.length; k++) {
+      double since = (k % (2 * RATE)) / (double) RATE - 0.5;
+      y[k] *= Math.pow(10, since > 0 ? -4 * Math.exp(-since / 0.5) / 20 : 0);
+      int pause = k / (2 * RATE); // one pause rises, the next falls
+      double slope = (pause % 2 == 0 ? 1 : -1) * 4 * (1 - Math.exp(-Math.max(0, since) / 0.5));
+      other[k] *= Math.pow(10, slope / 20);
+    }
+    assertThat(kinds(y)).containsExactly(Alteration.Kind.AUTOMATIC_GAIN);
+    assertThat(found(y).getFirst().evidence()).contains("laid over one another");
+    assertThat(found(other)).isEmpty();
+    assertThat(found(x)).isEmpty();
+  }
+
+  @Test
+  @DisplayName("islands under an edge are a coder's, not noise reduction")
+  void coder() {
+    double[] x = talk(30, 0.3, 12);
+    double[] y =
+        spectral(x, (power, bin, frame) -> bin > 400 ? 0 : power > 3e-4 || bin < 100 ? 1 : 0.02);
+    assertThat(kinds(y))
+        .contains(Alteration.Kind.BAND_LIMIT)
+        .doesNotContain(Alteration.Kind.NOISE_REDUCTION);
+  }
+
+  @Test
   @DisplayName("of a moment, of silence and of one sample nothing is said")
   void little() {
     assertThat(found(new double[] {0.1})).isEmpty();

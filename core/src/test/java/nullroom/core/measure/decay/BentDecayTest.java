@@ -1,0 +1,70 @@
+package nullroom.core.measure.decay;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Random;
+import nullroom.core.acoustics.Octave;
+import nullroom.core.measure.altered.Alteration;
+import nullroom.core.signal.Samples;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Exponential decays of noise, untouched, and through a compressor of known law. */
+class BentDecayTest {
+  private static final int RATE = 48_000;
+
+  private static double[] claps(double seconds, long seed) {
+    double[] x = new double[10 * RATE];
+    Random random = new Random(seed);
+    for (int k = 0; k < x.length; k++) {
+      int since = k % (2 * RATE) - RATE / 4;
+      double decay = since < 0 ? 0 : Math.pow(10, -3.0 * since / RATE / seconds);
+      x[k] = (0.4 * decay + 2e-6) * random.nextGaussian();
+    }
+    return x;
+  }
+
+  /** Holds what lies over a threshold down by a ratio; comes up again with a time constant. */
+  private static double[] compressed(double[] x, double thresholdDb, double ratio, double release) {
+    double[] y = new double[x.length];
+    double envelope = 0;
+    double down = Math.exp(-1 / (release * RATE));
+    for (int k = 0; k < x.length; k++) {
+      double size = Math.abs(x[k]);
+      envelope = Math.max(size, envelope * down);
+      double over = 20 * Math.log10(envelope + 1e-9) - thresholdDb;
+      y[k] = x[k] * Math.pow(10, -Math.max(0, over) * (1 - 1 / ratio) / 20);
+    }
+    return y;
+  }
+
+  private static List<Alteration> found(double[] x) {
+    DecayReport report = DecayAnalysis.ofImpulses(new Samples(x, RATE), Octave.ALL);
+    assertThat(report.takes()).isPositive();
+    return BentDecay.with(List.of(), report, x.length / (double) RATE);
+  }
+
+  @ParameterizedTest(name = "{0} s")
+  @DisplayName("an untouched decay is straight, in dead rooms and live ones")
+  @ValueSource(doubles = {0.1, 0.2, 0.4, 0.7, 1.2})
+  void untouched(double seconds) {
+    for (long seed = 1; seed <= 3; seed++) {
+      assertThat(found(claps(seconds, seed))).isEmpty();
+    }
+  }
+
+  @ParameterizedTest(name = "{0} s, over {1} dB, {2} to one, back in {3} s")
+  @DisplayName("a gain that comes up while the room dies away bends it the other way")
+  @CsvSource({"0.6, -35, 4, 0.05", "0.9, -30, 6, 0.08", "0.4, -35, 8, 0.04"})
+  void bent(double seconds, double threshold, double ratio, double release) {
+    assertThat(found(compressed(claps(seconds, 2), threshold, ratio, release)))
+        .singleElement()
+        .satisfies(a -> {
+          assertThat(a.kind()).isEqualTo(Alteration.Kind.AUTOMATIC_GAIN);
+          assertThat(a.evidence()).contains("no room does that");
+        });
+  }
+}
