@@ -39,6 +39,7 @@ class MeasureLevelTest {
             "durationSeconds",
             "sampleRateHz",
             "bitDepth",
+            "written",
             "peakDbfs",
             "truePeakDbtp",
             "rmsDbfs",

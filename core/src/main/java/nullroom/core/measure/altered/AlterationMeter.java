@@ -179,7 +179,10 @@ public final class AlterationMeter {
         gate.isPresent() || edge.isPresent() ? Optional.empty() : noiseReduction();
     gate.ifPresent(all::add);
     if (gate.isEmpty()) { // else what opens and shuts would be taken for it
-      AutomaticGain.of(spectra.octaveLevels(), spectra.secondsPerBlock()).ifPresent(all::add);
+      AutomaticGain.of(spectra.octaveLevels(), spectra.secondsPerBlock())
+          .or(() ->
+              HeldDown.of(spectra.octaveLevels(), spectra.asideLevels(), spectra.secondsPerBlock()))
+          .ifPresent(all::add);
     }
     reduced.ifPresent(all::add);
     limiter().ifPresent(all::add);

@@ -16,6 +16,13 @@ final class SpectraSeen {
   /** Octaves from 250 Hz on that automatic gain moves alike. */
   static final int OCTAVES = 6;
 
+  /** Bands beside the voice: under its pitch, and over its hisses. */
+  static final int ASIDE = 4;
+
+  private static final double[] ASIDE_FROM_HZ = {24, 8000, 10_500, 13_000};
+  private static final double[] ASIDE_TO_HZ = {68, 10_500, 13_000, 15_500};
+  private static final double MOST_OF_RATE = 0.48;
+
   private static final double FIRST_OCTAVE_HZ = 250;
   private static final double BLOCK_SECONDS = 0.043;
   private static final int GROUP = 16;
@@ -43,6 +50,7 @@ final class SpectraSeen {
   private int filled;
   private final double[] mean;
   private final Frames octaves = new Frames(OCTAVES);
+  private final Frames aside = new Frames(ASIDE);
   private final PriorityQueue<Quiet> quietest =
       new PriorityQueue<>(Comparator.comparingDouble((Quiet q) -> -q.level()));
   private long holes;
@@ -105,6 +113,7 @@ final class SpectraSeen {
     }
     blocks++;
     octaves.add(octaves());
+    aside.add(aside());
     if (sum > 1e-15) {
       holes();
       loudest = Math.max(loudest, Decibels.ofEnergy(sum));
@@ -117,6 +126,17 @@ final class SpectraSeen {
     for (int o = 0; o < OCTAVES; o++) {
       double centre = FIRST_OCTAVE_HZ * Math.pow(2, o);
       all[o] = band(centre / Math.sqrt(2), centre * Math.sqrt(2));
+    }
+    return all;
+  }
+
+  private double[] aside() {
+    double[] all = new double[ASIDE];
+    for (int b = 0; b < ASIDE; b++) {
+      all[b] =
+          ASIDE_TO_HZ[b] < MOST_OF_RATE * rate
+              ? band(ASIDE_FROM_HZ[b], ASIDE_TO_HZ[b] + hz(1))
+              : Double.NaN;
     }
     return all;
   }
@@ -180,6 +200,11 @@ final class SpectraSeen {
   /** Levels of octaves, a row for each block. */
   Frames octaveLevels() {
     return octaves;
+  }
+
+  /** Levels of the bands beside the voice, a row for each block. */
+  Frames asideLevels() {
+    return aside;
   }
 
   /** Share of the groups of bins that are holes. */
