@@ -94,7 +94,14 @@ public record Ladder(Heard heard, List<Rung> rungs, List<Bracket> brackets, Verd
     rungs.add(
         new Rung(
             "peak target", -targets.safeDb(), Group.TARGET, Origin.Kind.ASSUMED, reasons::target));
-    rungs.add(new Rung("voice", voice, Group.VOICE, basis.voice().origin().kind(), reasons::voice));
+    Origin.Kind spoken = basis.voice().origin().kind();
+    rungs.add(
+        new Rung(
+            spoken == Origin.Kind.ASSUMED ? "voice" : "your voice",
+            voice,
+            Group.VOICE,
+            spoken,
+            reasons::voice));
     if (heard.hasLate()) {
       rungs.add(new Rung("late room", late, Group.ROOM, basis.decay().kind(), reasons::late));
     }

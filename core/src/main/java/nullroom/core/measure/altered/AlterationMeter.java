@@ -10,6 +10,7 @@ import nullroom.core.Figures;
 import nullroom.core.Progress;
 import nullroom.core.measure.Frames;
 import nullroom.core.signal.SampleSource;
+import nullroom.core.signal.Sums;
 
 /**
  * Looks for what was done to one channel of a sound after the microphone. Each test asks for
@@ -21,6 +22,9 @@ public final class AlterationMeter {
   private static final double SHORT_SECONDS = 0.005;
   private static final double SILENT = 1e-9;
   private static final double SAME = 1 - 1e-5;
+
+  /** Only what comes so near to the largest so far can be at the ceiling. */
+  private static final double NEAR_TOP = 0.96;
 
   /** So many samples on end at one height were cut off, not held down. */
   private static final int CUT_OFF = 3;
@@ -60,8 +64,7 @@ public final class AlterationMeter {
   private final Frames levels = new Frames(3);
 
   private final int frame;
-  private double sum;
-  private double peak;
+  private double largest;
   private int inFrame;
   private final double[] inside;
   private long samples;
@@ -124,30 +127,35 @@ public final class AlterationMeter {
   /** The next samples. */
   public void add(double[] block, int length) {
     spectra.add(block, length);
-    for (int k = 0; k < length; k++) {
-      double x = Math.abs(block[k]);
-      inside[inFrame] = x;
-      sum += x * x;
-      peak = Math.max(peak, x);
-      if (++inFrame == frame) {
-        levels.add(
-            Decibels.ofEnergy(2 * sum / frame + SILENT * SILENT),
-            Decibels.ofAmplitude(peak + SILENT),
-            flat());
-        sum = 0;
-        peak = 0;
+    int taken = 0;
+    while (taken < length) {
+      int n = Math.min(length - taken, frame - inFrame);
+      System.arraycopy(block, taken, inside, inFrame, n);
+      taken += n;
+      inFrame += n;
+      if (inFrame == frame) {
+        endFrame();
         inFrame = 0;
       }
     }
     samples += length;
   }
 
+  private void endFrame() {
+    double peak = Sums.peak(inside, 0, frame);
+    largest = Math.max(largest, peak);
+    levels.add(
+        Decibels.ofEnergy(2 * Sums.ofSquares(inside, 0, frame) / frame + SILENT * SILENT),
+        Decibels.ofAmplitude(peak + SILENT),
+        peak > NEAR_TOP * largest ? flat(peak) : 0);
+  }
+
   /** The longest run of samples as large as the frame's largest. */
-  private int flat() {
+  private int flat(double peak) {
     int longest = 0;
     int run = 0;
     for (double x : inside) {
-      run = x >= SAME * peak ? run + 1 : 0;
+      run = Math.abs(x) >= SAME * peak ? run + 1 : 0;
       longest = Math.max(longest, run);
     }
     return longest;

@@ -88,10 +88,13 @@ final class SpectraSeen {
   }
 
   void add(double[] samples, int length) {
-    int size = ring.length;
-    for (int k = 0; k < length; k++) {
-      ring[filled++] = samples[k];
-      if (filled == size) {
+    int taken = 0;
+    while (taken < length) {
+      int n = Math.min(length - taken, ring.length - filled);
+      System.arraycopy(samples, taken, ring, filled, n);
+      taken += n;
+      filled += n;
+      if (filled == ring.length) {
         block();
         filled = 0;
       }

@@ -50,6 +50,8 @@ public record Clip(
   private static final double SHORT_QUIET_SECONDS = 3;
   private static final int FEW_CLAPS = 3;
 
+  private static final double MOST_CLAPS_SECONDS = 20;
+
   /** Pauses between words, where nothing else is quiet. */
   private static final double LEAST_PAUSES_SECONDS = 1;
 
@@ -149,9 +151,16 @@ public record Clip(
     return new Samples(all, first.sampleRateHz(), first.largestAmplitude());
   }
 
-  /** All series of claps, with what lies between left out. */
+  /** The series of claps, with what lies between left out; more than so much tells no more. */
   private static Optional<Samples> claps(Samples sound, List<ClipPart> parts) {
-    List<Samples> series = cut(sound, parts, ClipPart.Kind.CLAPS);
+    List<Samples> series = new ArrayList<>();
+    double seconds = 0;
+    for (Samples one : cut(sound, parts, ClipPart.Kind.CLAPS)) {
+      if (seconds < MOST_CLAPS_SECONDS) {
+        series.add(one);
+        seconds += one.seconds();
+      }
+    }
     return series.isEmpty() ? Optional.empty() : Optional.of(joined(series));
   }
 

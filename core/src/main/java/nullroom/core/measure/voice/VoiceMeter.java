@@ -8,6 +8,7 @@ import nullroom.core.Decibels;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.take.SpeechActivity;
+import nullroom.core.signal.Biquads;
 import nullroom.core.signal.Butterworth;
 import nullroom.core.signal.Fft;
 import nullroom.core.signal.Samples;
@@ -26,6 +27,7 @@ public final class VoiceMeter {
   /** Share of the samples that lie over the crest. */
   private static final double OVER_CREST = 1e-4;
 
+  private static final int CLASSES = 1 << 16;
   private static final double SIBILANT_HZ = 5000;
   private static final double PLOSIVE_HZ = 120;
   private static final double MOMENT_SECONDS = 0.01;
@@ -128,7 +130,7 @@ public final class VoiceMeter {
     return octaves;
   }
 
-  private double moment(double[] x, nullroom.core.signal.Biquads filter) {
+  private double moment(double[] x, Biquads filter) {
     double[] y = new double[x.length];
     filter.filter(x, y, x.length);
     int step = (int) (MOMENT_SECONDS * rate);
@@ -139,12 +141,18 @@ public final class VoiceMeter {
     return Decibels.dbfs(most);
   }
 
+  /** The size that a share of the samples exceed, by counting to a part in so many of the peak. */
   private static double exceeded(double[] x, double share) {
-    double[] sizes = new double[x.length];
-    for (int i = 0; i < x.length; i++) {
-      sizes[i] = Math.abs(x[i]);
+    double peak = Math.max(LEAST, Sums.peak(x, 0, x.length));
+    int[] counts = new int[CLASSES + 1];
+    for (double v : x) {
+      counts[(int) (Math.abs(v) / peak * CLASSES)]++;
     }
-    Arrays.sort(sizes);
-    return sizes[(int) Math.min(sizes.length - 1.0, sizes.length * (1 - share))];
+    long left = (long) Math.ceil(share * x.length);
+    int k = CLASSES;
+    while (k > 0 && left > counts[k]) {
+      left -= counts[k--];
+    }
+    return (k + 0.5) / CLASSES * peak;
   }
 }
