@@ -97,6 +97,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
       out.print();
     } else {
       print(top, report, verdicts);
+      TakeChecks.ofOthers(report, input.channel, peakTarget).forEach(MeasureLevelCommand::print);
       warnings.forEach(w -> System.out.println("note: " + w));
     }
     return 0;
@@ -234,14 +235,16 @@ final class MeasureLevelCommand implements Callable<Integer> {
       line("speech", take.activeSpeechDbfs(), "dBFS while it is active");
       line("noise floor", take.noiseFloorDbfs(), "dBFS");
     }
-    for (TakeCheck v : verdicts) {
-      System.out.printf(
-          Locale.ROOT,
-          "%-5s %-15s %s%n",
-          v.outcome().name().toLowerCase(Locale.ROOT),
-          v.check(),
-          v.advice());
-    }
+    verdicts.forEach(MeasureLevelCommand::print);
+  }
+
+  private static void print(TakeCheck check) {
+    System.out.printf(
+        Locale.ROOT,
+        "%-5s %-15s %s%n",
+        check.outcome().name().toLowerCase(Locale.ROOT),
+        check.check(),
+        check.advice());
   }
 
   private static void line(String name, OptionalDouble figure, String unit) {

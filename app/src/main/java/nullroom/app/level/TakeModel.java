@@ -230,6 +230,7 @@ public final class TakeModel {
                         brief().map(t::of).orElse(t.report()),
                         peakTarget(),
                         brief()),
+                    TakeChecks.ofOthers(t.report(), 0, peakTarget()),
                     WholeTakeChecks.of(t.report(), brief()),
                     t.written().stream().map(w -> WholeTakeChecks.written(w, t.report())).toList(),
                     reverberation(t).stream().toList())
@@ -253,10 +254,9 @@ public final class TakeModel {
     List<Finding> all = new ArrayList<>();
     take.get()
         .ifPresent(t -> {
-          TakeChannel c = first(t);
-          all.addAll(clips(c.clips()));
-          c.dropouts().forEach(m -> all.add(finding("drop-out", m)));
-          c.faults().forEach(f -> all.add(finding(f.kind().label(), f.moment())));
+          for (int c = 0; c < t.report().channels().size(); c++) {
+            all.addAll(of(t.report().channels().get(c), c == 0 ? "" : " in channel " + (c + 1)));
+          }
           for (TakeReport.Jump j : t.report().jumps()) {
             String words = Figures.say("jump of %+.0f LU at %s", j.changeLu(), clock(j.seconds()));
             all.add(new Finding("jump", new Moment(j.seconds(), 0), words));
@@ -266,8 +266,17 @@ public final class TakeModel {
     return all;
   }
 
-  private static Finding finding(String kind, Moment moment) {
-    return new Finding(kind, moment, kind + " at " + clock(moment.startSeconds()));
+  private static List<Finding> of(TakeChannel channel, String where) {
+    List<Finding> all = new ArrayList<>();
+    clips(channel.clips())
+        .forEach(f -> all.add(new Finding(f.kind(), f.moment(), f.words() + where)));
+    channel.dropouts().forEach(m -> all.add(finding("drop-out", m, where)));
+    channel.faults().forEach(f -> all.add(finding(f.kind().label(), f.moment(), where)));
+    return all;
+  }
+
+  private static Finding finding(String kind, Moment moment, String where) {
+    return new Finding(kind, moment, kind + " at " + clock(moment.startSeconds()) + where);
   }
 
   /** Places that clip close to each other are one finding. */

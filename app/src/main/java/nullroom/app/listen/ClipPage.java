@@ -162,7 +162,8 @@ final class ClipPage {
         List.of("room noise", noise(clip), come(clip.quiet().isPresent())),
         List.of("ringing", ringing(clip), rung),
         List.of("voice", voice(), spoken),
-        List.of("loudest peaks", peaks(clip), spoken));
+        List.of("loudest peaks", peaks(clip), spoken),
+        List.of("hisses, pops", hisses(clip), spoken));
   }
 
   private String come(boolean there) {
@@ -200,6 +201,12 @@ final class ClipPage {
     return clip.voice()
         .map(VoiceReport::crestDb)
         .map(db -> Figures.say("%.0f dB over it", db))
+        .orElse("–");
+  }
+
+  private static String hisses(Clip clip) {
+    return clip.voice()
+        .map(v -> Figures.say("%+.0f, %+.0f dB to it", v.sibilantDb(), v.plosiveDb()))
         .orElse("–");
   }
 

@@ -10,6 +10,7 @@ import nullroom.core.acoustics.Capture;
 import nullroom.core.book.NoiseMeasurement;
 import nullroom.core.book.RoomBook;
 import nullroom.core.book.Suspect;
+import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.noise.Scale;
 import nullroom.core.measure.noise.Spots;
 import nullroom.core.plan.FigureReasons;
@@ -152,7 +153,15 @@ public final class SpotModel {
           + " at another hour.";
     }
     Spots.Ranked best = ranked.getFirst();
-    String first = "Best: " + best.candidate().name() + ": " + best.reason() + ".";
+    String first =
+        Alteration.doubt(
+                find(best.candidate().name()).map(NoiseMeasurement::altered).orElse(List.of()),
+                Alteration.Measured.NOISE)
+            + "Best: "
+            + best.candidate().name()
+            + ": "
+            + best.reason()
+            + ".";
     return ranked.size() == 1
         ? first + " Listen somewhere else to compare."
         : first

@@ -99,6 +99,28 @@ public final class TakeChecks {
     return List.copyOf(all);
   }
 
+  /** What is not as it should be in the other channels, each said with its channel. */
+  public static List<TakeCheck> ofOthers(TakeReport take, int channel, double peakTargetDbfs) {
+    List<TakeCheck> all = new ArrayList<>();
+    for (int c = 0; c < take.channels().size(); c++) {
+      if (c != channel) {
+        TakeChannel other = take.channels().get(c);
+        String name = "Channel " + (c + 1) + ": ";
+        of(other, other.loudness(), peakTargetDbfs, Optional.empty()).stream()
+            .filter(check -> check.outcome() != Outcome.PASS)
+            .map(check ->
+                new TakeCheck(
+                    check.check(),
+                    check.outcome(),
+                    check.measured(),
+                    check.limit(),
+                    name + check.advice()))
+            .forEach(all::add);
+      }
+    }
+    return List.copyOf(all);
+  }
+
   private void add(String check, Outcome outcome, double measured, double limit, String advice) {
     all.add(new TakeCheck(check, outcome, measured, limit, advice));
   }

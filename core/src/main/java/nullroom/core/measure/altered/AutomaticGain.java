@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import nullroom.core.Decibels;
 import nullroom.core.Figures;
 import nullroom.core.measure.Frames;
 
@@ -48,15 +47,7 @@ final class AutomaticGain {
   private record Pause(int from, int to, double rise, boolean alike) {}
 
   static Optional<Alteration> of(Frames octaves, double seconds) {
-    int n = octaves.count();
-    double[] total = new double[n];
-    for (int k = 0; k < n; k++) {
-      double sum = 0;
-      for (int o = 0; o < SpectraSeen.OCTAVES; o++) {
-        sum += Decibels.toEnergy(octaves.get(k, o));
-      }
-      total[k] = Decibels.ofEnergy(sum);
-    }
+    double[] total = SpectraSeen.totals(octaves);
     double[] sorted = total.clone();
     Arrays.sort(sorted);
     double loud = sorted[sorted.length - 1 - Math.min(sorted.length - 1, LOUDEST)];

@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import nullroom.core.Decibels;
 import nullroom.core.Figures;
 import nullroom.core.Quantile;
 import nullroom.core.measure.Frames;
@@ -48,15 +47,8 @@ final class HeldDown {
    * @param seconds length of a row
    */
   static Optional<Alteration> of(Frames octaves, Frames aside, double seconds) {
-    int n = octaves.count();
-    double[] total = new double[n];
-    for (int k = 0; k < n; k++) {
-      double sum = 0;
-      for (int o = 0; o < SpectraSeen.OCTAVES; o++) {
-        sum += Decibels.toEnergy(octaves.get(k, o));
-      }
-      total[k] = Decibels.ofEnergy(sum);
-    }
+    double[] total = SpectraSeen.totals(octaves);
+    int n = total.length;
     if (n < FEWEST_LOUD + FEWEST_PAUSE) {
       return Optional.empty();
     }

@@ -205,6 +205,19 @@ final class SpectraSeen {
     return octaves;
   }
 
+  /** Levels of all octaves together, row by row. */
+  static double[] totals(Frames octaves) {
+    double[] total = new double[octaves.count()];
+    for (int k = 0; k < total.length; k++) {
+      double sum = 0;
+      for (int o = 0; o < OCTAVES; o++) {
+        sum += Decibels.toEnergy(octaves.get(k, o));
+      }
+      total[k] = Decibels.ofEnergy(sum);
+    }
+    return total;
+  }
+
   /** Levels of the bands beside the voice, a row for each block. */
   Frames asideLevels() {
     return aside;

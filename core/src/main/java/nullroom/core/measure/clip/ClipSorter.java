@@ -3,7 +3,6 @@ package nullroom.core.measure.clip;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import nullroom.core.Quantile;
 import nullroom.core.measure.clip.Sounding.Region;
 import nullroom.core.signal.Samples;
 
@@ -34,6 +33,9 @@ public final class ClipSorter {
   private static final double AFTER_CLAP_SECONDS = 1.0;
   private static final double BEFORE_SECONDS = 0.15;
 
+  /** Short pauses beside a long quiet add nothing to it. */
+  private static final double LEAST_OF_LONGEST = 0.33;
+
   private static final double SAME_QUIET_DB = 6;
 
   private static final double SHORTEST_PAUSE_SECONDS = 0.2;
@@ -42,6 +44,9 @@ public final class ClipSorter {
 
   /** Claps of one series come within this of one another. */
   private static final double SERIES_SECONDS = 6;
+
+  /** And within this of the loudest. */
+  private static final double SERIES_DB = 20;
 
   private static final double BEFORE_CLAP_SECONDS = 0.3;
   private static final double CLAP_END_SECONDS = 2.5;
@@ -102,9 +107,8 @@ public final class ClipSorter {
     if (all.isEmpty()) {
       return all;
     }
-    double usual = Quantile.median(all.stream().mapToDouble(Region::peakDb).toArray());
-    double loudest = all.stream().mapToDouble(Region::peakDb).max().orElse(usual);
-    all.removeIf(r -> r.peakDb() < loudest - 20);
+    double loudest = all.stream().mapToDouble(Region::peakDb).max().orElseThrow();
+    all.removeIf(r -> r.peakDb() < loudest - SERIES_DB);
     return all;
   }
 
@@ -118,7 +122,7 @@ public final class ClipSorter {
         k + 1 < regions.size()
             && !regions.get(k + 1).likeAClap()
             && regions.get(k + 1).from() - r.to() < AMONG_SECONDS;
-    return before && after || (before || after) && !r.sharp();
+    return before && after;
   }
 
   private List<ClipPart> talk(List<Region> regions) {
@@ -182,7 +186,7 @@ public final class ClipSorter {
   private List<ClipPart> quiet(List<Region> regions, List<Region> claps) {
     List<ClipPart> all = still(regions, claps);
     double longest = all.stream().mapToDouble(ClipPart::seconds).max().orElse(0);
-    all.removeIf(q -> q.seconds() < longest / 3);
+    all.removeIf(q -> q.seconds() < LEAST_OF_LONGEST * longest);
     double level = all.stream().mapToDouble(sounding::levelDb).min().orElse(0);
     all.removeIf(q -> sounding.levelDb(q) - level > SAME_QUIET_DB);
     return all;

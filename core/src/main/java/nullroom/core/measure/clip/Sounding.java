@@ -35,11 +35,17 @@ final class Sounding {
 
   private static final double SHORTEST_SECONDS = 0.02;
 
+  /** So soon after a sound no other begins. */
+  private static final int SHORTEST_STEPS = 5;
+
   /** A clap is at its loudest at once. */
   private static final double SUDDEN_SECONDS = 0.05;
 
   /** And stands over the quiet by more. */
   private static final double CLAP_OVER_DB = 15;
+
+  /** What rises by so much within something that sounds is another sound. */
+  private static final double ANOTHER_DB = 20;
 
   /** And comes up again by no more. */
   private static final double RISE_DB = 7;
@@ -49,7 +55,10 @@ final class Sounding {
 
   private static final double DROP_SECONDS = 0.1;
   private static final double RISE_WITHIN_SECONDS = 0.03;
-  private static final double SHARP_DB = 9;
+
+  /** The first instant stands so far over the mean of what follows. */
+  private static final double SHARP_DB = 15;
+
   private static final double SHARP_SECONDS = 0.06;
 
   private static final int FEWEST_SYLLABLES = 3;
@@ -105,9 +114,8 @@ final class Sounding {
    * @param to seconds
    * @param peakDb its loudest sample
    * @param likeAClap whether it begins suddenly with its loudest and then dies away
-   * @param sharp whether its first instant stands far over what follows
    */
-  record Region(double from, double to, double peakDb, boolean likeAClap, boolean sharp) {}
+  record Region(double from, double to, double peakDb, boolean likeAClap) {}
 
   List<Region> regions() {
     List<Region> all = new ArrayList<>();
@@ -142,11 +150,11 @@ final class Sounding {
     int before = (int) (RISE_WITHIN_SECONDS / STEP_SECONDS);
     for (int k = from + 2 * before; k < to; k++) {
       double was = db[k - before];
-      boolean sudden = db[k] > was + 2 * CLAP_OVER_DB / 1.5;
-      if (sudden && k - start > 5) {
+      boolean sudden = db[k] > was + ANOTHER_DB;
+      if (sudden && k - start > SHORTEST_STEPS) {
         add(start, k - 1, all);
         start = k - 1;
-        k += 10;
+        k += 2 * SHORTEST_STEPS;
       }
     }
     add(start, to, all);
@@ -157,9 +165,7 @@ final class Sounding {
       return;
     }
     double peak = Arrays.stream(sharp, from, to).max().orElse(-200);
-    all.add(
-        new Region(
-            from * STEP_SECONDS, to * STEP_SECONDS, peak, likeAClap(from, to), isSharp(from, to)));
+    all.add(new Region(from * STEP_SECONDS, to * STEP_SECONDS, peak, likeAClap(from, to)));
   }
 
   private boolean likeAClap(int from, int to) {
@@ -175,7 +181,7 @@ final class Sounding {
     double low = db[loudest];
     for (int k = loudest; k < to; k++) {
       double here = k + 2 < db.length ? Math.max(db[k], Math.max(db[k + 1], db[k + 2])) : db[k];
-      if (here > low + RISE_DB && k > loudest + 5) {
+      if (here > low + RISE_DB && k > loudest + SHORTEST_STEPS) {
         return false;
       }
       low = Math.min(low, here);
@@ -194,7 +200,7 @@ final class Sounding {
     for (int k = loudest; k < end; k++) {
       sum += Decibels.toEnergy(db[k]);
     }
-    return sharp[loudest] - Decibels.ofEnergy(sum / (end - loudest)) > SHARP_DB + 6;
+    return sharp[loudest] - Decibels.ofEnergy(sum / (end - loudest)) > SHARP_DB;
   }
 
   /** Mean level of a part, decibels. */

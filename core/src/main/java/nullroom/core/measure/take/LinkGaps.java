@@ -15,6 +15,10 @@ final class LinkGaps {
   private static final double STEP_SECONDS = 0.001;
   private static final int BEFORE = 20;
   private static final double GONE_DB = 30;
+
+  /** Back at once: nearly as loud as before, or risen so far within two steps. */
+  private static final double NEARLY_DB = 17.5;
+
   private static final double BACK_DB = 25;
   private static final int SHORTEST = 15;
   private static final int LONGEST = 400;
@@ -29,7 +33,6 @@ final class LinkGaps {
   private final double rate;
   private final double[] ring = new double[BEFORE];
   private final List<Moment> found = new ArrayList<>();
-  private double sum;
   private double squares;
   private int inStep;
   private long steps;
@@ -66,9 +69,7 @@ final class LinkGaps {
       before = mean();
       since = db < before - GONE_DB ? steps : -1;
     }
-    int slot = (int) (steps % BEFORE);
-    sum += Decibels.toEnergy(db) - Decibels.toEnergy(ring[slot]) * (steps >= BEFORE ? 1 : 0);
-    ring[slot] = db;
+    ring[(int) (steps % BEFORE)] = db;
     two = last;
     last = db;
     steps++;
@@ -80,8 +81,7 @@ final class LinkGaps {
       since = length > LONGEST ? -1 : since;
       return;
     }
-    // back at once: from the gap to nearly what was before within two steps
-    boolean sudden = db > before - GONE_DB + BACK_DB / 2 || db - Math.min(two, last) > BACK_DB;
+    boolean sudden = db > before - NEARLY_DB || db - Math.min(two, last) > BACK_DB;
     if (sudden && length >= SHORTEST && found.size() < MOST) {
       found.add(new Moment(since * step / rate, length * step / rate));
     }
@@ -89,7 +89,11 @@ final class LinkGaps {
   }
 
   private double mean() {
-    return Decibels.ofEnergy(Math.max(LEAST, sum) / BEFORE);
+    double sum = 0;
+    for (double db : ring) {
+      sum += Decibels.toEnergy(db);
+    }
+    return Decibels.ofEnergy(sum / BEFORE);
   }
 
   List<Moment> found() {
