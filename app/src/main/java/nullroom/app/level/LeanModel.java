@@ -8,12 +8,15 @@ import nullroom.app.shell.StationContext;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.book.Hearing;
+import nullroom.core.book.RoomBook;
 import nullroom.core.measure.take.TakeChannel;
 import nullroom.core.measure.take.TakeMeter;
 import nullroom.core.measure.voice.LeanReport;
 import nullroom.core.measure.voice.LeanTest;
 import nullroom.core.plan.Leaning;
 import nullroom.core.room.Movement;
+import nullroom.core.room.Room;
+import nullroom.core.room.Talker;
 import nullroom.core.signal.SampleSource;
 import nullroom.io.device.AudioDevice;
 
@@ -88,22 +91,14 @@ public final class LeanModel {
                 context.session().book().room()));
   }
 
-  /** Describes the talker as moving as far as was heard. */
+  /** Describes the talker as leaning as far as was heard; how far they turn stays as it was. */
   public void describe() {
-    leaning()
-        .ifPresent(l ->
-            context
-                .session()
-                .edit(
-                    "Lean as heard",
-                    b ->
-                        b.with(
-                            b.room()
-                                .withTalker(
-                                    b.room()
-                                        .requireTalker()
-                                        .with(
-                                            new Movement(
-                                                l.leanMetres(), l.movement().turnDegrees()))))));
+    leaning().ifPresent(l -> context.session().edit("Lean as heard", b -> b.with(leant(b, l))));
+  }
+
+  private static Room leant(RoomBook book, Leaning heard) {
+    Talker talker = book.room().requireTalker();
+    return book.room()
+        .withTalker(talker.with(new Movement(heard.leanMetres(), talker.movement().turnDegrees())));
   }
 }

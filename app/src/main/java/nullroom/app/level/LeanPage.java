@@ -68,7 +68,7 @@ final class LeanPage {
         leaning
             .map(l -> (acted ? "The simulated voice sits still. " : "") + l.sentence())
             .orElse(""));
-    describe.setDisable(leaning.filter(l -> !l.asPredicted()).isEmpty());
+    describe.setDisable(leaning.filter(l -> !l.asPredicted() && l.explained()).isEmpty());
     figures.setVisible(heard.isPresent());
     figures.setManaged(heard.isPresent());
     leaning.ifPresent(this::showFigures);

@@ -18,7 +18,8 @@ import nullroom.core.room.Room;
  * @param movement as described, or as is usual
  * @param predictedFallDb of the level at the worst end of that movement
  * @param predictedToneDb fall of 4 and 8 kHz against 500 Hz and 1 kHz at the dullest end
- * @param leanMetres how far back leaning would explain the fall, the head not turned
+ * @param leanMetres how far back leaning would explain the fall, the head not turned; a metre at
+ *     most
  */
 public record Leaning(
     LeanReport measured,
@@ -27,6 +28,7 @@ public record Leaning(
     double predictedToneDb,
     double leanMetres) {
   private static final double MOST_LEAN_METRES = 1;
+  private static final double MOST_EXPLAINED_METRES = 0.99;
   private static final int ROUNDS = 20;
 
   /** A prediction this far off says that they move otherwise than described. */
@@ -45,24 +47,34 @@ public record Leaning(
         continue; // through a wall they do not lean
       }
     }
-    double distance = room.requireTalker().at().distanceTo(room.requireMicrophone().at());
     return new Leaning(
-        measured, sway.movement(), sway.voiceDb(), dullest, back(measured.fallDb(), distance));
+        measured, sway.movement(), sway.voiceDb(), dullest, back(measured.fallDb(), hearing, room));
   }
 
-  /** How much further off the lips are where the direct sound is so much softer (1/r). */
-  private static double back(double fallDb, double distance) {
+  /** How far back the voice falls by so much, as the room answers there; a metre at most. */
+  private static double back(double fallDb, Function<Room, Heard> hearing, Room room) {
+    double still = hearing.apply(room).voiceDbSplA();
     double low = 0;
     double high = MOST_LEAN_METRES;
     for (int k = 0; k < ROUNDS; k++) {
       double middle = (low + high) / 2;
-      if (Decibels.ofAmplitude((distance + middle) / distance) < fallDb) {
+      if (still - leant(middle, hearing, room) < fallDb) {
         low = middle;
       } else {
         high = middle;
       }
     }
     return (low + high) / 2;
+  }
+
+  /** Level of the voice that far back; nothing where a wall stands. */
+  private static double leant(double metres, Function<Room, Heard> hearing, Room room) {
+    try {
+      Movement.Moment back = new Movement.Moment(-metres, 0, 0);
+      return hearing.apply(room.with(room.setUp().at(back))).voiceDbSplA();
+    } catch (Trouble.BadField wall) {
+      return Double.NEGATIVE_INFINITY;
+    }
   }
 
   private static double tone(Heard heard) {
@@ -76,6 +88,11 @@ public record Leaning(
     return Math.abs(measured.fallDb() - predictedFallDb) < OFF_DB + measured.ownDb();
   }
 
+  /** Whether leaning back by less than a metre explains the fall. */
+  public boolean explained() {
+    return leanMetres < MOST_EXPLAINED_METRES;
+  }
+
   /** What it means, in a sentence. */
   public String sentence() {
     String heard =
@@ -87,6 +104,9 @@ public record Leaning(
             movement.turnDegrees(),
             predictedFallDb,
             predictedToneDb);
+    if (measured.fallDb() > predictedFallDb && !asPredicted() && !explained()) {
+      return heard + " No leaning explains that: you turned away, or spoke softer.";
+    }
     return heard
         + (asPredicted()
             ? " You move as described."

@@ -105,7 +105,9 @@ public record Verdicts(Margin quiet, Margin clear, Margin safe) {
 
   private static Doubt voice(Basis basis) {
     return new Doubt(
-        "the voice’s level", basis.voice().uncertaintyDb(), "measure your voice in Level");
+        "the voice’s level",
+        basis.voice().uncertaintyDb(),
+        "measure your voice by one clip, in Listen");
   }
 
   private static Doubt reply(Basis basis, double share) {
