@@ -21,6 +21,7 @@ import nullroom.core.measure.clip.ClipPart;
 import nullroom.core.measure.noise.NoiseReport;
 import nullroom.core.plan.Margin;
 import nullroom.core.plan.Verdicts;
+import nullroom.core.predict.Basis;
 import nullroom.core.room.FirstRoom;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.SoundFile;
@@ -177,7 +178,7 @@ final class MeasureClipCommand implements Callable<Integer> {
             System.out.println(
                 Figures.say(
                     "room noise %.0f dBA, give or take %.0f, by the voice as the scale",
-                    level, nullroom.core.predict.Basis.VOICE_SCALE_DB)));
+                    level, Basis.VOICE_SCALE_DB)));
     verdicts.all().forEach(m -> System.out.println(m.sentence()));
     if (octaves(book, told).length() > 0) {
       System.out.println(octaves(book, told));

@@ -19,9 +19,9 @@ import nullroom.core.measure.Frames;
 final class HeldDown {
   private static final double SPAN_SECONDS = 8;
   private static final double LOUD_SHARE = 0.98;
-  private static final double LOUD_DB = 14;
+  private static final double LOUD_DB = 8;
   private static final double PAUSE_DB = 6;
-  private static final double UNDER_LOUD_DB = 18;
+  private static final double UNDER_LOUD_DB = 11;
   private static final double QUIET_SHARE = 0.1;
   private static final int FEWEST_LOUD = 12;
   private static final int FEWEST_PAUSE = 6;

@@ -6,6 +6,7 @@ import nullroom.core.Decibels;
 import nullroom.core.Figures;
 import nullroom.core.Quantile;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.signal.Band;
 import nullroom.core.signal.Fft;
 import nullroom.core.signal.Samples;
 
@@ -56,7 +57,7 @@ final class GainTurned {
     }
   }
 
-  private static double level(double[] power, nullroom.core.signal.Band band, double rate) {
+  private static double level(double[] power, Band band, double rate) {
     double sum = 0;
     double to = Math.min(power.length, band.highHz() * SIZE / rate);
     for (int k = (int) (band.lowHz() * SIZE / rate); k < to; k++) {

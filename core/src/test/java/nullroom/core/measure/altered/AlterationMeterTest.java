@@ -270,6 +270,36 @@ class AlterationMeterTest {
   }
 
   @Test
+  @DisplayName("a gain that recovers at once still takes the noise down beside the voice")
+  void heldDown() {
+    double[] x = new double[18 * RATE];
+    double[] y = new double[x.length];
+    double envelope = 0;
+    Random random = new Random(8);
+    double rumble = 0;
+    for (int k = 0; k < x.length; k++) { // hiss and rumble that the voice does not reach
+      rumble = 0.996 * rumble + 5e-4 * random.nextGaussian();
+      double at = k / (double) RATE % 2.2;
+      double swell = at < 1.3 ? Math.pow(Math.sin(Math.PI * at * 4), 2) : 0;
+      for (int h = 2; h <= 20; h++) {
+        x[k] += 0.12 * swell / h * Math.sin(2 * Math.PI * 120 * h * k / RATE + h * h);
+      }
+      x[k] += 3e-3 * random.nextGaussian() + rumble;
+    }
+    for (int k = 0; k < x.length; k++) {
+      envelope = Math.max(Math.abs(x[k]), envelope * Math.exp(-1 / (0.03 * RATE)));
+      double over = Math.max(0, 20 * Math.log10(envelope + 1e-9) + 40);
+      y[k] = x[k] * Math.pow(10, -0.8 * over / 20);
+    }
+    assertThat(found(x)).isEmpty();
+    assertThat(found(y))
+        .anySatisfy(a -> {
+          assertThat(a.kind()).isEqualTo(Alteration.Kind.AUTOMATIC_GAIN);
+          assertThat(a.evidence()).contains("only add up");
+        });
+  }
+
+  @Test
   @DisplayName("islands under an edge are a coder's, not noise reduction")
   void coder() {
     double[] x = talk(30, 0.3, 12);
