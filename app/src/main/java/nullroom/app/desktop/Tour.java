@@ -118,7 +118,7 @@ public final class Tour {
         }
         if (page == Page.CLIP) {
           Toolkit.onFx(() -> window.listen().clip().record());
-          Toolkit.waitUntil(window.work().runningProperty().map(on -> !on), LONGEST_WAIT_SECONDS);
+          Toolkit.waitUntil(window.work().runningProperty().map(on -> !on), LONGEST_PLAN_SECONDS);
         }
         settle();
         String label = page.label().toLowerCase(Locale.ROOT).replace(' ', '-');
