@@ -1,22 +1,11 @@
 package nullroom.app.cli;
 
-import java.nio.file.Path;
 import java.util.List;
-import nullroom.core.Progress;
 import nullroom.core.measure.altered.Alteration;
-import nullroom.core.measure.altered.AlterationMeter;
-import nullroom.io.audio.SoundFile;
 
 /** What was done to a sound after the microphone, as JSON and as warnings. */
 final class AlteredOut {
   private AlteredOut() {}
-
-  /** Of each channel of a file. */
-  static List<List<Alteration>> of(Path file) {
-    try (SoundFile sound = SoundFile.open(file)) {
-      return AlterationMeter.measure(sound, Progress.NONE);
-    }
-  }
 
   static List<JsonOut> json(List<Alteration> all) {
     return all.stream().map(AlteredOut::json).toList();

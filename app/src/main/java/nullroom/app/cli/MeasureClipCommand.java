@@ -67,7 +67,13 @@ final class MeasureClipCommand implements Callable<Integer> {
     VocalEffort voice = Named.one(command, "--effort", effort, VocalEffort.class);
     OneClip.Told told =
         new OneClip.Told(
-            String.valueOf(input.file.getFileName()), "", false, "voice", voice, distance);
+            String.valueOf(input.file.getFileName()),
+            "",
+            false,
+            "voice",
+            voice,
+            distance,
+            Optional.empty());
     RoomBook book =
         room.map(BookFolder::readBook).orElseGet(() -> Hearing.bookOf(FirstRoom.room()));
     List<String> warnings = new ArrayList<>();

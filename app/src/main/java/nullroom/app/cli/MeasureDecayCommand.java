@@ -10,15 +10,18 @@ import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
 import nullroom.core.Figures;
 import nullroom.core.Keyed;
+import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.altered.Alteration;
+import nullroom.core.measure.altered.AlterationMeter;
 import nullroom.core.measure.decay.BentDecay;
 import nullroom.core.measure.decay.BlindDecay;
 import nullroom.core.measure.decay.DecayAnalysis;
 import nullroom.core.measure.decay.DecayReport;
 import nullroom.core.measure.decay.Excitation;
 import nullroom.core.signal.Band;
+import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
 import nullroom.core.signal.Sweep;
 import nullroom.io.audio.SoundFile;
@@ -69,12 +72,7 @@ final class MeasureDecayCommand implements Callable<Integer> {
     if (!bands.equals("octave") && !bands.equals("third")) {
       throw new Trouble.BadField("--bands", "must be octave or third, not " + bands);
     }
-    List<Band> wanted =
-        bands.equals("octave")
-            ? Octave.ALL
-            : Band.THIRDS.stream()
-                .filter(b -> b.nominalHz() >= 50 && b.nominalHz() <= 10_000)
-                .toList();
+    List<Band> wanted = bands.equals("octave") ? Octave.ALL : Band.DECAY_THIRDS;
     Optional<Excitation> asked = asked();
     Optional<Sweep> sweep =
         from == null && to == null && seconds == null
@@ -104,7 +102,10 @@ final class MeasureDecayCommand implements Callable<Integer> {
       BlindDecay.of(sound).ifPresent(guess -> warnings.add(offer(guess)));
     }
     List<Alteration> altered =
-        BentDecay.with(AlteredOut.of(input.file).get(input.channel), report, sound.seconds())
+        BentDecay.with(
+                AlterationMeter.measure(SampleSource.of(sound), Progress.NONE).getFirst(),
+                report,
+                sound.seconds())
             .stream()
             .filter(a -> !endsWithTheSweep(a, report))
             .toList();

@@ -10,14 +10,12 @@ import nullroom.core.Trouble;
 import nullroom.core.book.Hearing;
 import nullroom.core.book.RoomBook;
 import nullroom.core.measure.take.TakeChannel;
-import nullroom.core.measure.take.TakeMeter;
 import nullroom.core.measure.voice.LeanReport;
 import nullroom.core.measure.voice.LeanTest;
 import nullroom.core.plan.Leaning;
 import nullroom.core.room.Movement;
 import nullroom.core.room.Room;
 import nullroom.core.room.Talker;
-import nullroom.core.signal.SampleSource;
 import nullroom.io.device.AudioDevice;
 
 /** The lean test: twenty seconds of speaking, five of them still, and what moving does. */
@@ -75,9 +73,8 @@ public final class LeanModel {
                 new Trouble.BadSound(
                     sound.name(),
                     "holds too little talk: speak on for five seconds still and fifteen while you move"));
-    TakeChannel take =
-        TakeMeter.measure(SampleSource.of(sound.samples()), progress).channels().getFirst();
-    return new Heard(sound.simulated(), report, take.frames());
+    return new Heard(
+        sound.simulated(), report, sound.samples().meanSquares(TakeChannel.FRAME_SECONDS));
   }
 
   /** The last one against the geometry of now. */

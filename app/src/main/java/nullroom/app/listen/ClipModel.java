@@ -9,6 +9,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
 import nullroom.core.Progress;
+import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.OwnVoice;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.book.NoiseMeasurement;
@@ -17,8 +18,6 @@ import nullroom.core.book.RoomBook;
 import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.clip.Clip;
 import nullroom.core.room.Room;
-import nullroom.core.signal.Samples;
-import nullroom.core.signal.Sums;
 import nullroom.io.device.AudioDevice;
 
 /** One recording that holds everything: sorted, measured, and put into the book. */
@@ -50,11 +49,18 @@ public final class ClipModel {
    * @param sound its name in the book
    * @param taken when
    * @param simulated whether an acted room was heard
+   * @param chain the book's own, where that recorded it
    * @param clip what it holds
    * @param frames mean squares of tenths of a second
    */
   @SuppressWarnings("ArrayRecordComponent") // never compared
-  public record Looked(String sound, String taken, boolean simulated, Clip clip, double[] frames) {}
+  public record Looked(
+      String sound,
+      String taken,
+      boolean simulated,
+      Optional<Capture> chain,
+      Clip clip,
+      double[] frames) {}
 
   /** The recording looked at last. */
   public ReadOnlyObjectProperty<Optional<Looked>> lookedProperty() {
@@ -107,7 +113,7 @@ public final class ClipModel {
         AudioDevice.Prompt.CLIP,
         SECONDS,
         "clip",
-        measure(),
+        measure(book().chain(false), book().chain(true)),
         this::keep);
   }
 
@@ -116,29 +122,26 @@ public final class ClipModel {
     context.open("Sorting " + file.getFileName(), file, "clip", measure(), this::keep);
   }
 
-  /** From a sound to what it holds. */
+  /** From a sound, of which nobody said what it was made with, to what it holds. */
   public StationContext.Measurement<Looked> measure() {
-    String now = context.now();
-    return (sound, progress) -> look(sound, now, progress);
+    return measure(Optional.empty(), Optional.empty());
   }
 
-  private static Looked look(StationContext.Kept sound, String now, Progress progress) {
+  private StationContext.Measurement<Looked> measure(
+      Optional<Capture> own, Optional<Capture> acted) {
+    String now = context.now();
+    return (sound, progress) -> look(sound, now, sound.simulated() ? acted : own, progress);
+  }
+
+  private static Looked look(
+      StationContext.Kept sound, String now, Optional<Capture> chain, Progress progress) {
     return new Looked(
         sound.name(),
         now,
         sound.simulated(),
+        chain,
         Clip.of(sound.samples(), progress),
-        frames(sound.samples()));
-  }
-
-  private static double[] frames(Samples sound) {
-    double[] x = sound.toArray();
-    int step = Math.max(1, (int) (FRAME_SECONDS * sound.sampleRateHz()));
-    double[] frames = new double[x.length / step];
-    for (int k = 0; k < frames.length; k++) {
-      frames[k] = Sums.ofSquares(x, k * step, step) / step;
-    }
-    return frames;
+        sound.samples().meanSquares(FRAME_SECONDS));
   }
 
   /** Puts what a recording holds into the book; a simulated one never in place of a real one. */
@@ -164,7 +167,13 @@ public final class ClipModel {
 
   private OneClip.Told told(Looked found) {
     return new OneClip.Told(
-        found.sound(), found.taken(), found.simulated(), name, effort, distanceMetres());
+        found.sound(),
+        found.taken(),
+        found.simulated(),
+        name,
+        effort,
+        distanceMetres(),
+        found.chain());
   }
 
   /** What was said about the recording has changed: all that follows from it does. */

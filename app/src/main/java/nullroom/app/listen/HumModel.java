@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.Optional;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
+import nullroom.core.Progress;
 import nullroom.core.book.HumTest;
 import nullroom.core.measure.noise.HumPath;
 import nullroom.core.measure.noise.MainsHum;
@@ -35,8 +36,7 @@ public final class HumModel {
         AudioDevice.Prompt.QUIET,
         ListenModel.SECONDS,
         "hum-test",
-        (sound, progress) ->
-            NoiseMeter.measure(SampleSource.of(sound.samples()), progress).getFirst().mains(),
+        HumModel::mains,
         closed -> keep(way, open, closed));
   }
 
@@ -47,9 +47,12 @@ public final class HumModel {
         "Listening to " + file.getFileName(),
         file,
         "hum-test",
-        (sound, progress) ->
-            NoiseMeter.measure(SampleSource.of(sound.samples()), progress).getFirst().mains(),
+        HumModel::mains,
         closed -> keep(way, open, closed));
+  }
+
+  private static Optional<MainsHum> mains(StationContext.Kept sound, Progress progress) {
+    return NoiseMeter.measure(SampleSource.of(sound.samples()), progress).getFirst().mains();
   }
 
   private void keep(HumTest.Way way, Optional<MainsHum> open, Optional<MainsHum> closed) {

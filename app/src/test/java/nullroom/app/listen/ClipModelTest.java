@@ -101,4 +101,15 @@ class ClipModelTest extends DeskTest {
         .as("the acted voice is the table's, through a chain that is as its data say")
         .isCloseTo(known, within(1.5));
   }
+
+  @Test
+  void recordedHereTheVoiceHasALevelOfItsOwn() {
+    ListenModel model = model();
+    after(() -> model.clip().record());
+    OwnVoice voice = book().room().requireTalker().own().orElseThrow();
+    assertThat(voice.levelKnown()).isTrue();
+    assertThat(voice.simulated()).isTrue();
+    assertThat(voice.levelDbA()).as("the acted voice is the table's").isCloseTo(60, within(1.5));
+    assertThat(book().noise().orElseThrow().chain()).isPresent();
+  }
 }

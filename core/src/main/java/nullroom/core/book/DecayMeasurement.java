@@ -38,9 +38,6 @@ public record DecayMeasurement(
     altered = List.copyOf(altered);
   }
 
-  private static final List<Band> THIRDS =
-      Band.THIRDS.stream().filter(b -> b.nominalHz() >= 50 && b.nominalHz() <= 10_000).toList();
-
   /** How names of sounds begin that a simulated input made. */
   public static final String SIMULATED = "simulated-";
 
@@ -73,7 +70,8 @@ public record DecayMeasurement(
   public static DecayMeasurement of(
       String sound, String taken, MeasuredAt at, Samples recording, Room room, Progress progress) {
     DecayReport report =
-        DecayAnalysis.analyse(recording, DecayAnalysis.Request.any(Octave.ALL, THIRDS), progress);
+        DecayAnalysis.analyse(
+            recording, DecayAnalysis.Request.any(Octave.ALL, Band.DECAY_THIRDS), progress);
     if (report.takes() == 0) {
       throw new Trouble.BadSound(sound, report.warnings().getFirst());
     }

@@ -12,6 +12,7 @@ import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Octave;
+import nullroom.core.acoustics.OwnVoice;
 import nullroom.core.acoustics.Pattern;
 import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.decay.PositionAverage;
@@ -265,11 +266,9 @@ public final class Hearing {
 
   /** Whether the noise and the voice judged were heard in one recording at one gain. */
   private static boolean tied(NoiseMeasurement noise, Room room) {
-    return noise.byVoice()
-        && room.requireTalker()
-            .own()
-            .map(own -> own.sound().equals(noise.sound()) || !own.levelKnown())
-            .orElse(true);
+    Optional<OwnVoice> own = room.requireTalker().own();
+    return own.filter(o -> o.sound().equals(noise.sound())).isPresent()
+        || noise.byVoice() && own.filter(OwnVoice::levelKnown).isEmpty();
   }
 
   private static Basis.Term ratio(NoiseMeasurement noise) {

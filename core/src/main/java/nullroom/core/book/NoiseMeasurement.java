@@ -98,8 +98,22 @@ public record NoiseMeasurement(
       Progress progress) {
     AlterationMeter meter = new AlterationMeter(recording.sampleRateHz());
     NoiseMeasurement measured =
-        relative(sound, taken, report(sound, meter.beside(recording), progress), chain);
+        relative(
+            sound,
+            taken,
+            report(sound, AlterationMeter.beside(recording, List.of(meter)), progress),
+            chain);
     return (taken.simulated() ? measured : measured.altered(meter.found())).by(calibration);
+  }
+
+  /** Of a report that was made before, of the quiet alone. */
+  static NoiseMeasurement of(
+      String sound,
+      Taken taken,
+      NoiseReport report,
+      Optional<Capture> chain,
+      Calibration calibration) {
+    return relative(sound, taken, report, chain).by(calibration);
   }
 
   /**

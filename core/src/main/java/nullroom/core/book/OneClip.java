@@ -20,6 +20,7 @@ import nullroom.core.room.Aim;
 import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.SetUp;
 import nullroom.core.room.Talker;
 
 /**
@@ -52,6 +53,8 @@ public final class OneClip {
    * @param name whose voice it is
    * @param effort at which they spoke
    * @param distanceMetres from lips to microphone
+   * @param chain the book's own, where that recorded it in its place; empty of a file from
+   *     elsewhere
    */
   public record Told(
       String sound,
@@ -59,7 +62,8 @@ public final class OneClip {
       boolean simulated,
       String name,
       VocalEffort effort,
-      double distanceMetres) {
+      double distanceMetres,
+      Optional<Capture> chain) {
     public Told {
       if (!(distanceMetres >= NEAREST_METRES && distanceMetres <= FARTHEST_METRES)) {
         throw new Trouble.BadField(
@@ -79,9 +83,9 @@ public final class OneClip {
   /** A book with what a clip holds; what it lacks stays as it was. */
   public static RoomBook into(RoomBook book, Clip clip, Told told) {
     RoomBook with = decay(book, clip, told);
-    Optional<Spoken> spoken = clip.voice().map(v -> voice(with, v, told, Optional.empty()));
+    Optional<Spoken> spoken = clip.voice().map(v -> voice(with, v, told));
     RoomBook heard = spoken.map(s -> with(with, s.voice())).orElse(with);
-    return noise(clip, told, spoken.map(Spoken::scale)).map(heard::with).orElse(heard);
+    return noise(heard, clip, told, spoken.map(Spoken::scale)).map(heard::with).orElse(heard);
   }
 
   private static RoomBook decay(RoomBook book, Clip clip, Told told) {
@@ -112,17 +116,17 @@ public final class OneClip {
   }
 
   /**
-   * A voice as it would be without the room, at 1 m.
-   *
-   * @param known scale of the recording; where nobody knows it, the level is the table's for the
-   *     effort, and that is the scale
+   * A voice as it would be without the room, at 1 m. Where nobody knows the scale of the recording
+   * its level is the table's for the effort, and that is the scale.
    */
-  public static Spoken voice(RoomBook book, VoiceReport report, Told told, Optional<Scale> known) {
+  private static Spoken voice(RoomBook book, VoiceReport report, Told told) {
+    Optional<Scale> known = told.chain().flatMap(book.listening().calibration()::scale);
+    Room recorded =
+        told.chain().isPresent()
+            ? book.room()
+            : recordedIn(book.room(), told.distanceMetres(), omni(book));
     Bands shape =
-        report
-            .octaveDbfs()
-            .with(
-                roomGainDb(book, told.distanceMetres(), omni(book)), (level, gain) -> level - gain);
+        report.octaveDbfs().with(roomGainDb(book, recorded), (level, gain) -> level - gain);
     Scale scale =
         known.orElseGet(() ->
             new Scale(told.effort().levelDbA() - Octave.aWeightedSum(shape), Basis.VOICE_SCALE_DB));
@@ -146,14 +150,13 @@ public final class OneClip {
   }
 
   /** Level at a microphone over that at 1 m, by octave, with all that the room sends back. */
-  private static Bands roomGainDb(RoomBook book, double distance, Capture by) {
-    Room room = recordedIn(book.room(), distance, by);
+  private static Bands roomGainDb(RoomBook book, Room room) {
     Heard heard = Hearing.quick(book).heard(room);
     Bands all = heard.directDbSpl().energySum(heard.earlyDbSpl()).energySum(heard.lateDbSpl());
     return all.with(room.requireTalker().voiceDbSpl(), (there, atMetre) -> there - atMetre);
   }
 
-  /** The book's room with a microphone before the talker's lips. */
+  /** The book's room with a microphone before the talker's lips, that rides on nothing. */
   private static Room recordedIn(Room room, double distance, Capture by) {
     Talker talker = room.requireTalker();
     Point ahead = talker.aim().direction();
@@ -162,7 +165,9 @@ public final class OneClip {
       step -= FROM_WALL_METRES / 2;
     }
     Point at = talker.at().plus(ahead, step);
-    return room.withMicrophone(new PlacedMicrophone(at, Aim.along(talker.at().minus(at)), by));
+    SetUp putDown =
+        room.setUp().riding(room.setUp().listener().orElseThrow().name(), Optional.empty());
+    return room.with(putDown.with(new PlacedMicrophone(at, Aim.along(talker.at().minus(at)), by)));
   }
 
   /**
@@ -178,18 +183,25 @@ public final class OneClip {
     Optional<OwnVoice> known = book.room().requireTalker().own().filter(OwnVoice::levelKnown);
     Bands atMetre = known.map(o -> o.levelsDbSpl(effort)).orElse(effort.levelsDbSpl());
     double expected =
-        atMetre.with(roomGainDb(book, distanceMetres, chain), Double::sum).energySum();
+        atMetre
+            .with(roomGainDb(book, recordedIn(book.room(), distanceMetres, chain)), Double::sum)
+            .energySum();
     double uncertainty =
         known.map(o -> Math.hypot(o.uncertaintyDb(), DISTANCE_DB)).orElse(Basis.VOICE_SCALE_DB);
     return Calibration.ofVoice(expected, activeDbfs, uncertainty, chain);
   }
 
-  private static Optional<NoiseMeasurement> noise(Clip clip, Told told, Optional<Scale> scale) {
+  private static Optional<NoiseMeasurement> noise(
+      RoomBook book, Clip clip, Told told, Optional<Scale> scale) {
     NoiseMeasurement.Taken taken =
         new NoiseMeasurement.Taken(told.taken(), told.simulated(), "", List.of());
     return clip.quiet()
         .filter(q -> q.octaveDbSpl(0).isPresent())
-        .map(q -> NoiseMeasurement.byVoice(told.sound(), taken, q, scale))
+        .map(q ->
+            told.chain().isPresent()
+                ? NoiseMeasurement.of(
+                    told.sound(), taken, q, told.chain(), book.listening().calibration())
+                : NoiseMeasurement.byVoice(told.sound(), taken, q, scale))
         .map(n -> told.simulated() ? n : n.altered(clip.altered()));
   }
 }

@@ -25,6 +25,10 @@ public record Band(double nominalHz, double centreHz, double lowHz, double highH
   public static final List<Band> THIRDS =
       IntStream.rangeClosed(-16, 13).mapToObj(x -> of(x, 0.05)).toList();
 
+  /** Those of them in which decays are measured. */
+  public static final List<Band> DECAY_THIRDS =
+      THIRDS.stream().filter(b -> b.nominalHz() >= 50 && b.nominalHz() <= 10_000).toList();
+
   private static Band of(int thirdsFrom1000, double halfWidthDecades) {
     int fromOne = thirdsFrom1000 + 30;
     double nominal = DECADE[fromOne % 10] * Math.pow(10, fromOne / 10);

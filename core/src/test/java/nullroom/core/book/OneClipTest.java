@@ -28,7 +28,9 @@ import nullroom.core.predict.Origin;
 import nullroom.core.predict.ResponseSound;
 import nullroom.core.predict.RoomResponse;
 import nullroom.core.predict.SyntheticRoom;
+import nullroom.core.room.Ride;
 import nullroom.core.room.Room;
+import nullroom.core.room.SetUp;
 import nullroom.core.room.Talker;
 import nullroom.core.signal.Fft;
 import nullroom.core.signal.SampleSource;
@@ -92,7 +94,13 @@ class OneClipTest {
 
   private static OneClip.Told told(double distance) {
     return new OneClip.Told(
-        "clip-1.wav", "2026-01-01T20:00", false, "me", VocalEffort.NORMAL, distance);
+        "clip-1.wav",
+        "2026-01-01T20:00",
+        false,
+        "me",
+        VocalEffort.NORMAL,
+        distance,
+        Optional.empty());
   }
 
   private static RoomBook book(Room room) {
@@ -270,5 +278,56 @@ class OneClipTest {
     assertThat(by.scale(chain).orElseThrow().fullScaleDbSpl())
         .isCloseTo(expected + 24, within(0.3));
     assertThat(by.uncertaintyDb()).isEqualTo(4);
+  }
+
+  @Test
+  @DisplayName(
+      "that the book's own microphone is clipped to the breast changes nothing of a phone's clip")
+  void clipOnAside() {
+    Room room = room(0.3);
+    Clip clip = Clip.of(made(room, 0, true, true).sound(), Progress.NONE);
+    OwnVoice boom =
+        OneClip.into(book(room), clip, told(0.3)).room().requireTalker().own().orElseThrow();
+    Room clipped =
+        room.with(
+            room.setUp()
+                .riding(SetUp.MICROPHONE, Optional.of(new Ride(SetUp.TALKER, Ride.Part.CHEST))));
+    OwnVoice worn =
+        OneClip.into(book(clipped), clip, told(0.3)).room().requireTalker().own().orElseThrow();
+    for (int i = 0; i < Octave.COUNT; i++) {
+      assertThat(worn.levelsDbSpl().get(i)).isCloseTo(boom.levelsDbSpl().get(i), within(0.01));
+    }
+  }
+
+  @Test
+  @DisplayName("through the book's own chain the voice has a level of its own, and its noise too")
+  void levelKnown() {
+    Room room = room(0.3);
+    Capture chain = room.requireMicrophone().capture();
+    Clip clip = Clip.of(made(room, 0, true, true).sound(), Progress.NONE);
+    OneClip.Told told =
+        new OneClip.Told(
+            "clip-1.wav",
+            "2026-01-01T20:00",
+            false,
+            "me",
+            VocalEffort.NORMAL,
+            0.3,
+            Optional.of(chain));
+    RoomBook after = OneClip.into(book(room), clip, told);
+    OwnVoice voice = after.room().requireTalker().own().orElseThrow();
+    // what was played at 1 m, in the units of the samples: 0 dB is their full sine
+    double played =
+        VoiceMeter.measure(new Samples(dry(20 * RATE, 5), RATE), List.of())
+                .orElseThrow()
+                .octaveDbfs()
+                .energySum()
+            + 20 * Math.log10(GAIN);
+    assertThat(voice.levelKnown()).isTrue();
+    assertThat(voice.levelsDbSpl().energySum())
+        .isCloseTo(played + chain.fullScaleDbSpl(), within(1.0));
+    assertThat(after.noise().orElseThrow().byVoice()).isFalse();
+    assertThat(after.noise().orElseThrow().chain()).contains(chain);
+    assertThat(Hearing.quick(after).heard().basis().ratio()).as("one recording").isPresent();
   }
 }

@@ -77,26 +77,28 @@ public final class AlterationMeter {
     inside = new double[frame];
   }
 
+  /** Meters of all channels of a source, that hear it while somebody else reads it. */
+  public static List<AlterationMeter> of(SampleSource source) {
+    return IntStream.range(0, source.channels())
+        .mapToObj(c -> new AlterationMeter(source.sampleRateHz()))
+        .toList();
+  }
+
   /** All channels of a source, from where it stands to its end. */
   public static List<List<Alteration>> measure(SampleSource source, Progress progress) {
-    List<AlterationMeter> meters =
-        IntStream.range(0, source.channels())
-            .mapToObj(c -> new AlterationMeter(source.sampleRateHz()))
-            .toList();
+    List<AlterationMeter> meters = of(source);
+    SampleSource heard = beside(source, meters);
     double[][] block = new double[source.channels()][BLOCK];
     long read = 0;
-    for (int length = source.read(block); length >= 0; length = source.read(block)) {
-      for (int c = 0; c < block.length; c++) {
-        meters.get(c).add(block[c], length);
-      }
+    for (int length = heard.read(block); length >= 0; length = heard.read(block)) {
       read += length;
       progress.step(read, Long.MAX_VALUE);
     }
     return meters.stream().map(AlterationMeter::found).toList();
   }
 
-  /** A source whose first channel this hears while somebody else reads it. */
-  public SampleSource beside(SampleSource source) {
+  /** A source whose first channels meters hear while somebody else reads it. */
+  public static SampleSource beside(SampleSource source, List<AlterationMeter> meters) {
     return new SampleSource() {
       @Override
       public double sampleRateHz() {
@@ -116,8 +118,8 @@ public final class AlterationMeter {
       @Override
       public int read(double[][] block) {
         int length = source.read(block);
-        if (length > 0) {
-          add(block[0], length);
+        for (int c = 0; length > 0 && c < meters.size(); c++) {
+          meters.get(c).add(block[c], length);
         }
         return length;
       }

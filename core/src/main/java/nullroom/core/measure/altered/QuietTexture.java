@@ -3,6 +3,7 @@ package nullroom.core.measure.altered;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import nullroom.core.signal.HannSpectrum;
 
 /**
  * How single bins of quiet spectra lie beside one another and scatter. Of any noise that nobody has
@@ -107,22 +108,9 @@ record QuietTexture(double beside, double high, double scatterDb, double followi
       for (int b = 0; b < bins; b++) {
         row[b] -= mean[b];
       }
-      level(row);
+      HannSpectrum.level(row, AROUND);
     }
     return off;
-  }
-
-  /** Takes away the running mean. */
-  private static void level(double[] row) {
-    double[] sums = new double[row.length + 1];
-    for (int b = 0; b < row.length; b++) {
-      sums[b + 1] = sums[b] + row[b];
-    }
-    for (int b = 0; b < row.length; b++) {
-      int from = Math.max(0, b - AROUND);
-      int to = Math.min(row.length, b + AROUND + 1);
-      row[b] -= (sums[to] - sums[from]) / (to - from);
-    }
   }
 
   private static double widest(double[][] off, int bins) {

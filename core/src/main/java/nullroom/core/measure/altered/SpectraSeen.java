@@ -1,12 +1,12 @@
 package nullroom.core.measure.altered;
 
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Optional;
 import java.util.PriorityQueue;
 import nullroom.core.Decibels;
 import nullroom.core.measure.Frames;
 import nullroom.core.signal.Fft;
+import nullroom.core.signal.HannSpectrum;
 
 /**
  * What the spectra of a sound tell: their mean, levels of octaves over time, holes among the highs,
@@ -41,12 +41,8 @@ final class SpectraSeen {
   private static final double LEAST = 1e-20;
 
   private final double rate;
-  private final Fft fft;
-  private final double[] window;
-  private final double scale;
+  private final HannSpectrum spectrum;
   private final double[] ring;
-  private final double[] packed;
-  private final double[] power;
   private int filled;
   private final double[] mean;
   private final Frames octaves = new Frames(OCTAVES);
@@ -64,27 +60,14 @@ final class SpectraSeen {
 
   SpectraSeen(double rate) {
     this.rate = rate;
-    int size = Fft.sizeFor(Math.max(64, Math.round(BLOCK_SECONDS * rate * 0.75)));
-    fft = new Fft(size);
-    window = new double[size];
-    double sum = 0;
-    for (int n = 0; n < size; n++) {
-      window[n] = 0.5 - 0.5 * Math.cos(2 * Math.PI * n / size);
-      sum += window[n] * window[n];
-    }
-    scale = 2 / sum; // so that the bins add up to the mean square, twice: a full sine is 0 dB
-    ring = new double[size];
-    packed = new double[size];
-    power = new double[size / 2 + 1];
-    mean = new double[size / 2 + 1];
-  }
-
-  private double hz(int bin) {
-    return bin * rate / fft.size();
+    spectrum =
+        new HannSpectrum(Fft.sizeFor(Math.max(64, Math.round(BLOCK_SECONDS * rate * 0.75))), rate);
+    ring = new double[spectrum.size()];
+    mean = new double[ring.length / 2 + 1];
   }
 
   private int bin(double hz) {
-    return (int) Math.round(hz * fft.size() / rate);
+    return spectrum.bin(hz);
   }
 
   void add(double[] samples, int length) {
@@ -102,57 +85,48 @@ final class SpectraSeen {
   }
 
   private void block() {
-    for (int n = 0; n < packed.length; n++) {
-      packed[n] = ring[n] * window[n];
-    }
-    fft.forward(packed);
-    Arrays.fill(power, 0);
-    fft.addEnergy(packed, power);
+    double[] power = spectrum.of(ring, 0);
     double sum = 0;
     for (int k = 0; k < power.length; k++) {
-      power[k] *= scale;
+      power[k] *= 2; // a full sine is 0 dB
       mean[k] += power[k];
       sum += power[k];
     }
     blocks++;
-    octaves.add(octaves());
-    aside.add(aside());
+    octaves.add(octaves(power));
+    aside.add(aside(power));
     if (sum > 1e-15) {
-      holes();
+      holes(power);
       loudest = Math.max(loudest, Decibels.ofEnergy(sum));
-      quiet(Decibels.ofEnergy(sum));
+      quiet(power, Decibels.ofEnergy(sum));
     }
   }
 
-  private double[] octaves() {
+  private double[] octaves(double[] power) {
     double[] all = new double[OCTAVES];
     for (int o = 0; o < OCTAVES; o++) {
       double centre = FIRST_OCTAVE_HZ * Math.pow(2, o);
-      all[o] = band(centre / Math.sqrt(2), centre * Math.sqrt(2));
+      all[o] = band(power, centre / Math.sqrt(2), centre * Math.sqrt(2));
     }
     return all;
   }
 
-  private double[] aside() {
+  private double[] aside(double[] power) {
     double[] all = new double[ASIDE];
     for (int b = 0; b < ASIDE; b++) {
       all[b] =
           ASIDE_TO_HZ[b] < MOST_OF_RATE * rate
-              ? band(ASIDE_FROM_HZ[b], ASIDE_TO_HZ[b] + hz(1))
+              ? band(power, ASIDE_FROM_HZ[b], ASIDE_TO_HZ[b] + binHz())
               : Double.NaN;
     }
     return all;
   }
 
-  private double band(double fromHz, double toHz) {
-    double sum = LEAST;
-    for (int k = bin(fromHz); k < Math.min(power.length, bin(toHz)); k++) {
-      sum += power[k];
-    }
-    return Decibels.ofEnergy(sum);
+  private double band(double[] power, double fromHz, double toHz) {
+    return Decibels.ofEnergy(spectrum.between(power, fromHz, toHz) + LEAST);
   }
 
-  private void holes() {
+  private void holes(double[] power) {
     int first = bin(HOLES_FROM_HZ) / GROUP;
     int last = Math.min(bin(HOLES_TO_HZ), power.length - 1) / GROUP;
     double[] db = new double[Math.max(0, last - first)];
@@ -170,7 +144,7 @@ final class SpectraSeen {
     }
   }
 
-  private void quiet(double level) {
+  private void quiet(double[] power, double level) {
     if (quietest.size() == QUIETEST && level >= quietest.element().level()) {
       return;
     }
@@ -197,7 +171,7 @@ final class SpectraSeen {
   }
 
   double secondsPerBlock() {
-    return fft.size() / rate;
+    return ring.length / rate;
   }
 
   /** Levels of octaves, a row for each block. */
@@ -243,7 +217,7 @@ final class SpectraSeen {
   }
 
   double binHz() {
-    return hz(1);
+    return spectrum.binHz();
   }
 
   /** How the bins of the quietest spectra lie; empty where there are too few. */

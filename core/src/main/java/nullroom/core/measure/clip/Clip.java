@@ -55,9 +55,6 @@ public record Clip(
   /** Pauses between words, where nothing else is quiet. */
   private static final double LEAST_PAUSES_SECONDS = 1;
 
-  private static final List<Band> THIRDS =
-      Band.THIRDS.stream().filter(b -> b.nominalHz() >= 50 && b.nominalHz() <= 10_000).toList();
-
   public Clip {
     parts = List.copyOf(parts);
     altered = List.copyOf(altered);
@@ -71,18 +68,19 @@ public record Clip(
             () -> AlterationMeter.measure(SampleSource.of(sound), Progress.NONE).getFirst());
     CompletableFuture<Optional<String>> turned =
         CompletableFuture.supplyAsync(() -> GainTurned.of(sound));
-    List<ClipPart> parts = ClipSorter.parts(sound);
+    ClipSorter sorter = new ClipSorter(sound);
+    List<ClipPart> parts = sorter.parts();
     progress.step(1, 4);
     List<Samples> still = cut(sound, parts, ClipPart.Kind.QUIET);
-    List<ClipPart> pauses = still.isEmpty() ? ClipSorter.pauses(sound) : List.of();
+    List<ClipPart> pauses = still.isEmpty() ? sorter.pauses() : List.of();
     boolean byPauses = pauses.stream().mapToDouble(ClipPart::seconds).sum() >= LEAST_PAUSES_SECONDS;
     List<Samples> noise = byPauses ? cut(sound, pauses, ClipPart.Kind.QUIET) : still;
     List<Samples> talk = cut(sound, parts, ClipPart.Kind.TALK);
     CompletableFuture<Optional<VoiceReport>> speaking =
-        CompletableFuture.supplyAsync(
-            () -> talk.isEmpty() ? Optional.empty() : VoiceMeter.measure(joined(talk), noise));
+        CompletableFuture.supplyAsync(() ->
+            talk.isEmpty() ? Optional.empty() : VoiceMeter.measure(Samples.joined(talk), noise));
     Optional<NoiseReport> quiet =
-        noise.isEmpty() ? Optional.empty() : Optional.of(noise(joined(noise)));
+        noise.isEmpty() ? Optional.empty() : Optional.of(noise(Samples.joined(noise)));
     progress.step(2, 4);
     Optional<DecayReport> decay =
         claps(sound, parts).map(claps -> decay(claps, progress)).filter(d -> d.takes() > 0);
@@ -104,11 +102,6 @@ public record Clip(
         > 1;
   }
 
-  /** Seconds of a kind. */
-  public double seconds(ClipPart.Kind kind) {
-    return seconds(parts, kind);
-  }
-
   private static NoiseReport noise(Samples still) {
     return NoiseMeter.measure(SampleSource.of(still), Progress.NONE).getFirst();
   }
@@ -121,34 +114,15 @@ public record Clip(
             Optional.empty(),
             Optional.empty(),
             Octave.ALL,
-            THIRDS),
+            Band.DECAY_THIRDS),
         (done, all) -> progress.step(2, 4));
   }
 
   private static List<Samples> cut(Samples sound, List<ClipPart> parts, ClipPart.Kind kind) {
-    return parts.stream().filter(p -> p.kind() == kind).map(p -> cut(sound, p)).toList();
-  }
-
-  private static Samples cut(Samples sound, ClipPart part) {
-    double rate = sound.sampleRateHz();
-    int from = Math.clamp(Math.round(part.fromSeconds() * rate), 0, sound.count());
-    int to = Math.clamp(Math.round(part.toSeconds() * rate), from, sound.count());
-    double[] out = new double[to - from];
-    sound.copyTo(from, out, out.length);
-    return new Samples(out, rate, sound.largestAmplitude());
-  }
-
-  private static Samples joined(List<Samples> parts) {
-    int count = parts.stream().mapToInt(Samples::count).sum();
-    double[] all = new double[count];
-    int at = 0;
-    for (Samples part : parts) {
-      double[] one = part.toArray();
-      System.arraycopy(one, 0, all, at, one.length);
-      at += one.length;
-    }
-    Samples first = parts.getFirst();
-    return new Samples(all, first.sampleRateHz(), first.largestAmplitude());
+    return parts.stream()
+        .filter(p -> p.kind() == kind)
+        .map(p -> sound.part(p.fromSeconds(), p.toSeconds()))
+        .toList();
   }
 
   /** The series of claps, with what lies between left out; more than so much tells no more. */
@@ -161,7 +135,7 @@ public record Clip(
         seconds += one.seconds();
       }
     }
-    return series.isEmpty() ? Optional.empty() : Optional.of(joined(series));
+    return series.isEmpty() ? Optional.empty() : Optional.of(Samples.joined(series));
   }
 
   private static List<String> missing(

@@ -2,7 +2,6 @@ package nullroom.core.measure.clip;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import nullroom.core.measure.clip.Sounding.Region;
 import nullroom.core.signal.Samples;
 
@@ -52,24 +51,21 @@ public final class ClipSorter {
   private static final double CLAP_END_SECONDS = 2.5;
 
   private final Sounding sounding;
+  private final List<Region> regions;
   private final double end;
 
-  private ClipSorter(Samples sound) {
+  /** Of one channel. */
+  public ClipSorter(Samples sound) {
     sounding = Sounding.of(sound);
+    regions = sounding.regions();
     end = sound.seconds();
   }
 
-  /** The parts of one channel in their order; empty where nothing can be told. */
-  public static List<ClipPart> parts(Samples sound) {
-    return new ClipSorter(sound).parts();
-  }
-
-  /** Pauses of a third of a second and more, from soon after what sounds before. */
-  static List<ClipPart> pauses(Samples sound) {
-    ClipSorter sorter = new ClipSorter(sound);
+  /** Pauses of a fifth of a second and more, from soon after what sounds before. */
+  List<ClipPart> pauses() {
     List<ClipPart> all = new ArrayList<>();
     double from = 0;
-    for (Region r : sorter.sounding.regions()) {
+    for (Region r : regions) {
       double begins = from == 0 ? 0 : from + PAUSE_AFTER_SECONDS;
       double ends = r.from() - PAUSE_BEFORE_SECONDS;
       if (ends - begins >= SHORTEST_PAUSE_SECONDS) {
@@ -80,27 +76,30 @@ public final class ClipSorter {
     return all;
   }
 
-  private List<ClipPart> parts() {
-    List<Region> regions = sounding.regions();
-    List<Region> claps = claps(regions);
+  /** The parts in their order; empty where nothing can be told. */
+  public List<ClipPart> parts() {
+    List<Region> claps = claps();
     List<ClipPart> talk = talk(regions.stream().filter(r -> !claps.contains(r)).toList());
     List<ClipPart> parts = new ArrayList<>(talk);
     parts.addAll(series(claps, talk));
-    for (ClipPart q : quiet(regions, claps)) {
-      ClipPart.Kind kind = sounding.kind(q.fromSeconds(), q.toSeconds());
+    for (ClipPart q : quiet(claps)) {
       boolean still = !sounding.undulates(q.fromSeconds(), q.toSeconds());
-      parts.add(still ? q : new ClipPart(kind, q.fromSeconds(), q.toSeconds()));
+      parts.add(
+          still
+              ? q
+              : new ClipPart(
+                  sounding.kind(q.fromSeconds(), q.toSeconds()), q.fromSeconds(), q.toSeconds()));
     }
     parts.sort((a, b) -> Double.compare(a.fromSeconds(), b.fromSeconds()));
     return parts;
   }
 
   /** Regions like claps that do not stand amid talk, of about one loudness. */
-  private List<Region> claps(List<Region> regions) {
+  private List<Region> claps() {
     List<Region> all = new ArrayList<>();
     for (int k = 0; k < regions.size(); k++) {
       Region r = regions.get(k);
-      if (r.likeAClap() && !among(regions, k)) {
+      if (r.likeAClap() && !among(k)) {
         all.add(r);
       }
     }
@@ -112,7 +111,7 @@ public final class ClipSorter {
     return all;
   }
 
-  private static boolean among(List<Region> regions, int k) {
+  private boolean among(int k) {
     Region r = regions.get(k);
     boolean before =
         k > 0
@@ -130,25 +129,23 @@ public final class ClipSorter {
     List<Region> run = new ArrayList<>();
     for (Region r : regions) {
       if (!run.isEmpty() && r.from() - run.getLast().to() > TALK_GAP_SECONDS) {
-        stretch(run).ifPresent(all::add);
+        all.add(stretch(run));
         run.clear();
       }
       run.add(r);
     }
     if (!run.isEmpty()) {
-      stretch(run).ifPresent(all::add);
+      all.add(stretch(run));
     }
     return all;
   }
 
-  private Optional<ClipPart> stretch(List<Region> run) {
+  private ClipPart stretch(List<Region> run) {
     double from = run.getFirst().from();
     double to = run.getLast().to();
     double sounds = run.stream().mapToDouble(r -> r.to() - r.from()).sum();
-    if (to - from < SHORTEST_TALK_SECONDS || sounds < LEAST_VOICE_SECONDS) {
-      return Optional.of(new ClipPart(ClipPart.Kind.OTHER, from, to));
-    }
-    return Optional.of(new ClipPart(sounding.kind(from, to), from, to));
+    boolean much = to - from >= SHORTEST_TALK_SECONDS && sounds >= LEAST_VOICE_SECONDS;
+    return new ClipPart(much ? sounding.kind(from, to) : ClipPart.Kind.OTHER, from, to);
   }
 
   /** Claps one after another, with room around them. */
@@ -183,8 +180,8 @@ public final class ClipSorter {
   }
 
   /** What lies between sounds, long enough, and is as quiet as the quietest. */
-  private List<ClipPart> quiet(List<Region> regions, List<Region> claps) {
-    List<ClipPart> all = still(regions, claps);
+  private List<ClipPart> quiet(List<Region> claps) {
+    List<ClipPart> all = still(claps);
     double longest = all.stream().mapToDouble(ClipPart::seconds).max().orElse(0);
     all.removeIf(q -> q.seconds() < LEAST_OF_LONGEST * longest);
     double level = all.stream().mapToDouble(sounding::levelDb).min().orElse(0);
@@ -192,7 +189,7 @@ public final class ClipSorter {
     return all;
   }
 
-  private List<ClipPart> still(List<Region> regions, List<Region> claps) {
+  private List<ClipPart> still(List<Region> claps) {
     List<ClipPart> all = new ArrayList<>();
     double from = 0;
     for (int k = 0; k <= regions.size(); k++) {

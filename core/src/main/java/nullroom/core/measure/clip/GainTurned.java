@@ -7,7 +7,7 @@ import nullroom.core.Figures;
 import nullroom.core.Quantile;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.signal.Band;
-import nullroom.core.signal.Fft;
+import nullroom.core.signal.HannSpectrum;
 import nullroom.core.signal.Samples;
 
 /**
@@ -39,31 +39,17 @@ final class GainTurned {
     perSecond = rate / SIZE;
     octaves = new double[sound.count() / SIZE][OCTAVES];
     mean = new double[octaves.length];
-    Fft fft = new Fft(SIZE);
-    double[] block = new double[SIZE];
-    double[] power = new double[SIZE / 2 + 1];
+    HannSpectrum spectrum = new HannSpectrum(SIZE, rate);
+    double[] x = sound.toArray();
     for (int k = 0; k < octaves.length; k++) {
-      sound.copyTo(k * SIZE, block, SIZE);
-      for (int n = 0; n < SIZE; n++) {
-        block[n] *= 0.5 - 0.5 * Math.cos(2 * Math.PI * n / SIZE);
-      }
-      Arrays.fill(power, 1e-20);
-      fft.forward(block);
-      fft.addEnergy(block, power);
+      double[] power = spectrum.of(x, k * SIZE);
       for (int o = 0; o < OCTAVES; o++) {
-        octaves[k][o] = level(power, Octave.ALL.get(Octave.FIRST_VOICE + o), rate);
+        Band band = Octave.ALL.get(Octave.FIRST_VOICE + o);
+        octaves[k][o] =
+            Decibels.ofEnergy(spectrum.between(power, band.lowHz(), band.highHz()) + 1e-20);
         mean[k] += octaves[k][o] / OCTAVES;
       }
     }
-  }
-
-  private static double level(double[] power, Band band, double rate) {
-    double sum = 0;
-    double to = Math.min(power.length, band.highHz() * SIZE / rate);
-    for (int k = (int) (band.lowHz() * SIZE / rate); k < to; k++) {
-      sum += power[k];
-    }
-    return Decibels.ofEnergy(sum + 1e-20);
   }
 
   /** A sentence where it was. */

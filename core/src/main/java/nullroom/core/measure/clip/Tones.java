@@ -3,7 +3,9 @@ package nullroom.core.measure.clip;
 import java.util.ArrayList;
 import java.util.List;
 import nullroom.core.signal.Fft;
+import nullroom.core.signal.HannSpectrum;
 import nullroom.core.signal.Samples;
+import nullroom.core.signal.Sums;
 
 /**
  * How long a sound stands on its tones: instruments and singing hold them, speech glides from one
@@ -26,25 +28,16 @@ final class Tones {
   /** Correlation of the fine structure of loud spectra with that of 0.13 s later, 0 to 1. */
   static double held(Samples sound, double fromSeconds, double toSeconds) {
     double rate = sound.sampleRateHz();
-    int size = Fft.sizeFor(Math.round(BLOCK_SECONDS * rate * 0.75));
-    Fft fft = new Fft(size);
-    int low = (int) (LOW_HZ * size / rate);
-    int high = (int) (Math.min(HIGH_HZ, rate * 0.45) * size / rate);
-    double[] block = new double[size];
+    HannSpectrum spectrum =
+        new HannSpectrum(Fft.sizeFor(Math.round(BLOCK_SECONDS * rate * 0.75)), rate);
+    int low = spectrum.bin(LOW_HZ);
+    int high = spectrum.bin(Math.min(HIGH_HZ, rate * 0.45));
+    double[] x = sound.part(fromSeconds, toSeconds).toArray();
     List<double[]> fine = new ArrayList<>();
     List<Double> energies = new ArrayList<>();
-    int end = Math.min(sound.count(), (int) (toSeconds * rate));
-    for (int at = (int) (fromSeconds * rate); at + size <= end; at += size) {
-      sound.copyTo(at, block, size);
-      double energy = 0;
-      for (int k = 0; k < size; k++) {
-        energy += block[k] * block[k];
-        block[k] *= 0.5 - 0.5 * Math.cos(2 * Math.PI * k / size);
-      }
-      double[] power = new double[size / 2 + 1];
-      fft.forward(block);
-      fft.addEnergy(block, power);
-      energies.add(energy);
+    for (int at = 0; at + spectrum.size() <= x.length; at += spectrum.size()) {
+      double[] power = spectrum.of(x, at);
+      energies.add(Sums.of(power, 0, power.length));
       fine.add(fine(power, low, high));
     }
     double loudest = energies.stream().mapToDouble(e -> e).max().orElse(0);
@@ -55,10 +48,10 @@ final class Tones {
       if (energies.get(k) > LOUD * loudest && energies.get(k + LATER) > LOUD * loudest) {
         pairs++;
         for (int b = 0; b < high - low; b++) {
-          double x = fine.get(k)[b];
-          double y = fine.get(k + LATER)[b];
-          along += x * y;
-          all += (x * x + y * y) / 2;
+          double now = fine.get(k)[b];
+          double then = fine.get(k + LATER)[b];
+          along += now * then;
+          all += (now * now + then * then) / 2;
         }
       }
     }
@@ -67,18 +60,11 @@ final class Tones {
 
   /** Logarithms of the lines over those around them. */
   private static double[] fine(double[] power, int low, int high) {
-    double[] sums = new double[high - low + 1];
     double[] logs = new double[high - low];
     for (int b = 0; b < logs.length; b++) {
       logs[b] = Math.log(power[low + b] + 1e-20);
-      sums[b + 1] = sums[b] + logs[b];
     }
-    double[] out = new double[logs.length];
-    for (int b = 0; b < out.length; b++) {
-      int from = Math.max(0, b - AROUND);
-      int to = Math.min(out.length, b + AROUND + 1);
-      out[b] = logs[b] - (sums[to] - sums[from]) / (to - from);
-    }
-    return out;
+    HannSpectrum.level(logs, AROUND);
+    return logs;
   }
 }

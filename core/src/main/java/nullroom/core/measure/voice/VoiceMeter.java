@@ -1,16 +1,17 @@
 package nullroom.core.measure.voice;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import nullroom.core.Decibels;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.take.SpeechActivity;
+import nullroom.core.signal.Band;
 import nullroom.core.signal.Biquads;
 import nullroom.core.signal.Butterworth;
 import nullroom.core.signal.Fft;
+import nullroom.core.signal.HannSpectrum;
 import nullroom.core.signal.Samples;
 import nullroom.core.signal.Sums;
 
@@ -34,16 +35,11 @@ public final class VoiceMeter {
   private static final double LEAST = 1e-20;
 
   private final double rate;
-  private final Fft fft;
-  private final double[] window;
+  private final HannSpectrum spectrum;
 
   private VoiceMeter(double rate) {
     this.rate = rate;
-    fft = new Fft(Fft.sizeFor(Math.round(BLOCK_SECONDS * rate * 0.75)));
-    window = new double[fft.size()];
-    for (int n = 0; n < window.length; n++) {
-      window[n] = 0.5 - 0.5 * Math.cos(2 * Math.PI * n / window.length);
-    }
+    spectrum = new HannSpectrum(Fft.sizeFor(Math.round(BLOCK_SECONDS * rate * 0.75)), rate);
   }
 
   /**
@@ -104,28 +100,21 @@ public final class VoiceMeter {
 
   /** Mean square of the active parts in each octave. */
   private double[] spectrum(double[] x, boolean[] active, int step) {
-    int size = fft.size();
-    double[] power = new double[size / 2 + 1];
-    double[] block = new double[size];
+    int size = spectrum.size();
+    double[] octaves = new double[Octave.COUNT];
     int blocks = 0;
     for (int at = 0; at + size <= x.length; at += size / 2) {
       if (active[Math.min(active.length - 1, (at + size / 2) / step)]) {
-        for (int n = 0; n < size; n++) {
-          block[n] = x[at + n] * window[n];
-        }
-        fft.forward(block);
-        fft.addEnergy(block, power);
+        double[] power = spectrum.of(x, at);
         blocks++;
+        for (int i = 0; i < octaves.length; i++) {
+          Band band = Octave.ALL.get(i);
+          octaves[i] += spectrum.between(power, band.lowHz(), band.highHz());
+        }
       }
     }
-    double squares = Arrays.stream(window).map(w -> w * w).sum();
-    double[] octaves = new double[Octave.COUNT];
     for (int i = 0; i < octaves.length; i++) {
-      double low = Octave.ALL.get(i).lowHz() * size / rate;
-      double high = Math.min(Octave.ALL.get(i).highHz() * size / rate, power.length - 1.5);
-      for (int k = (int) Math.round(low); k < Math.round(high); k++) {
-        octaves[i] += power[k] / squares / Math.max(1, blocks);
-      }
+      octaves[i] /= Math.max(1, blocks);
     }
     return octaves;
   }
