@@ -42,7 +42,7 @@ class StationModelsTest extends DeskTest {
     assertThat(model.measured()).isTrue();
     assertThat(words(model.say().figure())).endsWith(" dBA");
     assertThat(words(model.say().meaning())).contains("NC-", "Simulated 2026-05-04 18:30");
-    assertThat(desk.session().folder().sound("simulated-noise-1.wav")).exists();
+    assertThat(desk.session().folder().sounds().file("simulated-noise-1.wav")).exists();
     assertThat(desk.session().folder().load()).isEqualTo(desk.session().book());
     assertThat(Fx.on(model::quietLine)).isPresent();
     Fx.run(desk.session()::undo);
@@ -54,11 +54,11 @@ class StationModelsTest extends DeskTest {
     ListenModel model = Fx.on(() -> new ListenModel(desk, TestBooks.WORKERS));
     after(model::listen);
     Path mine = folder.resolve("my room.wav");
-    Files.copy(desk.session().folder().sound("simulated-noise-1.wav"), mine);
+    Files.copy(desk.session().folder().sounds().file("simulated-noise-1.wav"), mine);
     after(() -> model.open(mine));
     String kept = desk.session().book().noise().orElseThrow().sound();
     assertThat(kept).isEqualTo("noise-1.wav");
-    assertThat(desk.session().folder().sound(kept)).hasSameBinaryContentAs(mine);
+    assertThat(desk.session().folder().sounds().file(kept)).hasSameBinaryContentAs(mine);
     assertThat(words(model.say().meaning())).contains("Measured 2026-05-04 18:30");
   }
 

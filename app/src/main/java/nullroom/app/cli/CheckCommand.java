@@ -113,7 +113,7 @@ final class CheckCommand implements Callable<Integer> {
   }
 
   private void checkSound(String name, List<String> wrong) {
-    try (SoundFile sound = SoundFile.open(new BookFolder(path).sound(name))) {
+    try (SoundFile sound = SoundFile.open(new BookFolder(path).sounds().file(name))) {
       sound.read(new double[sound.channels()][1024]);
     } catch (Trouble e) {
       wrong.add(e.line());

@@ -123,7 +123,7 @@ public final class DemoBook {
     Samples claps =
         device(bare.with(room)).record(AudioDevice.Prompt.CLAPS, CLAP_SECONDS, Progress.NONE);
     return DecayMeasurement.of(
-        place.keep(DecayMeasurement.SIMULATED + "claps", claps),
+        place.sounds().keep(DecayMeasurement.SIMULATED + "claps", claps),
         ELSEWHERE_TAKEN,
         MeasuredAt.in(room, "A", "2", MeasuredAt.inventory(room)),
         claps,
@@ -140,7 +140,7 @@ public final class DemoBook {
         CompletableFuture.supplyAsync(() -> {
           Samples quiet = device.record(AudioDevice.Prompt.QUIET, NOISE_SECONDS, Progress.NONE);
           return NoiseMeasurement.of(
-              place.keep(DecayMeasurement.SIMULATED + "noise", quiet),
+              place.sounds().keep(DecayMeasurement.SIMULATED + "noise", quiet),
               new NoiseMeasurement.Taken(NOISE_TAKEN, true, "", List.of()),
               SampleSource.of(quiet),
               bare.chain(true),
@@ -156,7 +156,7 @@ public final class DemoBook {
         bare.with(elsewhere.join())
             .with(
                 DecayMeasurement.of(
-                    place.keep(DecayMeasurement.SIMULATED + "sweep", sweep),
+                    place.sounds().keep(DecayMeasurement.SIMULATED + "sweep", sweep),
                     DECAY_TAKEN,
                     MeasuredAt.in(bare.room()),
                     sweep,

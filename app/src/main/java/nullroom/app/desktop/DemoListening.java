@@ -94,7 +94,7 @@ final class DemoListening {
   private static Suspect.Heard heard(RoomBook book, BookFolder place, String stem, Bands noise) {
     Samples sound = record(book, noise);
     return Suspect.Heard.of(
-        place.keep(DecayMeasurement.SIMULATED + stem, sound),
+        place.sounds().keep(DecayMeasurement.SIMULATED + stem, sound),
         SampleSource.of(sound),
         book.chain(true));
   }
@@ -102,7 +102,7 @@ final class DemoListening {
   private static NoiseMeasurement spot(RoomBook book, BookFolder place, Place at, Bands all) {
     Samples sound = record(book, all.map(level -> level + at.overDb()));
     return NoiseMeasurement.of(
-        place.keep(DecayMeasurement.SIMULATED + "spot", sound),
+        place.sounds().keep(DecayMeasurement.SIMULATED + "spot", sound),
         new NoiseMeasurement.Taken(at.taken(), true, at.name(), List.of()),
         SampleSource.of(sound),
         book.chain(true),

@@ -113,7 +113,8 @@ public final class TakeModel {
         .start(
             "Checking " + sound + " again",
             progress -> {
-              try (SoundFile file = SoundFile.open(context.session().folder().sound(sound))) {
+              try (SoundFile file =
+                  SoundFile.open(context.session().folder().sounds().file(sound))) {
                 return checked(sound, file, progress);
               }
             },
@@ -125,7 +126,7 @@ public final class TakeModel {
     Samples part = part(kept, 0, WholeTakeChecks.DECAY_SECONDS);
     TakeReport mono = report;
     if (report.channels().size() > 1) {
-      try (SoundFile again = SoundFile.open(context.session().folder().sound(kept))) {
+      try (SoundFile again = SoundFile.open(context.session().folder().sounds().file(kept))) {
         mono = TakeMeter.measure(new Mixed(again, report.monoShares()), progress);
       }
     }
@@ -338,7 +339,7 @@ public final class TakeModel {
   }
 
   private Samples part(String sound, double from, double seconds) {
-    return SoundFile.readStretch(context.session().folder().sound(sound), 0, from, seconds);
+    return SoundFile.readStretch(context.session().folder().sounds().file(sound), 0, from, seconds);
   }
 
   /**
@@ -368,7 +369,8 @@ public final class TakeModel {
             "Writing " + target.getFileName(),
             progress -> {
               long cut =
-                  export.write(context.session().folder().sound(checked.sound()), target, progress);
+                  export.write(
+                      context.session().folder().sounds().file(checked.sound()), target, progress);
               try (SoundFile written = SoundFile.open(target)) {
                 return new Written(cut, TakeMeter.measure(written, progress));
               }

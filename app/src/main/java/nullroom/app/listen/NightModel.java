@@ -146,7 +146,11 @@ public final class NightModel {
 
   private void keep(SurveyNote note, IntrusionSound.Clip clip) {
     try {
-      context.session().folder().keep(note.file().replace(".csv", "") + "-intrusion", clip.sound());
+      context
+          .session()
+          .folder()
+          .sounds()
+          .keep(note.file().replace(".csv", "") + "-intrusion", clip.sound());
     } catch (Trouble e) {
       say("The sound of an intrusion could not be kept: " + e.line());
     }

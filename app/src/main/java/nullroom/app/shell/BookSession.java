@@ -1,5 +1,6 @@
 package nullroom.app.shell;
 
+import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -16,6 +17,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import nullroom.core.Figures;
+import nullroom.core.Trouble;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.book.Decays;
 import nullroom.core.book.Hearing;
@@ -45,7 +47,9 @@ public final class BookSession {
   /** A change that is worth a word. */
   private static final double NOTABLE_DB = 0.5;
 
-  private final BookFolder folder;
+  private volatile BookFolder folder;
+  private volatile boolean unsaved;
+  private final Optional<String> readOnly;
   private final Executor saver;
   private final Consumer<String> onTrouble;
   private final ReadOnlyObjectWrapper<RoomBook> book;
@@ -71,7 +75,22 @@ public final class BookSession {
    * @param onTrouble told in one sentence when a save fails; called from the saver
    */
   public BookSession(BookFolder folder, RoomBook book, Executor saver, Consumer<String> onTrouble) {
+    this(folder, book, Optional.empty(), saver, onTrouble);
+  }
+
+  /**
+   * A session on a book that may be there to be read only.
+   *
+   * @param readOnly why, in a sentence; edits are then refused with it
+   */
+  public BookSession(
+      BookFolder folder,
+      RoomBook book,
+      Optional<String> readOnly,
+      Executor saver,
+      Consumer<String> onTrouble) {
     this.folder = folder;
+    this.readOnly = readOnly;
     this.saver = saver;
     this.onTrouble = onTrouble;
     this.book = new ReadOnlyObjectWrapper<>(book);
@@ -212,6 +231,11 @@ public final class BookSession {
     if (to.equals(from)) {
       return;
     }
+    if (readOnly.isPresent()) {
+      revision.set(revision.get() + 1); // so that every view shows again what is so
+      onTrouble.accept(readOnly.get());
+      return;
+    }
     if (to.decays().measured().size() != from.decays().measured().size()) {
       described.set(Optional.empty()); // measured anew, of the room as it is described now
     }
@@ -334,11 +358,43 @@ public final class BookSession {
     save(now);
   }
 
+  /** Why the book is open to be read only; empty where it can be changed. */
+  public Optional<String> readOnly() {
+    return readOnly;
+  }
+
+  /** Whether the newest state is nowhere but in this window. */
+  public boolean isUnsaved() {
+    return unsaved || folder.sounds().isWaiting();
+  }
+
+  /** Tries again to save the newest state, such as when the folder is there again. */
+  public void saveAgain() {
+    save(book());
+  }
+
+  /**
+   * Keeps the book in another folder from now on, with all recordings that can still be read.
+   *
+   * @param target holds no book yet
+   * @throws Trouble.BadFile if that cannot be
+   */
+  public void keepElsewhere(Path target) {
+    BookFolder before = folder;
+    folder = before.copyTo(target, book());
+    unsaved = false;
+  }
+
   private void save(RoomBook now) {
+    if (readOnly.isPresent()) {
+      return;
+    }
     saver.execute(() -> {
       try {
-        folder.save(now).ifPresent(onTrouble);
-      } catch (nullroom.core.Trouble e) {
+        folder.save(now);
+        unsaved = false;
+      } catch (Trouble e) {
+        unsaved = true;
         onTrouble.accept(e.line());
       }
     });

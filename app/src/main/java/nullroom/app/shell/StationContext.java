@@ -191,6 +191,7 @@ public record StationContext(
           String kept =
               session
                   .folder()
+                  .sounds()
                   .keep(source.simulated() ? DecayMeasurement.SIMULATED + stem : stem, recording);
           T result = measure.of(new Kept(kept, recording, source.simulated()), progress);
           return new Measured<>(result, missing.applyAsDouble(recording));
@@ -208,6 +209,9 @@ public record StationContext(
 
   /** What records now; where nothing does, that is said. */
   private @Nullable Source source() {
+    if (onlyRead()) {
+      return null;
+    }
     Inputs.Input chosen = inputs.chosenProperty().get();
     try {
       return new Source(chosen.name(), chosen.simulated(), chosen.device().get(), live);
@@ -229,7 +233,8 @@ public record StationContext(
         stem,
         (kept, progress) ->
             measure.of(
-                new Kept(kept, SoundFile.readChannel(session.folder().sound(kept), 0), false),
+                new Kept(
+                    kept, SoundFile.readChannel(session.folder().sounds().file(kept), 0), false),
                 progress),
         done);
   }
@@ -252,7 +257,7 @@ public record StationContext(
         file,
         stem,
         (kept, progress) -> {
-          try (SoundFile sound = SoundFile.open(session.folder().sound(kept))) {
+          try (SoundFile sound = SoundFile.open(session.folder().sounds().file(kept))) {
             return measure.of(kept, sound, progress);
           }
         },
@@ -270,17 +275,26 @@ public record StationContext(
     T of(String kept, SoundFile sound, Progress progress);
   }
 
+  /** Where the book is there to be read only, that is said: nothing can be kept in it. */
+  private boolean onlyRead() {
+    session.readOnly().ifPresent(work::warn);
+    return session.readOnly().isPresent();
+  }
+
   private <T> void keepAnd(
       String name, Path file, String stem, FromFile<T> measure, Consumer<T> done) {
+    if (onlyRead()) {
+      return;
+    }
     work.start(
         name,
         progress -> {
           SoundFile.open(file).close(); // what cannot be read is not kept
-          String kept = session.folder().keepCopy(stem, file);
+          String kept = session.folder().sounds().keepCopy(stem, file);
           try {
             return measure.measure(kept, progress);
           } catch (Trouble | CancellationException e) {
-            session.folder().forget(kept);
+            session.folder().sounds().forget(kept);
             throw e instanceof Trouble t
                 ? new Trouble.BadSound(
                     String.valueOf(file.getFileName()), String.valueOf(t.getMessage()))

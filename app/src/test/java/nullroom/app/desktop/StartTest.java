@@ -143,7 +143,8 @@ class StartTest {
   void theSameDemoEveryTime() {
     RoomBook a = DemoBook.create(folder.resolve("a"));
     assertThat(DemoBook.create(folder.resolve("b"))).isEqualTo(a);
-    assertThat(new BookFolder(folder.resolve("b")).sound("simulated-claps-1.wav"))
-        .hasSameBinaryContentAs(new BookFolder(folder.resolve("a")).sound("simulated-claps-1.wav"));
+    assertThat(new BookFolder(folder.resolve("b")).sounds().file("simulated-claps-1.wav"))
+        .hasSameBinaryContentAs(
+            new BookFolder(folder.resolve("a")).sounds().file("simulated-claps-1.wav"));
   }
 }

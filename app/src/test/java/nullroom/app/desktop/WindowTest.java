@@ -55,7 +55,7 @@ class WindowTest {
     RoomBook made = DemoBook.create(folder.resolve("demo"));
     Path claps =
         Files.copy(
-            new BookFolder(folder.resolve("demo")).sound("simulated-sweep-1.wav"),
+            new BookFolder(folder.resolve("demo")).sounds().file("simulated-sweep-1.wav"),
             folder.resolve("my sweep.wav"));
     RoomBook bare = new RoomBook("mine", made.goal(), made.room());
     BookFolder place = new BookFolder(folder.resolve("my book"));

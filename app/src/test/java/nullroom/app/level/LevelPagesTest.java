@@ -295,7 +295,7 @@ class LevelPagesTest extends DeskTest {
         .isEqualTo(model.take().takeProperty().get().orElseThrow().report().loudness());
     assertThat(again.findings()).isEqualTo(model.take().findings()).hasSize(2);
     String sound = desk.session().book().levels().take();
-    Files.delete(desk.session().folder().sound(sound));
+    Files.delete(desk.session().folder().sounds().file(sound));
     TakeModel gone = Fx.on(() -> new LevelModel(desk).take());
     after(gone::recall);
     assertThat(gone.takeProperty().get()).isEmpty();

@@ -97,7 +97,7 @@ class ListenPagesTest extends DeskTest {
     after(() -> model.culprits().listen(suspect("lamp fan"), true));
     after(() -> model.culprits().listen(suspect("lamp fan"), false));
     assertThat(suspect("lamp fan").pair()).isPresent();
-    assertThat(desk.session().folder().sound("simulated-lamp-fan-on-1.wav")).exists();
+    assertThat(desk.session().folder().sounds().file("simulated-lamp-fan-on-1.wav")).exists();
     assertThat(desk.session().folder().load()).isEqualTo(desk.session().book());
     // the simulated room does not change: on and off are alike
     assertThat(meaning(Page.CULPRITS)).contains("sound alike");

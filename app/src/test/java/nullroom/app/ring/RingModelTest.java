@@ -118,9 +118,9 @@ class RingModelTest extends DeskTest {
     RingModel model = Fx.on(() -> new RingModel(desk));
     after(listen::listen);
     var before = desk.session().book();
-    after(() -> model.open(desk.session().folder().sound("simulated-noise-1.wav")));
+    after(() -> model.open(desk.session().folder().sounds().file("simulated-noise-1.wav")));
     assertThat(words(desk.work().troubleProperty())).contains("simulated-noise-1.wav", "No clap");
-    assertThat(desk.session().folder().sound("claps-1.wav")).doesNotExist();
+    assertThat(desk.session().folder().sounds().file("claps-1.wav")).doesNotExist();
     assertThat(desk.session().book()).isEqualTo(before);
   }
 

@@ -60,6 +60,7 @@ final class AiffReader {
             stream.close();
           }
         },
+        stream.getFrameLength(),
         "",
         List.of());
   }

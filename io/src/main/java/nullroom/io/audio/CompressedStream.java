@@ -257,6 +257,14 @@ final class CompressedStream implements SoundStream {
   }
 
   @Override
+  public OptionalDouble seconds() {
+    long micros = format.duration();
+    return micros == AV_NOPTS_VALUE || micros < 0
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(micros / 1e6);
+  }
+
+  @Override
   public OptionalInt bitDepth() {
     return exact && codedBits > 0 ? OptionalInt.of(codedBits) : OptionalInt.empty();
   }

@@ -2,6 +2,7 @@ package nullroom.io.audio;
 
 import java.io.IOException;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import nullroom.core.measure.take.WrittenAs;
 
@@ -11,14 +12,17 @@ final class PcmStream implements SoundStream {
 
   private final SampleFormat format;
   private final ByteReader bytes;
+  private final long frames;
   private final String started;
   private final List<String> warnings;
   private final byte[] buffer;
 
-  PcmStream(SampleFormat format, ByteReader bytes, String started, List<String> warnings) {
+  PcmStream(
+      SampleFormat format, ByteReader bytes, long frames, String started, List<String> warnings) {
     this.format = format;
     this.started = started;
     this.bytes = bytes;
+    this.frames = frames;
     this.warnings = List.copyOf(warnings);
     buffer = new byte[MOST_FRAMES * format.frameBytes()];
   }
@@ -55,6 +59,11 @@ final class PcmStream implements SoundStream {
   @Override
   public OptionalInt bitDepth() {
     return OptionalInt.of(format.validBits());
+  }
+
+  @Override
+  public OptionalDouble seconds() {
+    return OptionalDouble.of(frames / format.sampleRateHz());
   }
 
   @Override

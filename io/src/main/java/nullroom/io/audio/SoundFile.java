@@ -9,6 +9,7 @@ import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import nullroom.core.Figures;
@@ -174,6 +175,11 @@ public final class SoundFile implements SampleSource, AutoCloseable {
   /** Bits of a sample, where the format keeps samples exactly; lossy ones have none. */
   public OptionalInt bitDepth() {
     return stream.bitDepth();
+  }
+
+  /** How long it says that it is, seconds; empty where only reading it tells. */
+  public OptionalDouble seconds() {
+    return stream.seconds();
   }
 
   /** What the recorder wrote beside the sound. */

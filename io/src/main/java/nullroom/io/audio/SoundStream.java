@@ -2,6 +2,7 @@ package nullroom.io.audio;
 
 import java.io.IOException;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import nullroom.core.measure.take.WrittenAs;
 
@@ -16,6 +17,9 @@ interface SoundStream extends AutoCloseable {
 
   /** Bits of a sample, where the format keeps samples exactly. */
   OptionalInt bitDepth();
+
+  /** How long it says that it is, without being read; empty where it says nothing. */
+  OptionalDouble seconds();
 
   /** What was written beside the sound. */
   WrittenAs writtenAs();

@@ -173,6 +173,7 @@ final class WavReader {
             channel.close();
           }
         },
+        (end - from) / format.frameBytes(),
         started,
         warnings);
   }

@@ -1,21 +1,18 @@
 package nullroom.io.book;
 
-import java.io.Closeable;
+import static java.nio.file.StandardCopyOption.REPLACE_EXISTING;
+
 import java.io.IOException;
-import java.nio.channels.FileChannel;
-import java.nio.channels.OverlappingFileLockException;
+import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
 import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
 import java.util.List;
 import java.util.Optional;
 import nullroom.core.Trouble;
 import nullroom.core.book.RoomBook;
 import nullroom.core.room.Room;
-import nullroom.core.signal.Samples;
 import nullroom.io.SafeFile;
-import nullroom.io.audio.WavWriter;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -26,7 +23,6 @@ import tools.jackson.databind.json.JsonMapper;
 public final class BookFolder {
   private static final String BOOK = "book.json";
   private static final String PREVIOUS = "book.previous.json";
-  private static final String LOCK = ".lock";
   private static final String SOUND = "sound";
   private static final String SURVEY = "survey";
   private static final String NO_PLAIN_FILE =
@@ -35,10 +31,18 @@ public final class BookFolder {
   /** No book comes near this; what is larger would only use up the memory. */
   private static final long LARGEST_BOOK_BYTES = 64L << 20;
 
+  /** A disk that has no room for this has none for a recording. */
+  private static final int PROBE_BYTES = 1 << 16;
+
+  private static final String GONE =
+      "%s is gone: it was moved or deleted, or its disk was pulled out. Nothing is lost yet: put it back, or keep the book elsewhere.";
+
   private final Path folder;
 
+  private final KeptSounds sounds = new KeptSounds(this);
+
   /** Whether a book was there when it was looked at last. */
-  private boolean known;
+  private volatile boolean known;
 
   /** The book in a folder, which need not exist yet. */
   public BookFolder(Path folder) {
@@ -111,8 +115,27 @@ public final class BookFolder {
     }
   }
 
+  /**
+   * Loads a book to be read only, also one that a newer program wrote: of that, what this one
+   * knows.
+   *
+   * @throws Trouble naming file and place
+   */
+  public RoomBook loadToRead() {
+    Path file = folder.resolve(BOOK);
+    return read(file, BookJson.asKnown(json(plain(file))));
+  }
+
+  /** Whether a newer program wrote the book. */
+  public boolean isNewer() {
+    return exists() && BookJson.isNewer(json(plain(folder.resolve(BOOK))));
+  }
+
   private RoomBook read(Path file) {
-    JsonNode node = json(plain(file));
+    return read(file, json(plain(file)));
+  }
+
+  private static RoomBook read(Path file, JsonNode node) {
     try {
       return BookJson.read(node);
     } catch (Trouble.BadField e) {
@@ -126,34 +149,78 @@ public final class BookFolder {
    *
    * @throws Trouble.BadFile if another window has it
    */
-  public Closeable lock() {
+  public BookLock lock() {
     try {
       Files.createDirectories(folder);
-      FileChannel channel =
-          FileChannel.open(
-              folder.resolve(LOCK),
-              StandardOpenOption.CREATE,
-              StandardOpenOption.WRITE,
-              LinkOption.NOFOLLOW_LINKS);
-      if (!locked(channel)) {
-        channel.close();
-        throw new Trouble.BadFile(
-            folder.toString(), "is open in another window; close it there, or go on there");
-      }
+      BookLock lock = BookLock.take(folder);
       for (Path place : List.of(folder, folder.resolve(SOUND), folder.resolve(SURVEY))) {
         SafeFile.clear(place);
       }
-      return channel;
+      return lock;
     } catch (IOException e) {
       throw new Trouble.BadFile(folder.toString(), "cannot be locked: " + e.getMessage());
     }
   }
 
-  private static boolean locked(FileChannel channel) throws IOException {
+  /**
+   * What is wrong with the folder now, in a sentence; empty where a book can be kept in it. A small
+   * file is written there and removed again.
+   */
+  public Optional<String> condition() {
+    if (known && !exists()) {
+      return Optional.of(GONE.formatted(folder));
+    }
     try {
-      return channel.tryLock() != null;
-    } catch (OverlappingFileLockException e) { // by this very program
-      return false;
+      Path probe = Files.createTempFile(folder, ".", SafeFile.UNFINISHED);
+      try {
+        Files.write(probe, new byte[PROBE_BYTES]);
+      } finally {
+        Files.deleteIfExists(probe);
+      }
+      return Optional.empty();
+    } catch (IOException e) {
+      return Optional.of(
+          folder + " takes no more files: it is read-only, or its disk is full or not there.");
+    }
+  }
+
+  /**
+   * Keeps the book in another folder from now on, with all sounds and surveys that can still be
+   * read.
+   *
+   * @param target holds no book yet; made where it is not there
+   * @return the book there
+   * @throws Trouble.BadFile if it cannot be written, or holds a book
+   */
+  public synchronized BookFolder copyTo(Path target, RoomBook book) {
+    BookFolder copy = new BookFolder(target);
+    if (copy.exists()) {
+      throw new Trouble.BadFile(target.toString(), "holds a book already; choose another folder");
+    }
+    try {
+      for (Path from : List.of(folder.resolve(SOUND), folder.resolve(SURVEY), sounds.spare())) {
+        Path to = copy.folder.resolve(from.equals(folder.resolve(SURVEY)) ? SURVEY : SOUND);
+        Files.createDirectories(to);
+        if (Files.isDirectory(from, LinkOption.NOFOLLOW_LINKS)) {
+          copyFiles(from, to);
+        }
+      }
+    } catch (IOException e) {
+      throw new Trouble.BadFile(target.toString(), "cannot be written: " + e.getMessage());
+    }
+    copy.save(book);
+    return copy;
+  }
+
+  private static void copyFiles(Path from, Path to) throws IOException {
+    try (DirectoryStream<Path> files = Files.newDirectoryStream(from)) {
+      for (Path file : files) {
+        if (Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)
+            && !String.valueOf(file.getFileName()).startsWith(".")) {
+          Files.copy(
+              file, to.resolve(file.getFileName()), LinkOption.NOFOLLOW_LINKS, REPLACE_EXISTING);
+        }
+      }
     }
   }
 
@@ -176,11 +243,14 @@ public final class BookFolder {
   /**
    * Saves the book; the save before it is kept. Does nothing where nothing changed.
    *
-   * @return a sentence where the book had gone from its folder meanwhile
+   * @throws Trouble.BadFile where that cannot be, or where the folder went away while the book was
+   *     open: another of its name is not made without its recordings
    */
-  public synchronized Optional<String> save(RoomBook book) {
+  public synchronized void save(RoomBook book) {
     Path file = folder.resolve(BOOK);
-    boolean gone = known && !exists();
+    if (known && !exists()) {
+      throw new Trouble.BadFile("", GONE.formatted(folder));
+    }
     try {
       Files.createDirectories(inside(SOUND));
       byte[] text =
@@ -191,69 +261,14 @@ public final class BookFolder {
         SafeFile.writeKeeping(file, folder.resolve(PREVIOUS), text);
       }
       known = true;
-      return gone
-          ? Optional.of(
-              folder
-                  + " was gone: it was moved or deleted while it was open. The book is saved there anew, without its recordings.")
-          : Optional.empty();
     } catch (IOException e) {
       throw new Trouble.BadFile(file.toString(), "cannot be saved: " + e.getMessage());
     }
   }
 
-  /**
-   * Keeps a recording under a name that is not taken yet.
-   *
-   * @param stem such as "claps"
-   * @return its file name under sound/
-   */
-  public String keep(String stem, Samples recording) {
-    String name = freeName(stem, ".wav");
-    WavWriter.writeRecording(sound(name), recording);
-    return name;
-  }
-
-  /**
-   * Keeps an unchanged copy of a sound file under a name that is not taken yet.
-   *
-   * @return its file name under sound/
-   */
-  public String keepCopy(String stem, Path file) {
-    String original = file.getFileName().toString();
-    int dot = original.lastIndexOf('.');
-    String name =
-        freeName(stem, dot < 0 || original.length() - dot > 5 ? ".wav" : original.substring(dot));
-    Path partial = sound("." + name + SafeFile.UNFINISHED);
-    try {
-      Files.copy(file, partial, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
-      Files.move(partial, sound(name), java.nio.file.StandardCopyOption.ATOMIC_MOVE);
-    } catch (IOException e) {
-      throw new Trouble.BadFile(
-          file.toString(), "could not be copied into the book: " + e.getMessage());
-    }
-    return name;
-  }
-
-  /** Removes a sound that was kept in vain. */
-  public void forget(String name) {
-    try {
-      Files.deleteIfExists(sound(name));
-    } catch (IOException e) {
-      throw new Trouble.BadFile(sound(name).toString(), "cannot be removed: " + e.getMessage());
-    }
-  }
-
-  private String freeName(String stem, String ending) {
-    try {
-      Files.createDirectories(inside(SOUND));
-    } catch (IOException e) {
-      throw new Trouble.BadFile(folder.toString(), "cannot be written: " + e.getMessage());
-    }
-    int number = 1;
-    while (Files.exists(sound(stem + "-" + number + ending))) {
-      number++;
-    }
-    return stem + "-" + number + ending;
+  /** Its recordings. */
+  public KeptSounds sounds() {
+    return sounds;
   }
 
   /**
@@ -280,13 +295,9 @@ public final class BookFolder {
     return stem + "-" + number + ".csv";
   }
 
-  /**
-   * Path of a kept recording.
-   *
-   * @throws Trouble.BadFile where that leads out of the book, or is no plain file
-   */
-  public Path sound(String name) {
-    return plain(inside(SOUND).resolve(name));
+  /** The folder of its recordings. */
+  Path soundFolder() {
+    return inside(SOUND);
   }
 
   /** A folder of the book, which must not lead out of it. */
@@ -301,7 +312,7 @@ public final class BookFolder {
   }
 
   /** A file of the book, which need not be there, but must not lead out of it. */
-  private Path plain(Path file) {
+  Path plain(Path file) {
     boolean named = folder.resolve(file).normalize().equals(file);
     if (!named
         || Files.exists(file, LinkOption.NOFOLLOW_LINKS)

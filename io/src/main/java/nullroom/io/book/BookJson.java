@@ -35,6 +35,19 @@ final class BookJson {
 
   private BookJson() {}
 
+  /** Whether a newer program wrote it. */
+  static boolean isNewer(JsonNode node) {
+    return node.path("schemaVersion").asInt(0) > SCHEMA_VERSION;
+  }
+
+  /** A newer book as one of this version: what is new in it is passed over. */
+  static JsonNode asKnown(JsonNode node) {
+    if (isNewer(node) && node.deepCopy() instanceof ObjectNode book) {
+      return book.put("schemaVersion", SCHEMA_VERSION);
+    }
+    return node;
+  }
+
   static RoomBook read(JsonNode node) {
     Field f = new Field("", node).object();
     double version = f.required("schemaVersion").number();

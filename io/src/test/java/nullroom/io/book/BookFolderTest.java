@@ -16,6 +16,7 @@ import nullroom.core.room.Patch;
 import nullroom.core.room.Room;
 import nullroom.core.room.Surface;
 import nullroom.core.signal.Samples;
+import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -104,30 +105,77 @@ class BookFolderTest {
     BookFolder place = new BookFolder(folder.resolve("d"));
     place.save(new RoomBook("d", Goal.SUNG_DRY, room()));
     Path torn = Files.writeString(place.path().resolve(".book.json123.new"), "{");
-    Path sound = Files.writeString(place.sound(".claps-1.wav.new"), "RIFF");
+    Path sound = Files.writeString(place.sounds().file(".claps-1.wav.new"), "RIFF");
     try (Closeable mine = place.lock()) {
       assertThat(mine).isNotNull();
       assertThat(torn).doesNotExist();
       assertThat(sound).doesNotExist();
       assertThatThrownBy(() -> new BookFolder(place.path()).lock())
           .isInstanceOf(Trouble.BadFile.class)
-          .hasMessageContaining("open in another window");
+          .hasMessageContaining("open in another window")
+          .hasMessageContaining("process " + ProcessHandle.current().pid());
     }
     place.lock().close();
     assertThat(place.load().name()).isEqualTo("d");
   }
 
   @Test
-  void aFolderThatWentAwayIsMadeAnewAloud() throws IOException {
+  @DisplayName(
+      "a folder that went away is said, nothing is made in its place, and the book goes on elsewhere")
+  void gone() throws IOException {
     BookFolder place = new BookFolder(folder.resolve("e"));
     RoomBook book = new RoomBook("e", Goal.SUNG_DRY, room());
-    assertThat(place.save(book)).isEmpty();
-    assertThat(place.save(book.with(Goal.SPOKEN_CLOSE))).isEmpty();
-    Path away = Files.move(place.path(), folder.resolve("elsewhere"));
-    assertThat(place.save(book).orElseThrow())
-        .contains("moved or deleted", "without its recordings");
-    assertThat(place.save(book.with(Goal.SPOKEN_CLOSE))).isEmpty();
-    assertThat(new BookFolder(away).load().goal()).isEqualTo(Goal.SPOKEN_CLOSE);
+    place.save(book);
+    assertThat(place.condition()).isEmpty();
+    Path away = Files.move(place.path(), folder.resolve("away"));
+    assertThat(place.condition().orElseThrow()).contains("is gone", "moved or deleted");
+    assertThatThrownBy(() -> place.save(book.with(Goal.SPOKEN_CLOSE)))
+        .isInstanceOf(Trouble.BadFile.class)
+        .hasMessageContaining("keep the book elsewhere");
+    assertThat(place.path()).doesNotExist();
+    assertThat(new BookFolder(away).load().goal()).isEqualTo(Goal.SUNG_DRY);
+    Files.writeString(place.path(), "in the way"); // so that not even a recording can be kept
+    String kept = place.sounds().keep("claps", new Samples(new double[4800], 48_000));
+    BookFolder saved = place.copyTo(folder.resolve("other"), book.with(Goal.SPOKEN_CLOSE));
+    assertThat(saved.load().goal()).isEqualTo(Goal.SPOKEN_CLOSE);
+    assertThat(saved.sounds().list())
+        .singleElement()
+        .satisfies(sound -> {
+          assertThat(sound.name()).isEqualTo(kept);
+          assertThat(sound.seconds()).hasValue(0.1);
+        });
+    assertThatThrownBy(() -> place.copyTo(saved.path(), book)).hasMessageContaining("already");
+  }
+
+  @Test
+  @DisplayName("a recording is deleted and brought back, byte for byte")
+  void deleted() throws IOException {
+    BookFolder place = new BookFolder(folder.resolve("g"));
+    place.save(new RoomBook("g", Goal.SUNG_DRY, room()));
+    String name = place.sounds().keep("take", new Samples(new double[480], 48_000));
+    byte[] before = Files.readAllBytes(place.sounds().file(name));
+    place.sounds().delete(name);
+    assertThat(place.sounds().file(name)).doesNotExist();
+    assertThat(place.sounds().list()).singleElement().matches(s -> s.deleted());
+    place.sounds().bringBack(name);
+    assertThat(place.sounds().file(name)).hasBinaryContent(before);
+    assertThat(place.sounds().list()).singleElement().matches(s -> !s.deleted());
+  }
+
+  @Test
+  @DisplayName("a book of a newer program is opened to read, as far as this one knows it")
+  void newer() throws IOException {
+    BookFolder place = new BookFolder(folder.resolve("n"));
+    RoomBook book = new RoomBook("n", Goal.SUNG_DRY, room());
+    place.save(book);
+    Path file = place.path().resolve("book.json");
+    Files.writeString(
+        file,
+        Files.readString(file)
+            .replaceFirst("\"schemaVersion\" : \\d+", "\"schemaVersion\" : 99, \"hologram\" : 1"));
+    assertThat(place.isNewer()).isTrue();
+    assertThatThrownBy(place::load).hasMessageContaining("Use a newer one");
+    assertThat(place.loadToRead()).isEqualTo(book);
   }
 
   @Test
@@ -136,14 +184,15 @@ class BookFolderTest {
     place.save(new RoomBook("f", Goal.SUNG_DRY, room()));
     Path secret = Files.writeString(folder.resolve("secret.wav"), "not yours");
     Files.createSymbolicLink(place.path().resolve("sound").resolve("noise-1.wav"), secret);
-    leadsOut(() -> place.sound("noise-1.wav"));
-    leadsOut(() -> place.sound("../../secret.wav"));
+    leadsOut(() -> place.sounds().file("noise-1.wav"));
+    leadsOut(() -> place.sounds().file("../../secret.wav"));
     leadsOut(() -> place.survey("../book.json"));
     Path sounds = place.path().resolve("sound");
     Files.move(sounds, folder.resolve("moved"));
     Files.createSymbolicLink(sounds, folder.resolve("moved"));
-    leadsOut(() -> place.sound("claps-1.wav"));
-    leadsOut(() -> place.keep("claps", new Samples(new double[10], 48_000)));
+    leadsOut(() -> place.sounds().file("claps-1.wav"));
+    place.sounds().keep("claps", new Samples(new double[10], 48_000));
+    assertThat(folder.resolve("moved").resolve("claps-1.wav")).doesNotExist();
     Path book = place.path().resolve("book.json");
     Files.move(book, folder.resolve("book.json"));
     Files.createSymbolicLink(book, folder.resolve("book.json"));

@@ -39,7 +39,7 @@ final class MeasuredBook {
     SimulatedDevice device = new SimulatedDevice(Heard.of(book.room()), 343.2, 4);
     Samples quiet = device.record(AudioDevice.Prompt.QUIET, 5, Progress.NONE);
     return NoiseMeasurement.of(
-        place.keep("noise", quiet),
+        place.sounds().keep("noise", quiet),
         new NoiseMeasurement.Taken("2026-01-01T20:00", true, spot, List.of("boiler")),
         SampleSource.of(quiet),
         book.chain(true),
@@ -55,7 +55,7 @@ final class MeasuredBook {
     return bare.with(noise(place, bare, ""))
         .with(
             DecayMeasurement.of(
-                place.keep("claps", claps),
+                place.sounds().keep("claps", claps),
                 "2026-01-01T20:05",
                 MeasuredAt.in(room),
                 claps,
