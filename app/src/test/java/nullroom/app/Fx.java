@@ -6,6 +6,8 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
+import java.util.function.Predicate;
 import javafx.application.Platform;
 import javafx.beans.value.ObservableValue;
 import javafx.event.EventType;
@@ -20,6 +22,7 @@ import javafx.stage.Stage;
 /** The toolkit without a display, started once for all tests. */
 public final class Fx {
   private static final int PATIENCE_SECONDS = 60;
+  private static final long POLL_NANOS = 20_000_000;
 
   private Fx() {}
 
@@ -64,6 +67,18 @@ public final class Fx {
         }));
     await(reached);
     run(() -> {}); // what came with it has run
+  }
+
+  /** Asks on the FX thread, again and again, until the answer is as wanted. */
+  public static <T> T await(Callable<T> ask, Predicate<T> wanted) {
+    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_SECONDS);
+    T now = on(ask);
+    while (!wanted.test(now)) {
+      assertThat(System.nanoTime()).as("still " + now).isLessThan(end);
+      LockSupport.parkNanos(POLL_NANOS);
+      now = on(ask);
+    }
+    return now;
   }
 
   private static void await(CountDownLatch latch) {

@@ -5,7 +5,7 @@ import java.util.Set;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
-/** How figures are written in sentences and on screens: a decimal point, and a true minus sign. */
+/** How figures are written in sentences and on screens: a true minus sign, a point or a comma. */
 public final class Figures {
   /** A nought that rounding left a sign on. */
   private static final Pattern NEGATIVE_ZERO =
@@ -14,12 +14,32 @@ public final class Figures {
   /** A sign, not a hyphen in a word or a date. */
   private static final Pattern MINUS = Pattern.compile("(?<![\\p{L}\\d])-(?=[\\d.])");
 
+  /** A decimal point of a figure, not one in a name such as S3.5 or in a version such as 1.2.3. */
+  private static final Pattern POINT =
+      Pattern.compile("(?<![\\p{L}\\d.])(\\d+)\\.(\\d+)(?![\\d.]*\\.?\\d)");
+
+  /**
+   * Set to "true" where figures are said with a decimal comma. What a person settled holds for the
+   * whole program; files and the command line never set it.
+   */
+  public static final String COMMA_PROPERTY = "nullroom.decimal.comma";
+
+  /** Set to the mark that amounts of money are said with. */
+  public static final String CURRENCY_PROPERTY = "nullroom.currency";
+
   private Figures() {}
 
   /** A sentence with figures in it, as {@link String#format} takes them. */
   public static String say(String format, @Nullable Object... figures) {
     String text = String.format(Locale.ROOT, format, figures);
-    return MINUS.matcher(NEGATIVE_ZERO.matcher(text).replaceAll("")).replaceAll("−");
+    String signed = MINUS.matcher(NEGATIVE_ZERO.matcher(text).replaceAll("")).replaceAll("−");
+    return Boolean.getBoolean(COMMA_PROPERTY) ? POINT.matcher(signed).replaceAll("$1,$2") : signed;
+  }
+
+  /** An amount of money to the whole, with its mark where one was settled: "40 €". */
+  public static String money(double amount) {
+    String mark = System.getProperty(CURRENCY_PROPERTY, "");
+    return say("%.0f", amount) + (mark.isEmpty() ? "" : " " + mark);
   }
 
   /** A name of a constant as a word: "SUNG_SOFT" is "sung soft". */

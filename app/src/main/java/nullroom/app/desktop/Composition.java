@@ -3,6 +3,7 @@ package nullroom.app.desktop;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -14,28 +15,33 @@ import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
-import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Scene;
 import javafx.util.Duration;
 import nullroom.app.dress.DressModel;
+import nullroom.app.dress.DressPage;
 import nullroom.app.dress.DressView;
 import nullroom.app.level.LevelModel;
+import nullroom.app.level.LevelPage;
 import nullroom.app.level.LevelView;
 import nullroom.app.listen.ClipModel;
 import nullroom.app.listen.ListenModel;
 import nullroom.app.listen.ListenView;
 import nullroom.app.listen.Page;
 import nullroom.app.mic.MicModel;
+import nullroom.app.mic.MicPage;
 import nullroom.app.mic.MicView;
 import nullroom.app.ring.RingModel;
+import nullroom.app.ring.RingPage;
 import nullroom.app.ring.RingView;
 import nullroom.app.room.RoomModel;
+import nullroom.app.room.RoomPage;
 import nullroom.app.room.RoomView;
 import nullroom.app.shell.BookSession;
 import nullroom.app.shell.Inputs;
 import nullroom.app.shell.Live;
 import nullroom.app.shell.MainWindow;
 import nullroom.app.shell.OpenStation;
+import nullroom.app.shell.Preferences;
 import nullroom.app.shell.Station;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.Units;
@@ -71,10 +77,27 @@ public final class Composition {
   private final LevelModel level;
   private final StationContext context;
   private final List<OpenStation> stations;
-  private final ObjectProperty<Units> units = new SimpleObjectProperty<>(Units.METRES);
+  private final Preferences preferences;
+  private final FolderBanner condition;
 
   /**
-   * Opens a book. Call on the FX thread.
+   * What a book is opened with.
+   *
+   * @param simulated the device that stands in the room of a book
+   * @param ownInputs whether an input of this computer records where there is one
+   * @param preferences of the person
+   * @param books what can be done about other books; empty where there is this one only
+   * @param readOnly why the book can only be read; empty where it can be changed
+   */
+  record Setting(
+      Function<RoomBook, AudioDevice> simulated,
+      boolean ownInputs,
+      Preferences preferences,
+      Optional<BookActions> books,
+      Optional<String> readOnly) {}
+
+  /**
+   * Opens a book by itself, for somebody who has settled nothing. Call on the FX thread.
    *
    * @param simulated the device that stands in the room of a book
    * @param ownInputs whether an input of this computer records where there is one
@@ -84,17 +107,49 @@ public final class Composition {
       RoomBook book,
       Function<RoomBook, AudioDevice> simulated,
       boolean ownInputs) {
+    this(
+        folder,
+        book,
+        new Setting(
+            simulated,
+            ownInputs,
+            new Preferences(Locale.ROOT),
+            Optional.empty(),
+            Optional.empty()));
+  }
+
+  /** Opens a book. Call on the FX thread. */
+  Composition(BookFolder folder, RoomBook book, Setting setting) {
     work = new Work(background);
+    preferences = setting.preferences();
     session =
         new BookSession(
-            folder, book, saver, sentence -> Platform.runLater(() -> work.warn(sentence)));
-    Supplier<AudioDevice> acted = () -> simulated.apply(session.book());
+            folder,
+            book,
+            setting.readOnly(),
+            saver,
+            sentence -> Platform.runLater(() -> work.warn(sentence)));
+    boolean ownInputs = setting.ownInputs();
+    Supplier<AudioDevice> acted = () -> setting.simulated().apply(session.book());
     Inputs inputs = ownInputs ? Inputs.own(acted) : new Inputs(acted);
+    if (ownInputs) {
+      inputs.prefer(preferences.inputProperty().get());
+      inputs
+          .chosenProperty()
+          .subscribe(chosen -> {
+            if (!chosen.simulated() && inputs.all().indexOf(chosen) > 1) {
+              preferences.inputProperty().set(chosen.name());
+            }
+          });
+    }
+    inputs.outputProperty().bind(preferences.outputProperty());
     live = new Live();
     if (ownInputs) {
       watchPlugs(inputs);
     }
-    context = new StationContext(session, work, inputs, live, Clock.systemDefaultZone(), units);
+    context =
+        new StationContext(
+            session, work, inputs, live, Clock.systemDefaultZone(), preferences.unitsProperty());
     listen = new ListenModel(context, background);
     ring = new RingModel(context);
     room = new RoomModel(context, background);
@@ -108,29 +163,53 @@ public final class Composition {
                 listen.say(),
                 () -> new ListenView(listen, context).node(),
                 Optional.of(listen::open),
+                OpenStation.PageRef.all(Page.class, listen.pageProperty()),
                 () -> listen.night().leave()),
             new OpenStation(
                 Station.RING,
                 ring.say(),
                 () -> new RingView(ring, context).node(),
                 Optional.of(ring::open),
+                OpenStation.PageRef.all(RingPage.class, ring.pageProperty()),
                 () -> {}),
             new OpenStation(
                 Station.ROOM,
                 room.say(),
                 () -> new RoomView(room, context).node(),
                 Optional.empty(),
+                OpenStation.PageRef.all(RoomPage.class, room.pageProperty()),
                 room::leave),
-            new OpenStation(Station.DRESS, dress.say(), () -> new DressView(dress, context).node()),
-            new OpenStation(Station.MIC, mic.say(), () -> new MicView(mic, context).node()),
+            new OpenStation(
+                Station.DRESS,
+                dress.say(),
+                () -> new DressView(dress, context).node(),
+                Optional.empty(),
+                OpenStation.PageRef.all(DressPage.class, dress.pageProperty()),
+                () -> {}),
+            new OpenStation(
+                Station.MIC,
+                mic.say(),
+                () -> new MicView(mic, context).node(),
+                Optional.empty(),
+                OpenStation.PageRef.all(MicPage.class, mic.pageProperty()),
+                () -> {}),
             new OpenStation(
                 Station.LEVEL,
                 level.say(),
                 () -> new LevelView(level, context).node(),
                 Optional.of(level::open),
+                OpenStation.PageRef.all(LevelPage.class, level.pageProperty()),
                 () -> {}));
     room.trace().follow();
-    shell = new MainWindow(context, stations, listen::space, this::open, background);
+    shell =
+        new MainWindow(
+            context,
+            stations,
+            DeskCommands.of(this, preferences, setting.books()),
+            listen::space,
+            this::open,
+            background);
+    condition = new FolderBanner(this, setting.books());
   }
 
   /** Looks for inputs that were plugged in or pulled out. */
@@ -168,7 +247,7 @@ public final class Composition {
 
   /** How lengths are said. */
   public ObjectProperty<Units> unitsProperty() {
-    return units;
+    return preferences.unitsProperty();
   }
 
   /** The reverberation station, to show a page of it. */
@@ -194,6 +273,58 @@ public final class Composition {
   /** The level station, to show a page of it. */
   public LevelModel level() {
     return level;
+  }
+
+  /** What its stations work with. */
+  StationContext context() {
+    return context;
+  }
+
+  /** Lays the preferences over the window. */
+  void showPreferences() {
+    PreferencesSheet.open(shell.sheets(), preferences, context);
+  }
+
+  /** What the person settled. */
+  Preferences preferences() {
+    return preferences;
+  }
+
+  /** Runs what must not hold up the window. */
+  ExecutorService background() {
+    return background;
+  }
+
+  /** Shows the station and the page that {@link #shown} named. */
+  void recall(String shown) {
+    String[] names = shown.split(" ", 2);
+    stations.stream()
+        .filter(s -> s.station().name().equals(names[0]))
+        .findFirst()
+        .ifPresent(s -> {
+          shell.stationProperty().set(s.station());
+          s.pages().stream()
+              .filter(p -> names.length > 1 && p.name().equals(names[1]))
+              .findFirst()
+              .ifPresent(p -> p.show().run());
+        });
+  }
+
+  /** The station shown and its page, by the names that do not change. */
+  String shown() {
+    Station station = shell.stationProperty().get();
+    return stations.stream()
+        .filter(s -> s.station() == station)
+        .flatMap(s -> s.pages().stream())
+        .filter(p -> p.shown().getAsBoolean())
+        .map(p -> station.name() + " " + p.name())
+        .findFirst()
+        .orElse(station.name());
+  }
+
+  /** The newest state, once nothing changes it any more, for any thread. */
+  RoomBook lastBook() {
+    return session.bookProperty().get();
   }
 
   /** The open book. */
@@ -258,6 +389,7 @@ public final class Composition {
   /** Ends work and waits until the newest state is saved. */
   public void close() {
     Platform.runLater(plugs::stop);
+    Platform.runLater(condition::stop);
     work.cancel();
     stations.forEach(s -> s.close().run());
     live.stop();

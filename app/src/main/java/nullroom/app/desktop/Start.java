@@ -3,96 +3,183 @@ package nullroom.app.desktop;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.input.TransferMode;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import nullroom.app.control.Choice;
 import nullroom.app.control.FilePick;
 import nullroom.app.control.NumberField;
+import nullroom.app.shell.Units;
 import nullroom.core.Trouble;
+import nullroom.core.book.Goal;
 
-/** The first start: look at the demo, begin with one's own room, or bring a recording. */
+/** Where to begin: go on with a book, begin with a room or a recording, or look at the demo. */
 final class Start {
   /** What the user wants to begin with. */
-  sealed interface Choice {
+  sealed interface Way {
     /** The room that ships with the program. */
-    record Demo() implements Choice {}
+    record Demo(boolean fresh) implements Way {}
+
+    /** A book that is there. */
+    record Book(Path folder) implements Way {}
+
+    /** The save before the last of a damaged book. */
+    record Restore(Path folder) implements Way {}
+
+    /** A book from the old place, to be kept with the others from now on. */
+    record MoveHere(Path folder) implements Way {}
 
     /** A box of this size, metres. */
-    record NewRoom(double length, double width, double height) implements Choice {}
+    record NewRoom(String name, Goal goal, double length, double width, double height)
+        implements Way {}
 
     /** A recording of a room. */
-    record Recording(Path file) implements Choice {}
+    record Recording(Path file) implements Way {}
+  }
+
+  /**
+   * What there is to choose from.
+   *
+   * @param notice why the last book is not open, in a sentence; empty on a first start
+   * @param damaged a book whose save before the last is whole
+   * @param recent the books opened last
+   * @param shelves folders that hold books
+   * @param old books in the old place
+   * @param demoKept whether the demo was changed before
+   */
+  record Offer(
+      String notice,
+      Optional<Path> damaged,
+      List<Path> recent,
+      List<Path> shelves,
+      List<Path> old,
+      boolean demoKept) {
+    /** What somebody is offered who has nothing yet. */
+    static Offer first() {
+      return new Offer("", Optional.empty(), List.of(), List.of(), List.of(), false);
+    }
+
+    Offer {
+      recent = List.copyOf(recent);
+      shelves = List.copyOf(shelves);
+      old = List.copyOf(old);
+    }
   }
 
   private final VBox box = new VBox();
+  private final ScrollPane scroll = new ScrollPane(box);
+  private final Consumer<Way> onChoice;
+  private final Units units;
   private final double[] size = {4, 3, 2.4};
+  private String name = "My room";
+  private Goal goal = Goal.SPOKEN_ON_CAMERA;
 
-  /**
-   * The choice.
-   *
-   * @param notice why the last book is not open, in a sentence; empty on a first start
-   */
-  Start(String notice, Consumer<Choice> onChoice) {
+  /** The page. */
+  Start(Offer offer, Units units, Consumer<Way> onChoice) {
+    this.onChoice = onChoice;
+    this.units = units;
     Label question = new Label("Where do you record?");
     question.getStyleClass().add("question");
     Label answer =
         new Label(
-            notice.isEmpty()
+            offer.notice().isEmpty()
                 ? "Pick a way in. Nothing leaves this computer, and everything is saved by itself."
-                : notice + ".");
+                : offer.notice() + ".");
+    answer.setId("start-notice");
     answer.setWrapText(true);
+    answer.setMinHeight(Region.USE_PREF_SIZE);
     answer.getStyleClass().add("answer");
-    HBox ways = new HBox(room(onChoice), recording(onChoice), demo(onChoice));
+    FlowPane ways = new FlowPane(room(), recording(), demo(offer.demoKept()));
     ways.getStyleClass().add("ways");
-    box.getChildren().addAll(question, answer, ways);
-    box.getStyleClass().addAll("root-pane", "paper", "start");
-    box.setOnDragOver(e -> {
+    box.getChildren().addAll(question, answer);
+    offer.damaged().ifPresent(book -> box.getChildren().add(restore(book)));
+    BookList books = new BookList(offer, onChoice);
+    box.getChildren().addAll(books.node(), ways, books.foot());
+    box.getStyleClass().add("start");
+    scroll.setFitToWidth(true);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    scroll.setFocusTraversable(false);
+    scroll.getStyleClass().addAll("root-pane", "paper", "start-scroll");
+    drops();
+  }
+
+  private Button restore(Path book) {
+    Button restore = new Button("Open the save before it");
+    restore.setId("restore");
+    restore.getStyleClass().add("action");
+    restore.setOnAction(e -> onChoice.accept(new Way.Restore(book)));
+    return restore;
+  }
+
+  private void drops() {
+    scroll.setOnDragOver(e -> {
       if (e.getDragboard().hasFiles()) {
         e.acceptTransferModes(TransferMode.COPY);
       }
     });
-    box.setOnDragDropped(e -> {
+    scroll.setOnDragDropped(e -> {
       if (e.getDragboard().hasFiles() && !e.getDragboard().getFiles().isEmpty()) {
-        onChoice.accept(new Choice.Recording(e.getDragboard().getFiles().getFirst().toPath()));
+        Path file = e.getDragboard().getFiles().getFirst().toPath();
+        onChoice.accept(
+            java.nio.file.Files.isDirectory(file) ? new Way.Book(file) : new Way.Recording(file));
       }
     });
   }
 
   /** Shown while the demo's recordings are made, or where they could not be. */
-  static Parent preparing(String words) {
+  static Region preparing(String words) {
     Label question = new Label("The loft over the bakery");
     question.getStyleClass().add("question");
     Label answer = new Label(words);
+    answer.setWrapText(true);
     answer.getStyleClass().add("answer");
     VBox box = new VBox(question, answer);
     box.getStyleClass().addAll("root-pane", "paper", "start");
     return box;
   }
 
-  Parent node() {
-    return box;
+  Region node() {
+    return scroll;
   }
 
-  private VBox room(Consumer<Choice> onChoice) {
+  private VBox room() {
     VBox way = way("In a room of my own", "Three lengths from a tape measure are enough to begin.");
+    way.getChildren().add(named());
     List<NumberField> fields = new ArrayList<>();
     String[] names = {"Length", "Width", "Height"};
     for (int i = 0; i < names.length; i++) {
       int axis = i;
       NumberField field =
-          new NumberField(names[i], "m", 0.5, axis == 2 ? 10 : 30, metres -> size[axis] = metres);
+          new NumberField(
+              names[i], units.unit(), 0.5, axis == 2 ? 10 : 30, metres -> size[axis] = metres);
+      field.setEntry(units.field());
       field.show(size[i]);
       fields.add(field);
       way.getChildren().add(field);
     }
+    Choice<Goal> voice =
+        new Choice<>(
+            "start-goal",
+            "how you record your voice",
+            List.of(Goal.values()),
+            Goal::label,
+            g -> goal = g);
+    voice.show(goal);
+    way.getChildren().add(row("Voice", voice));
     Button begin = new Button("Begin with this room");
     begin.setId("begin");
     begin.getStyleClass().add("action");
+    begin.setDefaultButton(true);
     Label trouble = new Label();
     trouble.setId("start-trouble");
     trouble.getStyleClass().add("field-trouble");
@@ -100,39 +187,70 @@ final class Start {
     begin.setOnAction(e -> {
       if (fields.stream().allMatch(NumberField::isGood)) {
         try {
-          onChoice.accept(new Choice.NewRoom(size[0], size[1], size[2]));
+          onChoice.accept(new Way.NewRoom(name, goal, size[0], size[1], size[2]));
         } catch (Trouble t) {
           trouble.setText(t.line());
         }
       }
     });
+    way.addEventFilter(
+        KeyEvent.KEY_PRESSED,
+        e -> {
+          if (e.getCode() == KeyCode.ENTER && e.getTarget() instanceof TextField) {
+            begin.fire();
+            e.consume();
+          }
+        });
     way.getChildren().addAll(begin, trouble);
     return way;
   }
 
-  private static VBox recording(Consumer<Choice> onChoice) {
+  private HBox named() {
+    TextField field = new TextField(name);
+    field.setId("field-book-name");
+    field.setAccessibleText("name of the book");
+    field.textProperty().subscribe(text -> name = text);
+    return row("Name", field);
+  }
+
+  private static HBox row(String name, Region control) {
+    Label label = new Label(name);
+    label.getStyleClass().add("field-name");
+    HBox row = new HBox(label, control);
+    row.getStyleClass().add("row");
+    return row;
+  }
+
+  private VBox recording() {
     VBox way =
         way(
             "I have a recording",
             "A film or sound file from a phone is enough: ten seconds of quiet, twenty of talk where you usually stand, three claps, in any order. Dropped here or opened; the file itself is not changed.");
-    way.getChildren().add(FilePick.button(file -> onChoice.accept(new Choice.Recording(file))));
+    way.getChildren().add(FilePick.button(file -> onChoice.accept(new Way.Recording(file))));
     return way;
   }
 
-  private static VBox demo(Consumer<Choice> onChoice) {
+  private VBox demo(boolean kept) {
     VBox way =
         way(
             "Show me one first",
             "A made-up loft over a bakery, measured, with its fan and its slope. Change what you like; it is a copy.");
-    Button look = new Button("Look around the loft");
-    look.setId("look");
+    way.getChildren().add(look("look", kept ? "Go on in the loft" : "Look around the loft", false));
+    if (kept) {
+      way.getChildren().add(look("look-fresh", "Begin again with a fresh loft", true));
+    }
+    return way;
+  }
+
+  private Button look(String id, String words, boolean fresh) {
+    Button look = new Button(words);
+    look.setId(id);
     look.setOnAction(e -> {
       look.setDisable(true);
       look.setText("Preparing the loft …");
-      onChoice.accept(new Choice.Demo());
+      onChoice.accept(new Way.Demo(fresh));
     });
-    way.getChildren().add(look);
-    return way;
+    return look;
   }
 
   private static VBox way(String name, String words) {

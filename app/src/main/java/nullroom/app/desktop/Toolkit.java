@@ -70,8 +70,14 @@ final class Toolkit {
     Stage stage = new Stage();
     stage.setTitle(title);
     stage.setScene(scene);
-    stage.show();
+    show(stage);
     return stage;
+  }
+
+  /** Shows a window that has its scene. On the FX thread. */
+  static void show(Stage stage) {
+    Application.setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
+    stage.show();
   }
 
   /** Makes a window, its frame counted, as large as wanted but no larger than the screen. */

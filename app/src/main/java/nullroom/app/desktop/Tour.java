@@ -20,6 +20,7 @@ import nullroom.app.mic.MicPage;
 import nullroom.app.ring.RingPage;
 import nullroom.app.room.RoomPage;
 import nullroom.app.shell.Station;
+import nullroom.app.shell.Units;
 import nullroom.core.Trouble;
 import nullroom.core.book.RoomBook;
 import nullroom.io.book.BookFolder;
@@ -98,8 +99,10 @@ public final class Tour {
     LockSupport.parkNanos(LIVE_NANOS);
     settle();
     pictures.add(picture(stage.getScene(), folder, (Station.values().length + 1) + "-lamp-off"));
-    Toolkit.onFx(
-        () -> stage.setScene(Look.scene(new Start("", choice -> {}).node(), width, height)));
+    Toolkit.onFx(() ->
+        stage.setScene(
+            Look.scene(
+                new Start(Start.Offer.first(), Units.METRES, way -> {}).node(), width, height)));
     settle();
     pictures.add(picture(stage.getScene(), folder, (Station.values().length + 2) + "-start"));
     Toolkit.onFx(stage::close);

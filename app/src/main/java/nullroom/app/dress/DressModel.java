@@ -182,8 +182,8 @@ public final class DressModel {
 
   private String sayMeaning() {
     return Figures.say(
-        "%s: about %d in money and %d minutes. Cloth works from about 500 Hz up; bass needs depth.",
-        hanging.get().label(), hanging.get().cost(), hanging.get().minutes());
+        "%s: money about %s, work about %d minutes. Cloth works from about 500 Hz up; bass needs depth.",
+        hanging.get().label(), Figures.money(hanging.get().cost()), hanging.get().minutes());
   }
 
   private String sayFigure() {

@@ -167,6 +167,6 @@ public final class HandModel {
    */
   public void write(Path file) {
     PiecesFile.write(hand(), file);
-    context.work().say("Written: " + file + ".");
+    context.work().wrote(file);
   }
 }

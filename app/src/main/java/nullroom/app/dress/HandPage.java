@@ -113,7 +113,9 @@ final class HandPage {
     words.setText(
         context.session().book().atHand().isEmpty()
             ? "What a usual household has (common practice). Change it to what you own, could borrow, buy or build."
-            : Figures.say("All that is to be bought of it would cost %.0f.", hand.stillToBuy()));
+            : "All that is to be bought of it would cost "
+                + Figures.money(hand.stillToBuy())
+                + ".");
   }
 
   private String size(double width, double height) {
@@ -130,7 +132,7 @@ final class HandPage {
         name,
         size(piece.widthMetres(), piece.heightMetres()),
         new FigureTable.Words(piece.hold().label()),
-        piece.owned() ? "owned" : Figures.say("%.0f each", piece.price()),
+        piece.owned() ? "owned" : Figures.money(piece.price()) + " each",
         Figures.say("%.0f", piece.minutes()),
         new FigureTable.Words(piece.trace()),
         plain("Take out", "take " + piece.name() + " out of the list", () -> model.remove(piece)));

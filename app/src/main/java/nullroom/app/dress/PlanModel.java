@@ -247,12 +247,12 @@ public final class PlanModel {
             ? Figures.say("Clear %sto %.1f dB, ", from, p.traced().margins().clearDb())
             : "";
     return Figures.say(
-        "%s, %s: %sin %.0f minutes for %.0f in money.",
+        "%s, %s: %smoney %s, work %.0f minutes.",
         p.steps().size() == 1 ? "One thing" : p.steps().size() + " things",
         p.school().label(),
         clear,
-        p.minutes(),
-        p.price());
+        Figures.money(p.price()),
+        p.minutes());
   }
 
   private TreatmentPlan fresh() {
@@ -301,6 +301,6 @@ public final class PlanModel {
     TreatmentPlan chosen = fresh();
     Made known = made.get().orElseThrow();
     HangingList.write(known.of(), known.result().before(), chosen, lengths, Typefaces.get(), file);
-    context.work().say("Written: " + file + ".");
+    context.work().wrote(file);
   }
 }

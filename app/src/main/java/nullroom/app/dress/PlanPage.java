@@ -158,7 +158,7 @@ final class PlanPage {
         figure(Figures.say("%.2f", plan.after().offDb()), () -> PlanReasons.off(plan)),
         clear(plan.after(), () -> PlanReasons.clear(plan, false)),
         clear(plan.traced(), () -> PlanReasons.clear(plan, true)),
-        figure(Figures.say("%.0f", plan.price()), () -> PlanReasons.price(plan)),
+        figure(Figures.money(plan.price()), () -> PlanReasons.price(plan)),
         figure(Figures.say("%.0f", plan.minutes()), () -> PlanReasons.minutes(plan)));
   }
 
@@ -189,7 +189,7 @@ final class PlanPage {
         figure(Figures.say("%+.1f", step.addsClearDb()), () -> PlanReasons.step(step, false)));
     cells.add(
         figure(Figures.say("%+.1f", step.aloneClearDb()), () -> PlanReasons.step(step, true)));
-    cells.add(Figures.say("%.0f", step.price()));
+    cells.add(Figures.money(step.price()));
     cells.add(Figures.say("%.0f", step.minutes()));
     Button up = new Button(model.isUp(step) ? "up" : "Put up");
     up.getStyleClass().add("plain");

@@ -381,20 +381,13 @@ public final class TakeModel {
   private record Written(long cut, TakeReport readBack) {}
 
   private void said(Path target, Written written, Optional<Delivery> delivery) {
-    String words =
-        Figures.say(
-            "Written: %s, in %s. Read back: %s.",
-            target.getFileName(),
-            target.toAbsolutePath().getParent(),
-            WrittenTake.words(written.readBack()));
+    String back = "Read back: " + WrittenTake.words(written.readBack()) + ".";
     Optional<String> fault =
         brief().flatMap(b -> WrittenTake.fault(written.readBack(), b, delivery));
-    if (written.cut() > 0) {
-      context.work().warn(words + " " + written.cut() + " samples passed full scale and were cut.");
-    } else if (fault.isPresent()) {
-      context.work().warn(words + " But " + fault.get() + ".");
-    } else {
-      context.work().say(words);
-    }
+    String more =
+        written.cut() > 0
+            ? " " + written.cut() + " samples passed full scale and were cut."
+            : fault.map(f -> " But " + f + ".").orElse("");
+    context.work().wrote(target, back + more, !more.isEmpty());
   }
 }

@@ -114,7 +114,7 @@ final class BestPage {
               "margin-" + verdict.id()));
     }
     cells.add(Figures.say("%.1f", r.shortDb()));
-    cells.add(Figures.say("%.0f", r.chain().price()));
+    cells.add(Figures.money(r.chain().price()));
     return cells;
   }
 
@@ -172,7 +172,7 @@ final class BestPage {
     String things =
         needs.stream()
             .map(n ->
-                n.what() + (n.price() > 0 ? Figures.say(" %.0f", n.price()) : ": there already"))
+                n.what() + (n.price() > 0 ? " " + Figures.money(n.price()) : ": there already"))
             .collect(Collectors.joining(", "));
     return Figures.capital(things)
         + Figures.say(

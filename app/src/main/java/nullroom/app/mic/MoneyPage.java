@@ -91,7 +91,7 @@ final class MoneyPage {
       rows.add(
           List.of(
               new Wrapped(k++ + "  " + b.what()),
-              Figures.say("%.0f", b.price()),
+              Figures.money(b.price()),
               Figures.say("%.1f", b.shortDb())));
     }
     if (rows.isEmpty()) {

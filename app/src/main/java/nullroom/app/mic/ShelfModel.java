@@ -189,6 +189,6 @@ public final class ShelfModel {
    */
   public void write(Path file) {
     ShelfFile.write(shelf(), file);
-    context.work().say("Written: " + file + ".");
+    context.work().wrote(file);
   }
 }

@@ -128,8 +128,8 @@ final class ShelfPage {
             ? "Nothing stands here yet, so that the generic classes are compared. Put there what you have or think of; what you do"
                 + " not know of a thing stays at what is usual for such a one (common practice)."
             : Figures.say(
-                "What you do not state is usual for such a thing (common practice). What is thought of would cost %.0f.",
-                shelf.stillToBuy()));
+                "What you do not state is usual for such a thing (common practice). What is thought of would cost %s.",
+                Figures.money(shelf.stillToBuy())));
   }
 
   private List<Object> row(Kit kit) {
@@ -159,7 +159,7 @@ final class ShelfPage {
   private static String price(Kit kit) {
     double price = kit.number(KitField.PRICE);
     boolean sure = kit.stated().containsKey(KitField.PRICE) || price == 0;
-    return (sure ? "" : "about ") + Figures.say("%.0f", price);
+    return (sure ? "" : "about ") + Figures.money(price);
   }
 
   Node node() {

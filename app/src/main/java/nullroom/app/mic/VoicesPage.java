@@ -196,7 +196,7 @@ final class VoicesPage {
     String things =
         needs.stream()
             .filter(n -> n.price() > 0)
-            .map(n -> Figures.say("%s %.0f", n.what(), n.price()))
+            .map(n -> n.what() + " " + Figures.money(n.price()))
             .collect(Collectors.joining(", "));
     double sum = needs.stream().mapToDouble(Need::price).sum();
     return Figures.say("%s for %d: ", r.chain().microphone(), count)

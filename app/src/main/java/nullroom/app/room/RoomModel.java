@@ -147,7 +147,7 @@ public final class RoomModel {
    */
   public void write(Path file) {
     BookFolder.writeRoom(room(), file);
-    context.work().say("Written: " + file.getFileName() + ".");
+    context.work().wrote(file);
   }
 
   /** The room as it is. */

@@ -374,14 +374,15 @@ public final class BookSession {
   }
 
   /**
-   * Keeps the book in another folder from now on, with all recordings that can still be read.
+   * Keeps the book in another folder from now on, with all recordings that can still be read. Free
+   * to be called on another thread.
    *
    * @param target holds no book yet
+   * @param now the newest state
    * @throws Trouble.BadFile if that cannot be
    */
-  public void keepElsewhere(Path target) {
-    BookFolder before = folder;
-    folder = before.copyTo(target, book());
+  public void keepElsewhere(Path target, RoomBook now) {
+    folder = folder.copyTo(target, now);
     unsaved = false;
   }
 

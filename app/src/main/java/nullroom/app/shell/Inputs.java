@@ -7,6 +7,8 @@ import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import nullroom.core.Trouble;
@@ -30,6 +32,8 @@ public final class Inputs {
 
   private final List<Input> fixed;
   private final ObjectProperty<Input> chosen;
+  private final StringProperty output = new SimpleStringProperty("");
+  private String preferred = "";
   private boolean foundBefore;
 
   /** The simulated room, and inputs of this computer as they are found. */
@@ -70,6 +74,16 @@ public final class Inputs {
     return chosen;
   }
 
+  /** Name of the output that plays; empty for the system's own. */
+  public StringProperty outputProperty() {
+    return output;
+  }
+
+  /** Names the input that is chosen as soon as it is found. */
+  public void prefer(String name) {
+    preferred = name;
+  }
+
   /**
    * Looks for inputs of this computer. The first one ever found is chosen; one that is chosen and
    * gone gives way to what stands in.
@@ -96,7 +110,10 @@ public final class Inputs {
     all.setAll(Stream.concat(fixed.stream(), real.stream()).toList());
     chosen.set(
         waiting && !real.isEmpty() && before.equals(fallback)
-            ? real.getFirst()
+            ? real.stream()
+                .filter(input -> input.name().equals(preferred))
+                .findFirst()
+                .orElse(real.getFirst())
             : all.stream()
                 .filter(input -> input.name().equals(before.name()))
                 .findFirst()

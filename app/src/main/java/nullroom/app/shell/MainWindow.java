@@ -1,49 +1,44 @@
 package nullroom.app.shell;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.function.BiConsumer;
-import javafx.animation.Animation;
-import javafx.animation.AnimationTimer;
-import javafx.animation.KeyFrame;
-import javafx.animation.Timeline;
-import javafx.beans.binding.Bindings;
 import javafx.beans.property.ObjectProperty;
-import javafx.beans.value.ObservableValue;
+import javafx.css.PseudoClass;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.util.Duration;
-import nullroom.app.control.Choice;
-import nullroom.app.control.LadderView;
-import nullroom.app.control.Wrapped;
-import nullroom.core.Figures;
-import nullroom.core.plan.Ladder;
-import nullroom.core.predict.Margins;
 
-/** The window's content: rail, the station of now, ladder and next move, status line. */
+/** The window's content: rail, the station of now, ladder and next move, messages, status line. */
 public final class MainWindow {
+  /** Opens all commands. */
+  static final KeyCodeCombination COMMANDS = Command.shortcut(KeyCode.SPACE);
+
+  private static final PseudoClass LADDER_AWAY = PseudoClass.getPseudoClass("ladder-away");
+
   private final BorderPane root = new BorderPane();
+  private final BorderPane desk = new BorderPane();
+  private final Sheets sheets = new Sheets();
   private final Rail rail;
+  private final Commands commands;
+  private final CommandSheet commandSheet;
 
   /**
    * Builds the window's content.
    *
    * @param context the open book and its tools
    * @param stations in the order of work
+   * @param more commands beyond those of the stations and of the window itself
    * @param onSpace what the space bar starts
    * @param onDrop receives a dropped file and the station shown
    * @param executor for what must not hold up the window
@@ -51,19 +46,29 @@ public final class MainWindow {
   public MainWindow(
       StationContext context,
       List<OpenStation> stations,
+      List<Command> more,
       Runnable onSpace,
       BiConsumer<Station, Path> onDrop,
       Executor executor) {
-    rail = new Rail(context, stations);
+    rail = new Rail(context, stations, this::showCommands);
     root.getStyleClass().addAll("root-pane", "paper");
-    root.setLeft(rail.node());
-    root.setRight(right(context, executor));
-    root.setBottom(status(context));
-    follow(context);
+    Node ladder = LadderColumn.of(context, executor);
+    desk.setLeft(rail.node());
+    desk.setRight(ladder);
+    List<Command> all = new ArrayList<>(WindowCommands.stations(stations, rail.stationProperty()));
+    all.addAll(more);
+    all.addAll(WindowCommands.of(context, onSpace, () -> fold(ladder)));
+    commands = new Commands(all);
+    commandSheet = new CommandSheet(sheets, commands);
+    root.setCenter(new StackPane(desk, sheets.node()));
+    root.setBottom(
+        new VBox(
+            new MessagePlace(context.work(), rail.stationProperty()),
+            new StatusBar(context, this::showCommands).node()));
     Map<Station, Node> made = new EnumMap<>(Station.class);
     rail.stationProperty()
         .subscribe(
-            station -> root.setCenter(made.computeIfAbsent(station, s -> view(stations, s))));
+            station -> desk.setCenter(made.computeIfAbsent(station, s -> view(stations, s))));
     keys(context, onSpace);
     drops(onDrop);
   }
@@ -87,163 +92,40 @@ public final class MainWindow {
     return rail.stationProperty();
   }
 
+  /** What lies over the stations for a while. */
+  public Sheets sheets() {
+    return sheets;
+  }
+
+  /** All that can be done. */
+  public Commands commands() {
+    return commands;
+  }
+
   /** Dark ("lamp off") or light ("paper"). */
   public void setLampOff(boolean off) {
     root.getStyleClass().removeAll("paper", "lamp-off");
     root.getStyleClass().add(off ? "lamp-off" : "paper");
   }
 
-  private Node right(StationContext context, Executor executor) {
-    LadderView ladder = new LadderView();
-    Node next = new NextMove(context.session(), new Newest(executor, context.work()::warn)).node();
-    WhyCard card = new WhyCard(next);
-    ladder.setOnWhy(why -> ask(context, why.of()));
-    context.asked().subscribe(card::ask);
-    Runnable refresh =
-        () -> {
-          Ladder now = context.session().ladder();
-          Margins targets = context.session().book().goal().targets();
-          ladder.show(now, Ladder.of(context.session().beforeProperty().get(), targets));
-          card.refresh();
-        };
-    context.session().revisionProperty().subscribe(refresh);
-    context
-        .live()
-        .levelProperty()
-        .subscribe(now ->
-            ladder.showLevel(
-                now.map(Live.Level::fastDbfs).orElse(Double.NEGATIVE_INFINITY),
-                now.map(Live.Level::heldDbfs).orElse(Double.NEGATIVE_INFINITY)));
-    refresh.run();
-    Label title = new Label("The ladder");
-    title.getStyleClass().add("heading");
-    Label key = new Wrapped("— measured  –· simulated  ╌ predicted  ┈ assumed  ▬ now");
-    key.getStyleClass().addAll("soft", "key");
-    Label refined = new Wrapped("");
-    refined.setId("refined");
-    refined.textProperty().bind(context.session().refinedProperty());
-    refined.getStyleClass().addAll("soft", "key");
-    PairChoice pair = new PairChoice(context.session(), new Newest(executor, context.work()::warn));
-    VBox box = new VBox(title, pair.node(), ladder, key, refined, pair.below(), next, card.node());
-    VBox.setVgrow(ladder, Priority.ALWAYS);
-    box.getStyleClass().add("right");
-    return box;
+  /** Whether it is dark. */
+  public boolean isLampOff() {
+    return root.getStyleClass().contains("lamp-off");
   }
 
-  private Node status(StationContext context) {
-    Label records = new Label("Input");
-    Label keys = new Label("space: listen or stop   ?: why");
-    records.getStyleClass().add("soft");
-    keys.getStyleClass().add("soft");
-    Inputs inputs = context.inputs();
-    Choice<Inputs.Input> input =
-        new Choice<>(
-            "input",
-            "input that records",
-            inputs.all(),
-            Inputs.Input::name,
-            inputs.chosenProperty()::set);
-    inputs.all().subscribe(() -> input.getItems().setAll(inputs.all()));
-    inputs.chosenProperty().subscribe(chosen -> input.show(chosen));
-    Region gap = new Region();
-    HBox.setHgrow(gap, Priority.ALWAYS);
-    BookSession session = context.session();
-    Button undo = step("Undo", session.undoNameProperty(), () -> step(context, context::undo));
-    Button redo = step("Redo", session.redoNameProperty(), () -> step(context, context::redo));
-    Button lamp = new Button("Lamp off");
-    lamp.getStyleClass().add("plain");
-    lamp.setOnAction(e -> {
-      boolean off = lamp.getText().equals("Lamp off");
-      setLampOff(off);
-      lamp.setText(off ? "Lamp on" : "Lamp off");
-    });
-    Button units = new Button();
-    units.setId("units");
-    units.getStyleClass().add("plain");
-    units.textProperty().bind(context.units().map(u -> "In " + u.other().label()));
-    units.setOnAction(e -> context.units().set(context.units().get().other()));
-    HBox box = new HBox(records, input, level(context), keys, gap, undo, redo, units, lamp);
-    box.getStyleClass().add("status");
-    return box;
+  /** Says over the stations what is so as long as it is so. */
+  public void setBanner(Optional<? extends Node> banner) {
+    root.setTop(banner.orElse(null));
   }
 
-  private static void step(StationContext context, Runnable back) {
-    context.work().attempt(back, () -> {});
+  private void showCommands() {
+    commandSheet.open();
   }
 
-  /** What the input hears now goes onto the ladder, frame by frame. */
-  private static void follow(StationContext context) {
-    AnimationTimer frames =
-        new AnimationTimer() {
-          @Override
-          public void handle(long nanos) {
-            context.live().reading().ifPresent(context.live()::tell);
-          }
-        };
-    context
-        .live()
-        .runningProperty()
-        .subscribe((was, on) -> {
-          if (on) {
-            frames.start();
-          } else {
-            frames.stop();
-            context.live().levelProperty().set(Optional.empty());
-          }
-        });
-  }
-
-  /** What the input hears now, where it is heard: twice a second, to be read. */
-  private static Label level(StationContext context) {
-    Label level = new Label("not heard now");
-    level.setId("live-level");
-    level.getStyleClass().add("soft");
-    Timeline clock =
-        new Timeline(
-            new KeyFrame(
-                Duration.millis(500),
-                e ->
-                    level.setText(
-                        context
-                            .live()
-                            .reading()
-                            .flatMap(r ->
-                                r.silent()
-                                    ? Optional.of("silent: muted?")
-                                    : r.aDbfs().isPresent()
-                                        ? Optional.of(
-                                            Figures.say("%.0f dBFS A", r.aDbfs().getAsDouble()))
-                                        : Optional.<String>empty())
-                            .orElse("…"))));
-    clock.setCycleCount(Animation.INDEFINITE);
-    context
-        .live()
-        .runningProperty()
-        .subscribe(on -> {
-          if (on) {
-            clock.play();
-          } else {
-            clock.stop();
-            level.setText("not heard now");
-          }
-        });
-    return level;
-  }
-
-  private static Button step(String verb, ObservableValue<String> name, Runnable action) {
-    Button button = new Button();
-    button.setId(verb.toLowerCase(Locale.ROOT));
-    button.getStyleClass().add("plain");
-    button.textProperty().bind(name.map(n -> n.isEmpty() ? verb : verb + ": " + n));
-    button
-        .disableProperty()
-        .bind(Bindings.createBooleanBinding(() -> name.getValue().isEmpty(), name));
-    button.setOnAction(e -> action.run());
-    return button;
-  }
-
-  private static void ask(StationContext context, String name) {
-    context.asked().set(() -> context.session().ladder().findWhy(name));
+  private void fold(Node ladder) {
+    boolean away = desk.getRight() != null;
+    desk.setRight(away ? null : ladder);
+    root.pseudoClassStateChanged(LADDER_AWAY, away);
   }
 
   private void keys(StationContext context, Runnable onSpace) {
@@ -251,36 +133,40 @@ public final class MainWindow {
         KeyEvent.KEY_TYPED,
         e -> {
           if (e.getCharacter().equals("?")) {
-            String weakest = context.session().verdicts().weakest().name();
-            ask(context, weakest);
+            context.askWhy(context.session().verdicts().weakest().name());
             e.consume();
           }
         });
+    root.addEventFilter(KeyEvent.KEY_PRESSED, e -> space(context, onSpace, e));
     root.addEventHandler(
         KeyEvent.KEY_PRESSED,
         e -> {
-          if (e.getCode() == KeyCode.SPACE) {
+          Optional<Command> found = commands.on(e);
+          if (found.isPresent()) {
             e.consume();
-            if (context.work().runningProperty().get()) {
-              context.work().cancel();
-            } else {
-              onSpace.run();
-            }
-          } else if (e.isShortcutDown() && e.getCode() == KeyCode.Z) {
-            e.consume();
-            if (e.isShiftDown()) {
-              step(context, context::redo);
-            } else {
-              step(context, context::undo);
-            }
-          } else if (e.isShortcutDown() && e.getCode().isDigitKey()) {
-            int number = e.getCode().getCode() - KeyCode.DIGIT1.getCode();
-            if (number >= 0 && number < Station.values().length) {
-              e.consume();
-              rail.stationProperty().set(Station.values()[number]);
-            }
+            found.get().action().run();
           }
         });
+  }
+
+  /** Space starts and stops, unless what has the keyboard takes it; the status line says which. */
+  private void space(StationContext context, Runnable onSpace, KeyEvent e) {
+    if (e.getCode() != KeyCode.SPACE || sheets.openProperty().get()) {
+      return;
+    }
+    if (COMMANDS.match(e)) {
+      e.consume();
+      showCommands();
+    } else if (!e.isShortcutDown()
+        && !e.isAltDown()
+        && !StatusBar.isOwnSpace(context, root.getScene().getFocusOwner())) {
+      e.consume();
+      if (context.work().runningProperty().get()) {
+        context.work().cancel();
+      } else {
+        onSpace.run();
+      }
+    }
   }
 
   private void drops(BiConsumer<Station, Path> onDrop) {

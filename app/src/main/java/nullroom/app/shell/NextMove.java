@@ -85,8 +85,11 @@ final class NextMove {
       what.setText(best.name());
       buys.setText(
           Figures.say(
-              "%+.1f dB on %s, the weakest margin. Cost %d, %d minutes.",
-              best.gainDb(), weakest.name(), best.cost(), best.minutes()));
+              "%+.1f dB on %s, the weakest margin.%nMoney: %s%nWork: %s",
+              best.gainDb(),
+              weakest.name(),
+              best.cost() == 0 ? "none" : Figures.money(best.cost()),
+              best.minutes() == 1 ? "1 minute" : best.minutes() + " minutes"));
       tryIt.setOnAction(e -> session.edit(best.name(), b -> b.with(best.room())));
     }
   }

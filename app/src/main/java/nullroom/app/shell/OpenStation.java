@@ -1,9 +1,13 @@
 package nullroom.app.shell;
 
 import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.beans.property.ObjectProperty;
 import javafx.scene.Node;
 
 /**
@@ -13,6 +17,7 @@ import javafx.scene.Node;
  * @param text its words
  * @param view makes its nodes when it is first shown
  * @param opens takes a sound file that is dropped while it is shown; empty where it measures none
+ * @param pages what it shows, one at a time
  * @param close ends what it does on other threads
  */
 public record OpenStation(
@@ -20,9 +25,35 @@ public record OpenStation(
     StationText text,
     Supplier<Node> view,
     Optional<Consumer<Path>> opens,
+    List<PageRef> pages,
     Runnable close) {
-  /** A station that opens no files and has nothing to end. */
-  public OpenStation(Station station, StationText text, Supplier<Node> view) {
-    this(station, text, view, Optional.empty(), () -> {});
+  public OpenStation {
+    pages = List.copyOf(pages);
+  }
+
+  /**
+   * One page of a station.
+   *
+   * @param name that does not change with the language
+   * @param label for people
+   * @param hint what it is for
+   * @param shown whether it is the one shown
+   * @param show shows it
+   */
+  public record PageRef(
+      String name, String label, String hint, BooleanSupplier shown, Runnable show) {
+    /** All of a kind. */
+    public static <P extends Enum<P> & Pages.Page> List<PageRef> all(
+        Class<P> kind, ObjectProperty<P> shown) {
+      return Arrays.stream(kind.getEnumConstants())
+          .map(page ->
+              new PageRef(
+                  page.name(),
+                  page.label(),
+                  page.hint(),
+                  () -> shown.get() == page,
+                  () -> shown.set(page)))
+          .toList();
+    }
   }
 }

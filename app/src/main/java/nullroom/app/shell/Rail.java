@@ -7,6 +7,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
@@ -25,12 +26,16 @@ final class Rail {
   private final VBox box = new VBox();
   private final ObjectProperty<Station> station = new SimpleObjectProperty<>(Station.LISTEN);
 
-  Rail(StationContext context, List<OpenStation> stations) {
+  Rail(StationContext context, List<OpenStation> stations, Runnable commands) {
     BookSession session = context.session();
-    Label name = new Label();
+    Button name = new Button();
+    name.setId("book-name");
     name.textProperty().bind(session.bookProperty().map(b -> b.name()));
-    name.getStyleClass().add("book-name");
+    name.getStyleClass().addAll("plain", "book-name");
     name.setWrapText(true);
+    name.setMaxWidth(Double.MAX_VALUE);
+    name.setAccessibleText("the book, and all that can be done with it");
+    name.setOnAction(e -> commands.run());
     box.getStyleClass().add("rail");
     box.getChildren().addAll(name, place(context), goal(session));
     for (OpenStation s : stations) {

@@ -22,6 +22,7 @@ import nullroom.core.book.RoomBook;
 import nullroom.core.plan.Why;
 import nullroom.core.signal.Samples;
 import nullroom.io.audio.SoundFile;
+import nullroom.io.book.KeptSounds;
 import nullroom.io.device.AudioDevice;
 import nullroom.io.device.AudioStream;
 import nullroom.io.device.Loudspeaker;
@@ -139,7 +140,8 @@ public record StationContext(
           if (played.isEmpty() || source.simulated()) {
             return source.record(prompt, seconds, progress);
           }
-          try (Loudspeaker playing = Loudspeaker.play(played.get())) {
+          try (Loudspeaker playing =
+              Loudspeaker.play(played.get(), inputs.outputProperty().get())) {
             return source.record(prompt, seconds, progress);
           }
         },
@@ -290,11 +292,15 @@ public record StationContext(
         name,
         progress -> {
           SoundFile.open(file).close(); // what cannot be read is not kept
-          String kept = session.folder().sounds().keepCopy(stem, file);
+          KeptSounds sounds = session.folder().sounds();
+          boolean there = sounds.isKept(file);
+          String kept = there ? String.valueOf(file.getFileName()) : sounds.keepCopy(stem, file);
           try {
             return measure.measure(kept, progress);
           } catch (Trouble | CancellationException e) {
-            session.folder().sounds().forget(kept);
+            if (!there) {
+              sounds.forget(kept);
+            }
             throw e instanceof Trouble t
                 ? new Trouble.BadSound(
                     String.valueOf(file.getFileName()), String.valueOf(t.getMessage()))
@@ -358,6 +364,11 @@ public record StationContext(
       idle();
     }
     session.redo();
+  }
+
+  /** Asks where a figure of the ladder comes from, by its name. */
+  public void askWhy(String name) {
+    asked.set(() -> session.ladder().findWhy(name));
   }
 
   /** Now, to the minute, as measurements are dated. */

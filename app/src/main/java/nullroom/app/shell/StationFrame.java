@@ -6,7 +6,6 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -14,7 +13,7 @@ import javafx.scene.layout.VBox;
 
 /**
  * What all stations look like: the question, one sentence, one main picture, what it means, one
- * action, trouble in place.
+ * action.
  */
 public final class StationFrame {
   private StationFrame() {}
@@ -44,29 +43,10 @@ public final class StationFrame {
     why.setOnAction(e -> context.asked().set(() -> Optional.of(say.why().get())));
     HBox answer = new HBox(8, said, why);
     answer.setAlignment(Pos.BASELINE_LEFT);
-    Work work = context.work();
     Label means = wrapped("meaning", say.meaning());
-    Node trouble = message(work);
-    VBox box = new VBox(question, answer, picture, means, controls, progress(work), trouble);
+    VBox box = new VBox(question, answer, picture, means, controls);
     VBox.setVgrow(picture, Priority.ALWAYS);
     box.getStyleClass().add("station");
-    return box;
-  }
-
-  /** What went wrong or was done: told apart by mark and colour. */
-  private static Node message(Work work) {
-    Label words = wrapped("message", work.troubleProperty());
-    words.setId("trouble");
-    HBox.setHgrow(words, Priority.ALWAYS);
-    Region mark = new Region();
-    mark.getStyleClass().add("message-mark");
-    HBox box = new HBox(mark, words);
-    work.faultProperty()
-        .subscribe(wrong -> {
-          box.getStyleClass().setAll("message-row", wrong ? "trouble" : "news");
-        });
-    box.visibleProperty().bind(work.troubleProperty().isNotEmpty());
-    box.managedProperty().bind(box.visibleProperty());
     return box;
   }
 
@@ -77,20 +57,5 @@ public final class StationFrame {
     label.setMinHeight(Region.USE_PREF_SIZE);
     label.getStyleClass().add(styleClass);
     return label;
-  }
-
-  private static Node progress(Work work) {
-    Label what = new Label();
-    what.textProperty().bind(work.whatProperty());
-    ProgressBar bar = new ProgressBar();
-    bar.progressProperty().bind(work.fractionProperty());
-    Label stop = new Label("space stops");
-    stop.getStyleClass().add("soft");
-    HBox box = new HBox(what, bar, stop);
-    box.getStyleClass().add("row");
-    box.setAlignment(Pos.CENTER_LEFT);
-    box.visibleProperty().bind(work.runningProperty());
-    box.managedProperty().bind(work.runningProperty());
-    return box;
   }
 }

@@ -1,5 +1,7 @@
 package nullroom.app.shell;
 
+import java.nio.file.Path;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
@@ -9,6 +11,8 @@ import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.beans.property.ReadOnlyDoubleWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import nullroom.core.Progress;
@@ -25,6 +29,8 @@ public final class Work {
   private final ReadOnlyStringWrapper what = new ReadOnlyStringWrapper("");
   private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
   private final ReadOnlyBooleanWrapper fault = new ReadOnlyBooleanWrapper();
+  private final ReadOnlyObjectWrapper<Optional<Path>> written =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
   private volatile boolean cancelled;
 
   /** Work done on an executor. */
@@ -57,14 +63,40 @@ public final class Work {
     return fault.getReadOnlyProperty();
   }
 
+  /** The file that the last sentence is about, where it says that one was written. */
+  public ReadOnlyObjectProperty<Optional<Path>> writtenProperty() {
+    return written.getReadOnlyProperty();
+  }
+
+  /** Says that a file was written, and where. */
+  public void wrote(Path file) {
+    wrote(file, "", false);
+  }
+
+  /**
+   * The same with what else there is to say of it.
+   *
+   * @param more one or more sentences, or empty
+   * @param wrong whether they are of a fault
+   */
+  public void wrote(Path file, String more, boolean wrong) {
+    Path whole = file.toAbsolutePath();
+    written.set(Optional.of(whole));
+    fault.set(wrong);
+    String words = "Written: " + whole.getFileName() + ", in " + whole.getParent() + ".";
+    trouble.set(more.isEmpty() ? words : words + " " + more);
+  }
+
   /** Says what has happened. */
   public void say(String sentence) {
+    written.set(Optional.empty());
     fault.set(false);
     trouble.set(sentence);
   }
 
   /** Says what went wrong. */
   public void warn(String sentence) {
+    written.set(Optional.empty());
     fault.set(true);
     trouble.set(sentence);
   }
@@ -104,7 +136,7 @@ public final class Work {
     running.set(true);
     fraction.set(0);
     what.set(name);
-    trouble.set("");
+    say("");
     executor.execute(() -> run(work, done));
   }
 
@@ -132,8 +164,11 @@ public final class Work {
   private void end(String sentence, boolean wrong) {
     Platform.runLater(() -> {
       running.set(false);
-      fault.set(wrong);
-      trouble.set(sentence);
+      if (wrong) {
+        warn(sentence);
+      } else {
+        say(sentence);
+      }
     });
   }
 

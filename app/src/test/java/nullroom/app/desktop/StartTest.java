@@ -1,10 +1,7 @@
 package nullroom.app.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -14,7 +11,8 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import nullroom.app.Fx;
 import nullroom.app.TestBooks;
-import nullroom.core.Trouble;
+import nullroom.app.shell.Units;
+import nullroom.core.book.Goal;
 import nullroom.core.book.Hearing;
 import nullroom.core.book.RoomBook;
 import nullroom.core.room.FirstRoom;
@@ -27,7 +25,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** The first start and what surrounds the window. */
 class StartTest {
   @TempDir Path folder;
-  private final List<Start.Choice> chosen = new ArrayList<>();
+  private final List<Start.Way> chosen = new ArrayList<>();
 
   @BeforeAll
   static void toolkit() {
@@ -35,7 +33,13 @@ class StartTest {
   }
 
   private Scene scene() {
-    return Fx.on(() -> Look.scene(new Start("", chosen::add).node(), 1280, 800));
+    return Fx.on(() -> {
+      Scene scene =
+          Look.scene(new Start(Start.Offer.first(), Units.METRES, chosen::add).node(), 1280, 800);
+      scene.getRoot().applyCss();
+      scene.getRoot().layout();
+      return scene;
+    });
   }
 
   private static void type(Scene scene, String field, String text) {
@@ -52,7 +56,8 @@ class StartTest {
     type(scene, "length", "5,2");
     type(scene, "width", "3.1");
     press(scene, "begin");
-    assertThat(chosen).containsExactly(new Start.Choice.NewRoom(5.2, 3.1, 2.4));
+    assertThat(chosen)
+        .containsExactly(new Start.Way.NewRoom("My room", Goal.SPOKEN_ON_CAMERA, 5.2, 3.1, 2.4));
   }
 
   @Test
@@ -70,14 +75,14 @@ class StartTest {
                     .map(node -> ((Label) node).getText())
                     .toList()))
         .anyMatch(text -> text.contains("“two” is no number"))
-        .anyMatch(text -> text.contains("between 0.5 and 30"));
+        .anyMatch(text -> text.contains("between 0.50 and 30"));
   }
 
   @Test
   void theDemoIsOneButton() {
     Scene scene = scene();
     press(scene, "look");
-    assertThat(chosen).containsExactly(new Start.Choice.Demo());
+    assertThat(chosen).containsExactly(new Start.Way.Demo(false));
   }
 
   @Test
@@ -90,34 +95,6 @@ class StartTest {
         assertThat(Desktop.simulated(book).sampleRateHz()).isEqualTo(48_000);
       }
     }
-  }
-
-  @Test
-  void theLastBookIsRememberedWhileItIsThere() throws IOException {
-    Home home = new Home(folder.resolve("home"));
-    assertThat(home.last()).isEmpty();
-    Path place = home.fresh();
-    assertThat(place.getFileName()).hasToString("room-1");
-    new BookFolder(place).save(TestBooks.bedroom());
-    home.remember(place);
-    assertThat(home.last()).contains(place.toAbsolutePath());
-    assertThat(home.fresh().getFileName()).hasToString("room-2");
-    home.remember(nullroom.app.shell.Units.FEET);
-    assertThat(home.units()).isEqualTo(nullroom.app.shell.Units.FEET);
-    home.remember(nullroom.app.shell.Units.METRES);
-    assertThat(home.units()).isEqualTo(nullroom.app.shell.Units.METRES);
-    Files.move(place, folder.resolve("moved away"));
-    assertThat(home.last()).isEmpty();
-    Files.writeString(folder.resolve("home").resolve("last-book"), "\0?");
-    assertThat(home.last()).isEmpty();
-  }
-
-  @Test
-  void aHomeThatCannotBeWrittenIsSaid() throws IOException {
-    Home home = new Home(Files.writeString(folder.resolve("file"), "no folder"));
-    assertThatThrownBy(() -> home.remember(folder))
-        .isInstanceOf(Trouble.BadFile.class)
-        .hasMessageContaining("not opened next time");
   }
 
   @Test

@@ -155,7 +155,10 @@ class WindowTest {
     onFx(() -> fire(scene, "template-alcove"));
     onFx(() -> fire(scene, "shape"));
     assertThat(onFx(() -> window.session().book().room().outline().corners())).hasSize(8);
-    onFx(() -> fire(scene, "units"));
+    onFx(() -> {
+      window.shell().commands().find("in feet").getFirst().getValue().action().run();
+      return 0;
+    });
     assertThat(onFx(() -> window.unitsProperty().get())).isEqualTo(Units.FEET);
     RoomBook last = onFx(() -> window.session().book());
     window.close();

@@ -163,6 +163,18 @@ public record RoomBook(
     return more.goTo(place.name());
   }
 
+  /**
+   * The same under another name.
+   *
+   * @throws Trouble.BadField where that is empty
+   */
+  public RoomBook named(String other) {
+    if (other.isBlank()) {
+      throw new Trouble.BadField("name", "name the book");
+    }
+    return new RoomBook(other.strip(), goal, here, others, at, materials, shelf, atHand);
+  }
+
   /** With the place of now once more under another name, and there. */
   public RoomBook copied(String name) {
     return plus(here.named(name));

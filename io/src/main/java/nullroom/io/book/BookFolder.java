@@ -31,8 +31,8 @@ public final class BookFolder {
   /** No book comes near this; what is larger would only use up the memory. */
   private static final long LARGEST_BOOK_BYTES = 64L << 20;
 
-  /** A disk that has no room for this has none for a recording. */
-  private static final int PROBE_BYTES = 1 << 16;
+  /** A disk with less room than this has none for a recording. */
+  private static final long LEAST_ROOM_BYTES = 4L << 20;
 
   private static final String GONE =
       "%s is gone: it was moved or deleted, or its disk was pulled out. Nothing is lost yet: put it back, or keep the book elsewhere.";
@@ -163,24 +163,22 @@ public final class BookFolder {
   }
 
   /**
-   * What is wrong with the folder now, in a sentence; empty where a book can be kept in it. A small
-   * file is written there and removed again.
+   * What is wrong with the folder now, in a sentence; empty where a book can be kept in it. Looks
+   * only, and writes nothing.
    */
   public Optional<String> condition() {
     if (known && !exists()) {
       return Optional.of(GONE.formatted(folder));
     }
+    if (!Files.isWritable(folder)) {
+      return Optional.of(folder + " is read-only now; nothing more can be saved in it.");
+    }
     try {
-      Path probe = Files.createTempFile(folder, ".", SafeFile.UNFINISHED);
-      try {
-        Files.write(probe, new byte[PROBE_BYTES]);
-      } finally {
-        Files.deleteIfExists(probe);
-      }
-      return Optional.empty();
+      return Files.getFileStore(folder).getUsableSpace() < LEAST_ROOM_BYTES
+          ? Optional.of("The disk of " + folder + " is full; nothing more can be saved on it.")
+          : Optional.empty();
     } catch (IOException e) {
-      return Optional.of(
-          folder + " takes no more files: it is read-only, or its disk is full or not there.");
+      return Optional.of(folder + " cannot be reached now: " + e.getMessage() + ".");
     }
   }
 

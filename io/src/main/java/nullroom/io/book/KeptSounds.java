@@ -54,6 +54,11 @@ public final class KeptSounds {
     return spare;
   }
 
+  /** Whether a file is one of these already, which then needs no copy. */
+  public boolean isKept(Path file) {
+    return book.soundFolder().equals(file.toAbsolutePath().normalize().getParent());
+  }
+
   /** Whether some wait elsewhere, since the folder did not take them. */
   public boolean isWaiting() {
     return Files.isDirectory(spare);

@@ -188,7 +188,7 @@ public record Shopping(
       String things =
           ranked.chain().needs().stream()
               .filter(n -> n.price() > 0)
-              .map(n -> Figures.say("%s %.0f", n.what(), n.price()))
+              .map(n -> n.what() + " " + Figures.money(n.price()))
               .collect(Collectors.joining(", "));
       buys.add(
           new Buy(

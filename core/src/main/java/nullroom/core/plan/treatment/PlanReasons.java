@@ -50,9 +50,9 @@ public final class PlanReasons {
   public static Why price(TreatmentPlan plan) {
     List<Input> inputs =
         plan.steps().stream()
-            .map(s -> new Input(s.name(), Figures.say("%.0f", s.price()), SAID))
+            .map(s -> new Input(s.name(), Figures.money(s.price()), SAID))
             .toList();
-    return why(Quantity.PLAN_PRICE, "", Figures.say("%.0f", plan.price()), inputs);
+    return why(Quantity.PLAN_PRICE, "", Figures.money(plan.price()), inputs);
   }
 
   /** How long a plan takes to put up. */

@@ -25,7 +25,7 @@ record Relaxed(String limit, Room room, AtHand hand) {
         .ifPresent(money ->
             all.add(
                 new Relaxed(
-                    Figures.say("spending no more than %.0f", money), room, hand.withoutBudget())));
+                    "spending no more than " + Figures.money(money), room, hand.withoutBudget())));
     hand.minutes()
         .ifPresent(minutes ->
             all.add(

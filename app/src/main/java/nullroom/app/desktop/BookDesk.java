@@ -1,0 +1,287 @@
+package nullroom.app.desktop;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.application.Platform;
+import javafx.scene.layout.Region;
+import javafx.stage.Stage;
+import nullroom.app.shell.Preferences;
+import nullroom.app.shell.Station;
+import nullroom.core.Figures;
+import nullroom.core.Trouble;
+import nullroom.core.book.Goal;
+import nullroom.core.book.RoomBook;
+import nullroom.core.room.FirstRoom;
+import nullroom.io.book.BookFolder;
+import org.jspecify.annotations.Nullable;
+
+/** One window over all books: one is open in it, or none and it shows where to begin. */
+final class BookDesk implements BookActions {
+  private final Stage stage;
+  private final Home home;
+  private final Preferences preferences;
+  private final Look look;
+  private @Nullable Composition window;
+  private @Nullable Opening opening;
+
+  /** A desk in a window. On the FX thread. */
+  BookDesk(Stage stage, Home home, Preferences preferences, Look look) {
+    this.stage = stage;
+    this.home = home;
+    this.preferences = preferences;
+    this.look = look;
+    figures();
+    preferences.decimalCommaProperty().subscribe((before, now) -> refigure());
+    preferences.currencyProperty().subscribe((before, now) -> refigure());
+  }
+
+  private void figures() {
+    System.setProperty(
+        Figures.COMMA_PROPERTY, String.valueOf(preferences.decimalCommaProperty().get()));
+    System.setProperty(Figures.CURRENCY_PROPERTY, preferences.currencyProperty().get());
+  }
+
+  /** Figures are said anew everywhere, which only a window built anew does. */
+  private void refigure() {
+    figures();
+    if (opening != null && window != null && !window.work().runningProperty().get()) {
+      BookFolder folder = opening.folder();
+      load(
+          () -> Opening.of(folder, Desktop.newBook(FirstRoom.room())),
+          own -> own.showPreferences());
+    }
+  }
+
+  /** Shows where to begin. */
+  void begin(String notice, Optional<Path> damaged) {
+    Start start =
+        new Start(
+            new Start.Offer(
+                notice,
+                damaged,
+                preferences.recent(),
+                List.of(booksFolder(), home.folder().resolve("rescued")),
+                home.oldBooks(),
+                Files.exists(home.demo())),
+            preferences.unitsProperty().get(),
+            this::chosen);
+    set("Null Room", start.node());
+  }
+
+  private Path booksFolder() {
+    String settled = preferences.booksFolderProperty().get();
+    return settled.isEmpty() ? home.books() : Path.of(settled);
+  }
+
+  private void set(String title, Region content) {
+    stage.setTitle(title);
+    look.show(stage, content);
+  }
+
+  private void chosen(Start.Way choice) {
+    switch (choice) {
+      case Start.Way.Demo(boolean fresh) -> {
+        if (fresh && Files.exists(home.demo())) {
+          Home.putAway(home.demo());
+        }
+        demo();
+      }
+      case Start.Way.Book(Path folder) -> open(folder);
+      case Start.Way.Restore(Path folder) ->
+          load(() -> Opening.restored(new BookFolder(folder)), o -> {});
+      case Start.Way.MoveHere(Path folder) ->
+          open(
+              Home.move(
+                  folder, Home.fresh(booksFolder(), new BookFolder(folder).loadToRead().name())));
+      case Start.Way.NewRoom(
+              String name,
+              Goal goal,
+              double length,
+              double width,
+              double height) -> {
+        RoomBook book =
+            Desktop.newBook(FirstRoom.room().stretched(length / 4, width / 3, height / 2.4))
+                .named(name)
+                .with(goal);
+        load(() -> fresh(book), o -> {});
+      }
+      case Start.Way.Recording(Path file) ->
+          load(() -> fresh(Desktop.newBook(FirstRoom.room())), own -> own.open(Station.ROOM, file));
+    }
+  }
+
+  private Opening fresh(RoomBook book) {
+    return Opening.of(new BookFolder(Home.fresh(booksFolder(), book.name())), book);
+  }
+
+  @Override
+  public void start() {
+    closeThen(() -> begin("", Optional.empty()));
+  }
+
+  @Override
+  public void open(Path folder) {
+    load(() -> Opening.of(new BookFolder(folder), Desktop.newBook(FirstRoom.room())), o -> {});
+  }
+
+  @Override
+  public void demo() {
+    if (Files.exists(home.demo())) {
+      open(home.demo());
+      return;
+    }
+    closeThen(() -> {
+      set(
+          "Null Room",
+          Start.preparing("Recording its quiet, a sweep and claps, then measuring them …"));
+      load(
+          () -> {
+            RoomBook book = DemoBook.create(home.demo());
+            return Opening.of(new BookFolder(home.demo()), book);
+          },
+          o -> {});
+    });
+  }
+
+  @Override
+  public void duplicate() {
+    Composition now = window;
+    if (now == null) {
+      return;
+    }
+    RoomBook book = now.session().book();
+    RoomBook copy = book.named(book.name() + ", copy");
+    BookFolder from = now.session().folder();
+    load(
+        () -> {
+          BookFolder to = from.copyTo(Home.fresh(booksFolder(), copy.name()), copy);
+          return Opening.of(to, copy);
+        },
+        o -> {});
+  }
+
+  @Override
+  public void putAway() {
+    Opening now = opening;
+    if (now != null) {
+      closeThen(() -> {
+        try {
+          Path away = Home.putAway(now.folder().path());
+          preferences.recent().remove(now.folder().path());
+          begin("Put away: " + now.book().name() + " now lies in " + away, Optional.empty());
+        } catch (Trouble e) {
+          begin(e.line(), Optional.empty());
+        }
+      });
+    }
+  }
+
+  @Override
+  public void quit() {
+    stage.hide();
+  }
+
+  /** Opens on another thread and shows it; what is wrong is said where one begins. */
+  private void load(Supplier<Opening> open, java.util.function.Consumer<Composition> then) {
+    closeThen(() ->
+        Thread.ofVirtual()
+            .start(() -> {
+              try {
+                Opening opened = open.get();
+                Platform.runLater(() -> then.accept(show(opened)));
+              } catch (Trouble e) {
+                Platform.runLater(() -> begin(e.line(), Optional.empty()));
+              }
+            }));
+  }
+
+  /** Shows an opened book. */
+  Composition show(Opening opened) {
+    boolean isDemo = opened.folder().path().equals(home.demo().toAbsolutePath().normalize());
+    Composition own =
+        new Composition(
+            opened.folder(),
+            opened.book(),
+            new Composition.Setting(
+                isDemo ? DemoBook::device : Desktop::simulated,
+                !isDemo,
+                preferences,
+                Optional.of(this),
+                opened.readOnly()));
+    window = own;
+    opening = opened;
+    stage.titleProperty().bind(own.session().bookProperty().map(Desktop::title));
+    look.show(stage, own.shell().root());
+    own.shell().root().requestFocus(); // so that space listens until a control is chosen
+    preferences.opened(opened.folder().path());
+    own.recall(preferences.pageProperty().get());
+    return own;
+  }
+
+  /** Closes what is open off the FX thread, then goes on. */
+  private void closeThen(Runnable next) {
+    Composition now = window;
+    Opening its = opening;
+    window = null;
+    opening = null;
+    stage.titleProperty().unbind();
+    if (now == null) {
+      next.run();
+      return;
+    }
+    preferences.pageProperty().set(now.shown());
+    Thread.ofVirtual()
+        .start(() -> {
+          String said = closed(now, its);
+          Platform.runLater(() -> {
+            next.run();
+            if (!said.isEmpty()) {
+              begin(said, Optional.empty());
+            }
+          });
+        });
+  }
+
+  /** At the end of the program, off the FX thread. */
+  void close() {
+    Composition now = window;
+    if (now != null) {
+      String said = closed(now, opening);
+      if (!said.isEmpty()) {
+        System.err.println("nullroom: " + said);
+      }
+    }
+  }
+
+  /** Closes a window; what is nowhere but in it is kept elsewhere, and that is said. */
+  private String closed(Composition of, @Nullable Opening its) {
+    of.close();
+    String said = "";
+    if (of.session().isUnsaved()) {
+      RoomBook book = of.lastBook();
+      Path safe = home.rescue(book.name());
+      of.session().folder().copyTo(safe, book);
+      said = book.name() + " could not be saved in its own folder. It is kept in " + safe;
+    }
+    if (its != null) {
+      its.close();
+    }
+    return said;
+  }
+
+  /** The window of the open book. */
+  Optional<Composition> window() {
+    return Optional.ofNullable(window);
+  }
+
+  /** Where the window was and what it showed, for next time. */
+  void remember() {
+    if (window != null) {
+      preferences.pageProperty().set(window.shown());
+    }
+    preferences.windowProperty().set(look.place(stage));
+  }
+}

@@ -1,0 +1,102 @@
+package nullroom.app.shell;
+
+import static nullroom.app.shell.Command.shiftShortcut;
+import static nullroom.app.shell.Command.shortcut;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.binding.Bindings;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
+
+/** The commands that every window has: its stations with their pages, undo, listening, "why?". */
+final class WindowCommands {
+  private WindowCommands() {}
+
+  /** A command for each station, and one for each page of it. */
+  static List<Command> stations(List<OpenStation> stations, ObjectProperty<Station> shown) {
+    List<Command> all = new ArrayList<>();
+    for (OpenStation open : stations) {
+      Station station = open.station();
+      Group group = Group.of(station);
+      KeyCode digit = KeyCode.getKeyCode(String.valueOf(group.key()));
+      all.add(
+          new Command(
+              group,
+              "Go to " + station.label(),
+              station.question(),
+              shortcut(digit),
+              () -> shown.set(station)));
+      for (OpenStation.PageRef page : open.pages()) {
+        all.add(
+            new Command(
+                group,
+                page.label(),
+                page.hint(),
+                () -> {
+                  shown.set(station);
+                  page.show().run();
+                }));
+      }
+    }
+    return all;
+  }
+
+  /** Those of the window itself. */
+  static List<Command> of(StationContext context, Runnable onSpace, Runnable foldLadder) {
+    BookSession session = context.session();
+    return List.of(
+        step(
+            "Undo",
+            "take back the last change",
+            shortcut(KeyCode.Z),
+            session.undoNameProperty(),
+            () -> context.work().attempt(context::undo, () -> {})),
+        step(
+            "Redo",
+            "repeat the change taken back",
+            shiftShortcut(KeyCode.Z),
+            session.redoNameProperty(),
+            () -> context.work().attempt(context::redo, () -> {})),
+        new Command(
+            Group.SOUND,
+            "Listen, or stop listening",
+            "microphone input live level space start record",
+            onSpace),
+        new Command(
+                Group.SOUND,
+                "Stop what is under way",
+                "cancel end work recording measuring",
+                context.work()::cancel)
+            .when(context.work().runningProperty()),
+        new Command(
+            Group.VIEW,
+            "Fold the ladder away, or show it",
+            "right column hide space wider picture",
+            shortcut(KeyCode.L),
+            foldLadder),
+        new Command(
+            Group.HELP,
+            "Ask why the weakest figure is so",
+            "explain reason source formula uncertainty",
+            () -> context.askWhy(session.verdicts().weakest().name())));
+  }
+
+  private static Command step(
+      String name,
+      String about,
+      KeyCodeCombination key,
+      ReadOnlyStringProperty step,
+      Runnable action) {
+    return new Command(
+        Group.EDIT,
+        name,
+        about,
+        Optional.of(key),
+        Bindings.createBooleanBinding(() -> !step.get().isEmpty(), step),
+        action);
+  }
+}
