@@ -185,6 +185,7 @@ class ArchitectureTest {
                               .anyMatch(m ->
                                   m.getName().endsWith("Property")
                                       && m.getRawReturnType().isAssignableTo(Observable.class))
+                          && !c.isAssignableTo(javafx.scene.Node.class)
                           && !c.getSimpleName().equals("MainWindow")
                           && !c.getSimpleName().equals("Rail")))
           .should()

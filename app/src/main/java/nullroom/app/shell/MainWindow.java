@@ -60,7 +60,7 @@ public final class MainWindow {
     all.addAll(WindowCommands.of(context, onSpace, () -> fold(ladder)));
     commands = new Commands(all);
     commandSheet = new CommandSheet(sheets, commands);
-    root.setCenter(new StackPane(desk, sheets.node()));
+    root.setCenter(new StackPane(desk, sheets));
     root.setBottom(
         new VBox(
             new MessagePlace(context.work(), rail.stationProperty()),

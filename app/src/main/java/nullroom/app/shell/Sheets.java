@@ -22,17 +22,16 @@ import org.jspecify.annotations.Nullable;
  * What lies over the stations for a while: the commands, the recordings, the preferences, the help.
  * One at a time; Escape puts it away, and the keyboard is where it was before.
  */
-public final class Sheets {
-  private final StackPane layer = new StackPane();
+public final class Sheets extends StackPane {
   private final ReadOnlyBooleanWrapper open = new ReadOnlyBooleanWrapper();
   private @Nullable Node before;
 
   /** None is open. */
   public Sheets() {
-    layer.getStyleClass().add("sheet-layer");
-    layer.visibleProperty().bind(open);
-    layer.managedProperty().bind(open);
-    layer.addEventHandler(
+    getStyleClass().add("sheet-layer");
+    visibleProperty().bind(open);
+    managedProperty().bind(open);
+    addEventHandler(
         KeyEvent.KEY_PRESSED,
         e -> {
           if (e.getCode() == KeyCode.ESCAPE) {
@@ -40,17 +39,12 @@ public final class Sheets {
           }
           e.consume(); // what is typed here is meant for nothing below
         });
-    layer.addEventHandler(KeyEvent.KEY_TYPED, KeyEvent::consume);
-    layer.setOnMousePressed(e -> {
-      if (e.getTarget() == layer) {
+    addEventHandler(KeyEvent.KEY_TYPED, KeyEvent::consume);
+    setOnMousePressed(e -> {
+      if (e.getTarget() == this) {
         close();
       }
     });
-  }
-
-  /** The layer, over everything else. */
-  Node node() {
-    return layer;
   }
 
   /** Whether one is open. */
@@ -66,8 +60,8 @@ public final class Sheets {
    * @param first takes the keyboard
    */
   public void open(String title, Region content, Node first) {
-    if (!open.get() && layer.getScene() != null) {
-      before = layer.getScene().getFocusOwner();
+    if (!open.get() && getScene() != null) {
+      before = getScene().getFocusOwner();
     }
     Label heading = new Label(title);
     heading.getStyleClass().add("question");
@@ -88,8 +82,7 @@ public final class Sheets {
     VBox.setVgrow(scroll, Priority.ALWAYS);
     VBox sheet = new VBox(12, top, scroll);
     sheet.getStyleClass().add("sheet");
-    layer.getChildren().setAll(new BorderPane(sheet));
-    StackPane.setAlignment(sheet, Pos.CENTER);
+    getChildren().setAll(new BorderPane(sheet));
     open.set(true);
     Platform.runLater(first::requestFocus);
   }
@@ -98,7 +91,7 @@ public final class Sheets {
   public void close() {
     if (open.get()) {
       open.set(false);
-      layer.getChildren().clear();
+      getChildren().clear();
       if (before != null) {
         before.requestFocus();
       }
