@@ -4,12 +4,24 @@ import java.util.List;
 import java.util.Objects;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import javafx.geometry.Orientation;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.ListCell;
 import javafx.util.StringConverter;
 import org.jspecify.annotations.Nullable;
 
 /** One of a few, by name; what the program shows is not taken for a choice of the user. */
 public final class Choice<T> extends ComboBox<T> {
+  /** What the arrow and the frame take of the width. */
+  private static final double ARROW = 28;
+
+  private static final double FRAME = 4;
+
+  private static final double LEAST_WIDTH = 70;
+
+  /** Wider than any name. */
+  private static final double MOST_WIDTH = 2000;
+
   private boolean showing;
   private String nothing = "own figures";
 
@@ -42,11 +54,51 @@ public final class Choice<T> extends ComboBox<T> {
                 .orElseThrow();
           }
         });
+    setButtonCell(new Shown<>(item -> getConverter().toString(item)));
     setOnAction(e -> {
       if (!showing && getValue() != null) {
         onChoice.accept(getValue());
       }
     });
+  }
+
+  /** A name too long for its place goes on in a second line. */
+  private static final class Shown<T> extends ListCell<T> {
+    private final Function<T, String> label;
+
+    Shown(Function<T, String> label) {
+      this.label = label;
+      setWrapText(true);
+    }
+
+    @Override
+    protected void updateItem(@Nullable T item, boolean empty) {
+      super.updateItem(item, empty);
+      setText(label.apply(item));
+    }
+  }
+
+  @Override
+  public Orientation getContentBias() {
+    return Orientation.HORIZONTAL;
+  }
+
+  @Override
+  protected double computePrefHeight(double width) {
+    double line = super.computePrefHeight(-1);
+    double set = getMaxWidth() > 0 ? Math.min(getMaxWidth(), MOST_WIDTH) : getPrefWidth();
+    double wide = width > 0 && set > 0 ? Math.min(width, set) : Math.max(width, set);
+    return wide <= ARROW ? line : Math.max(line, getButtonCell().prefHeight(wide - ARROW) + FRAME);
+  }
+
+  @Override
+  protected double computeMinHeight(double width) {
+    return computePrefHeight(width);
+  }
+
+  @Override
+  protected double computeMinWidth(double height) {
+    return LEAST_WIDTH;
   }
 
   /** What is said where none of the items is so. */

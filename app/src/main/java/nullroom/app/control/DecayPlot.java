@@ -22,6 +22,14 @@ public final class DecayPlot extends PlotPane {
 
   private static final double HEAD = 18;
 
+  /** Below the cells: the time of a cell, and what the lines mean. */
+  private static final double FOOT = 46;
+
+  /** With less, a band and its time do not stand beside each other. */
+  private static final double LEAST_CELL = 130;
+
+  private static final double LEAST_CELL_HEIGHT = 76;
+
   /** The time axis never shows less than this. */
   private static final double SHORTEST_SECONDS = 0.4;
 
@@ -40,6 +48,8 @@ public final class DecayPlot extends PlotPane {
   /** What is shown; bands without a curve keep their place and say so. */
   public void show(List<DecayReport.BandDecay> decays) {
     bands = List.copyOf(decays);
+    int rows = Math.max(1, (bands.size() + columns - 1) / columns);
+    setMinSize(columns * LEAST_CELL, rows * (LEAST_CELL_HEIGHT + GAP) + FOOT);
     redraw();
   }
 
@@ -62,20 +72,21 @@ public final class DecayPlot extends PlotPane {
             : Math.min(times[times.length - 1], MOST_OVER_MIDDLE * times[times.length / 2]);
     double seconds = Math.max(SHORTEST_SECONDS, Math.ceil(longest * 10) / 10);
     double w = (width - 26 - GAP * (columns - 1)) / columns;
-    double h = (height - 16 - GAP * (rows - 1)) / rows;
+    double h = (height - FOOT - GAP * (rows - 1)) / rows;
     for (int i = 0; i < bands.size(); i++) {
       double x = 26 + i % columns * (w + GAP);
       double y = i / columns * (h + GAP);
       cell(bands.get(i), x, y, w, h, seconds, i % columns == 0);
     }
-    text("0 s", 26, height - 6, TextAlignment.LEFT, "axis");
-    text(Figures.say("%.1f s", seconds), 26 + w, height - 6, TextAlignment.RIGHT, "axis");
+    text("0 s", 26, height - FOOT + 10, TextAlignment.LEFT, "axis");
+    text(Figures.say("%.1f s", seconds), 26 + w, height - FOOT + 10, TextAlignment.RIGHT, "axis");
     text(
-        "line: decay, dB     dashes: T20     dots: noise     ±: twice its deviation by chance     ▲: not straight",
+        "line: decay, dB    dashes: T20    dots: noise    ±: twice its deviation by chance",
         width,
-        height - 6,
+        height - 20,
         TextAlignment.RIGHT,
         "axis");
+    text("▲: not straight", width, height - 6, TextAlignment.RIGHT, "axis");
   }
 
   private void cell(

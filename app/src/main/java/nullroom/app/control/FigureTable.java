@@ -8,6 +8,7 @@ import javafx.css.PseudoClass;
 import javafx.geometry.HPos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyEvent;
@@ -34,6 +35,9 @@ public final class FigureTable extends GridPane {
    * @param styles of it
    */
   public record Figure(String text, Supplier<Optional<Why>> why, String... styles) {}
+
+  /** Narrower, words that go on in other lines are hard to read. */
+  private static final double LEAST_WRAPPED = 110;
 
   private record Asking(int row, int column, Label label, Supplier<Optional<Why>> why) {}
 
@@ -111,10 +115,13 @@ public final class FigureTable extends GridPane {
     return nodes;
   }
 
-  /** Words that are short are not cut off. */
+  /** Words that are short stand in one line; longer ones take as many as they need. */
   private static void whole(Node node) {
-    if (node instanceof Labeled labeled && labeled.getText().length() <= SHORT) {
-      labeled.setMinWidth(Region.USE_PREF_SIZE);
+    if (node instanceof Labeled labeled) {
+      boolean isShort = labeled.getText().length() <= SHORT || labeled instanceof ButtonBase;
+      labeled.setWrapText(!isShort);
+      labeled.setMinWidth(isShort ? Region.USE_PREF_SIZE : LEAST_WRAPPED);
+      labeled.setMinHeight(Region.USE_PREF_SIZE);
     }
   }
 

@@ -33,6 +33,11 @@ import nullroom.core.room.Surface;
 public final class FoldOut extends PlotPane {
   /** How far along a wall, and up it, its name may stand; the first free place is taken. */
   /** Half of how thick cloth is drawn. */
+  /** Smaller, the things in the room lie on one another. */
+  private static final double LEAST_WIDTH = 300;
+
+  private static final double LEAST_HEIGHT = 240;
+
   private static final double SCREEN_METRES = 0.04;
 
   private static final double[][] LABEL_PLACES = {
@@ -57,6 +62,7 @@ public final class FoldOut extends PlotPane {
   /** An empty picture. */
   public FoldOut() {
     super("fold-out");
+    setMinSize(LEAST_WIDTH, LEAST_HEIGHT);
     setAccessibleText("the room unfolded; plus, minus and zero zoom, drag to pan");
   }
 

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.geometry.Bounds;
 import javafx.scene.input.KeyCode;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
@@ -24,6 +25,12 @@ import nullroom.core.predict.Margins;
  * last step.
  */
 public final class LadderView extends PlotPane {
+  /** Between a name and the frame around it when it has the keyboard. */
+  private static final double FRAME = 3;
+
+  /** Lower, the names of the rungs do not stand beside them. */
+  private static final double LEAST_HEIGHT = 330;
+
   private static final double HIGHEST_DBFS = 10;
   private static final double LOWEST_DBFS = -120;
   private static final double AXIS_X = 36;
@@ -78,7 +85,7 @@ public final class LadderView extends PlotPane {
   /** An empty ladder. */
   public LadderView() {
     super("ladder");
-    setMinWidth(250);
+    setMinSize(250, LEAST_HEIGHT);
   }
 
   /**
@@ -213,6 +220,16 @@ public final class LadderView extends PlotPane {
   /** Lets a label be asked: by pointer, by click, and by keys when it has the focus. */
   private void ask(Text label, Supplier<Why> why) {
     label.setFocusTraversable(true);
+    Bounds around = label.getBoundsInParent();
+    Rectangle frame =
+        rectangle(
+            around.getMinX() - FRAME,
+            around.getMinY(),
+            around.getWidth() + 2 * FRAME,
+            around.getHeight(),
+            "rung-focus");
+    frame.visibleProperty().bind(label.focusedProperty());
+    frame.setMouseTransparent(true);
     label.setAccessibleHelp("Enter: why?");
     label.setOnMouseEntered(e -> hint(label, String.join("\n", why.get().lines())));
     label.setOnMouseClicked(e -> onWhy.accept(why.get()));

@@ -58,6 +58,9 @@ public final class LevelRows extends PlotPane {
   private static final double TOP = 42;
   private static final double MOST_ROW = 58;
 
+  /** Lower, a remark lies over the bar of the next row. */
+  private static final double LEAST_ROW = 40;
+
   private final String empty;
   private String axisLabel = "";
   private List<Row> rows = List.of();
@@ -112,6 +115,7 @@ public final class LevelRows extends PlotPane {
     axisLabel = axis;
     rows = List.copyOf(bars);
     mark = line;
+    setMinHeight(TOP + Math.max(2, rows.size()) * LEAST_ROW + 6);
     redraw();
   }
 

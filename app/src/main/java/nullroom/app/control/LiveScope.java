@@ -42,6 +42,7 @@ public final class LiveScope extends PlotPane {
   /** A scope of these bands. */
   public LiveScope(List<Band> bands) {
     super("live-scope");
+    setMinSize(420, 330); // large figures, bars and the trace, each with its scale
     this.bands = List.copyOf(bands);
   }
 

@@ -31,6 +31,11 @@ import javafx.scene.text.TextAlignment;
  * never colours.
  */
 public abstract class PlotPane extends Pane {
+  /** With less, scales and labels have no room beside what is drawn. */
+  private static final double LEAST_WIDTH = 200;
+
+  private static final double LEAST_HEIGHT = 150;
+
   private double drawnWidth = -1;
   private double drawnHeight = -1;
 
@@ -46,7 +51,7 @@ public abstract class PlotPane extends Pane {
   /** An empty picture. */
   protected PlotPane(String styleClass) {
     getStyleClass().addAll("plot", styleClass);
-    setMinSize(120, 90);
+    setMinSize(LEAST_WIDTH, LEAST_HEIGHT);
   }
 
   /** Adds the shapes for a size, all by this class' methods. */

@@ -33,6 +33,9 @@ public final class Timeline extends PlotPane {
       String unit,
       DoubleFunction<String> clock) {}
 
+  /** Half of what the name of a tick takes. */
+  private static final double NAME_HALF = 20;
+
   private static final double LEFT = 44;
   private static final double RIGHT = 10;
   private static final double TOP = 24;
@@ -181,7 +184,13 @@ public final class Timeline extends PlotPane {
     double offset = tick >= 60 ? clockOffset(tick) : 0;
     for (double at = Math.ceil((from + offset) / tick) * tick - offset; at <= to; at += tick) {
       line(x(at, width), TOP, x(at, width), height - BOTTOM + 22, "grid");
-      text(name(at), x(at, width), height - BOTTOM + 34, TextAlignment.CENTER, "axis");
+      boolean last = x(at, width) > width - NAME_HALF;
+      text(
+          name(at),
+          last ? width : x(at, width),
+          height - BOTTOM + 34,
+          last ? TextAlignment.RIGHT : TextAlignment.CENTER,
+          "axis");
     }
   }
 

@@ -11,6 +11,7 @@ import nullroom.app.control.Choice;
 import nullroom.app.control.FilePick;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.Row;
+import nullroom.app.control.Wrapped;
 import nullroom.app.shell.PageParts;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
@@ -29,9 +30,9 @@ final class CalibrationView {
     VBox ways = new VBox(data(), tone(), fullScale(), meter(), voice(), none());
     ways.getStyleClass().add("scale-ways");
     Label hint =
-        new Label(
-            "A scale found at one gain holds at another, as long as the gain set in Level is the gain of the input.");
-    hint.getStyleClass().add("soft");
+        new Wrapped(
+            "A scale found at one gain holds at another, as long as the gain set in Level is the gain of the input.",
+            "soft");
     parts = new PageParts(ways, hint);
   }
 
@@ -42,9 +43,7 @@ final class CalibrationView {
   private static VBox way(String name, String what, Node... controls) {
     Label title = new Label(name);
     title.getStyleClass().add("move-name");
-    Label text = new Label(what);
-    text.getStyleClass().add("soft");
-    text.setWrapText(true);
+    Label text = new Wrapped(what, "soft");
     Row row = new Row(controls);
     VBox box = new VBox(3, title, text, row);
     box.getStyleClass().add("scale-way");

@@ -26,6 +26,16 @@ import org.jspecify.annotations.Nullable;
  * had hatched by their cause, and the microphone to be dragged and turned.
  */
 final class ZonePlot extends PlotPane {
+  /** With less, the key has no room under the map. */
+  private static final double LEAST_WIDTH = 440;
+
+  private static final double LEAST_HEIGHT = 300;
+
+  /** Nearer together, two names of lines cannot be read. */
+  private static final double LABEL_APART = 30;
+
+  private static final double TICK_APART = 44;
+
   private static final double BEHIND_METRES = 0.6;
   private static final double AHEAD_METRES = 1.8;
   private static final double METRES = BEHIND_METRES + AHEAD_METRES;
@@ -46,12 +56,14 @@ final class ZonePlot extends PlotPane {
 
   private final ZoneModel model;
   private final ObservableValue<Units> units;
+  private final List<double[]> labelled = new ArrayList<>();
   private double scale = 1;
   private double left;
   private double bottom;
 
   ZonePlot(ZoneModel model, ObservableValue<Units> units) {
     super("zone");
+    setMinSize(LEAST_WIDTH, LEAST_HEIGHT);
     this.model = model;
     this.units = units;
     setId("zone-plot");
@@ -93,6 +105,7 @@ final class ZonePlot extends PlotPane {
     bottom = TOP_PIXELS + scale * (high() - low());
     Optional<MicMap> map =
         model.map().valueProperty().get().filter(m -> m.plane() == model.planeProperty().get());
+    labelled.clear();
     map.ifPresent(this::zones);
     rectangle(x(-BEHIND_METRES), y(high()), scale * METRES, bottom - y(high()), "zone-frame");
     map.ifPresent(this::contours);
@@ -207,6 +220,11 @@ final class ZonePlot extends PlotPane {
     if (best != null && least < 0.5) {
       String words = level == 0 ? "target" : Figures.say("%+.0f", level);
       double w = widthOf(words, "figure");
+      double[] at = best;
+      if (labelled.stream().anyMatch(l -> Math.hypot(l[0] - at[0], l[1] - at[1]) < LABEL_APART)) {
+        return; // the lines between two that are named are read by counting
+      }
+      labelled.add(best);
       rectangle(best[0] - w / 2 - 2, best[1] - 7, w + 4, 14, "label-ground");
       text(words, best[0], best[1], TextAlignment.CENTER, "figure");
     }
@@ -247,9 +265,8 @@ final class ZonePlot extends PlotPane {
           Math.abs(m) < step / 2
               ? "lips"
               : units.getValue() == Units.FEET ? foot(m) : Figures.say("%.1f m", m);
-      if (units.getValue() == Units.METRES
-          || Math.abs(m) < step / 2
-          || Math.round(m / step) % 2 == 0) {
+      boolean roomy = units.getValue() == Units.METRES && step * scale > TICK_APART;
+      if (roomy || Math.abs(m) < step / 2 || Math.round(m / step) % 2 == 0) {
         text(words, x(m), bottom + 12, TextAlignment.CENTER, "axis");
       }
     }

@@ -37,7 +37,7 @@ final class FurniturePage {
   private static final double LEAST_PICTURE_HEIGHT = 190;
   private static final double ROWS_HEIGHT = 110;
   private static final double LOOSE_WIDTH = 210;
-  private static final double MATERIAL_WIDTH = 150;
+  private static final double MATERIAL_WIDTH = 190;
   private static final int ONE_KHZ = 4;
 
   private final FurnitureModel model;

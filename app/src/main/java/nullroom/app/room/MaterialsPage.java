@@ -16,6 +16,7 @@ import javafx.scene.layout.VBox;
 import nullroom.app.control.BandPlot;
 import nullroom.app.control.Choice;
 import nullroom.app.control.NumberField;
+import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
 import nullroom.core.Trouble;
@@ -92,7 +93,7 @@ final class MaterialsPage {
   }
 
   private VBox layer() {
-    Label head = new Label("A layer of fibre, foam or cloth, computed (Miki 1990)");
+    Label head = new Wrapped("A layer of fibre, foam or cloth, computed (Miki 1990)");
     head.getStyleClass().add("heading");
     NumberField thick =
         new NumberField("Thick", "mm", 0.5, 500, mm -> set(() -> thickness = mm / 1000));
@@ -130,7 +131,7 @@ final class MaterialsPage {
 
   /** Figures of the user's own, as a material or as a thing in the room. */
   private VBox own() {
-    Label head = new Label("Your own, 63 Hz to 8 kHz: share taken up, or m² for a thing");
+    Label head = new Wrapped("Your own, 63 Hz to 8 kHz: share taken up, or m² for a thing");
     head.getStyleClass().add("heading");
     TextField name = new TextField();
     name.setId("own-name");

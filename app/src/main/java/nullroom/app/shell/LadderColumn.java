@@ -5,6 +5,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import nullroom.app.control.Fitted;
 import nullroom.app.control.LadderView;
 import nullroom.app.control.Wrapped;
 import nullroom.core.plan.Ladder;
@@ -48,6 +49,6 @@ final class LadderColumn {
     VBox box = new VBox(title, pair.node(), ladder, key, refined, pair.below(), next, card.node());
     VBox.setVgrow(ladder, Priority.ALWAYS);
     box.getStyleClass().add("right");
-    return box;
+    return new Fitted(box);
   }
 }

@@ -9,7 +9,6 @@ import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.function.BiConsumer;
 import javafx.beans.property.ObjectProperty;
-import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
@@ -18,13 +17,18 @@ import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 
 /** The window's content: rail, the station of now, ladder and next move, messages, status line. */
 public final class MainWindow {
   /** Opens all commands. */
   static final KeyCodeCombination COMMANDS = Command.shortcut(KeyCode.SPACE);
 
-  private static final PseudoClass LADDER_AWAY = PseudoClass.getPseudoClass("ladder-away");
+  /** Narrower than this, the ladder stands beside the station only when it is asked for. */
+  private static final double LADDER_FROM = 940;
+
+  /** Narrower than this, the rail shows glyphs only. */
+  private static final double RAIL_FROM = 760;
 
   private final BorderPane root = new BorderPane();
   private final BorderPane desk = new BorderPane();
@@ -32,6 +36,12 @@ public final class MainWindow {
   private final Rail rail;
   private final Commands commands;
   private final CommandSheet commandSheet;
+  private final List<OpenStation> stations;
+  private final Map<Station, Node> made = new EnumMap<>(Station.class);
+  private final Node ladder;
+
+  /** Whether the ladder is to be seen; null for as the width has it. */
+  private @Nullable Boolean ladderAsked;
 
   /**
    * Builds the window's content.
@@ -52,12 +62,12 @@ public final class MainWindow {
       Executor executor) {
     rail = new Rail(context, stations, this::showCommands);
     root.getStyleClass().addAll("root-pane", "paper");
-    Node ladder = LadderColumn.of(context, executor);
+    this.stations = stations;
+    ladder = LadderColumn.of(context, executor);
     desk.setLeft(rail.node());
-    desk.setRight(ladder);
     List<Command> all = new ArrayList<>(WindowCommands.stations(stations, rail.stationProperty()));
     all.addAll(more);
-    all.addAll(WindowCommands.of(context, onSpace, () -> fold(ladder)));
+    all.addAll(WindowCommands.of(context, onSpace, this::fold));
     commands = new Commands(all);
     commandSheet = new CommandSheet(sheets, commands);
     root.setCenter(new StackPane(desk, sheets));
@@ -65,10 +75,14 @@ public final class MainWindow {
         new VBox(
             new MessagePlace(context.work(), rail.stationProperty()),
             new StatusBar(context, this::showCommands).node()));
-    Map<Station, Node> made = new EnumMap<>(Station.class);
     rail.stationProperty()
-        .subscribe(
-            station -> desk.setCenter(made.computeIfAbsent(station, s -> view(stations, s))));
+        .subscribe(station -> {
+          if (desk.getCenter() == ladder) {
+            ladderAsked = null; // who goes to a station wants to see it
+          }
+          arrange();
+        });
+    desk.widthProperty().subscribe(width -> arrange());
     keys(context, onSpace);
     drops(onDrop);
   }
@@ -122,10 +136,30 @@ public final class MainWindow {
     commandSheet.open();
   }
 
-  private void fold(Node ladder) {
-    boolean away = desk.getRight() != null;
-    desk.setRight(away ? null : ladder);
-    root.pseudoClassStateChanged(LADDER_AWAY, away);
+  /** Folds the ladder away or shows it; in a narrow window it takes the station's place. */
+  private void fold() {
+    ladderAsked = !isLadderShown();
+    arrange();
+  }
+
+  private boolean isLadderShown() {
+    return desk.getRight() == ladder || desk.getCenter() == ladder;
+  }
+
+  /** Gives the parts their places, as far as the width goes. */
+  private void arrange() {
+    double width = desk.getWidth();
+    boolean beside = width == 0 || width >= LADDER_FROM;
+    rail.setNarrow(width > 0 && width < RAIL_FROM);
+    boolean shown = beside ? !Boolean.FALSE.equals(ladderAsked) : Boolean.TRUE.equals(ladderAsked);
+    desk.setRight(null);
+    desk.setCenter(null);
+    desk.setCenter(shown && !beside ? ladder : station());
+    desk.setRight(shown && beside ? ladder : null);
+  }
+
+  private Node station() {
+    return made.computeIfAbsent(rail.stationProperty().get(), s -> view(stations, s));
   }
 
   private void keys(StationContext context, Runnable onSpace) {

@@ -14,7 +14,6 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import nullroom.app.control.Fitted;
 
 /**
  * A station of several pages, each made when it is first shown.
@@ -48,12 +47,12 @@ public final class Pages<P extends Enum<P> & Pages.Page> {
     for (P page : kind.getEnumConstants()) {
       tabs.getChildren().add(tab(page, shown));
     }
-    Fitted content = new Fitted();
+    StackPane content = new StackPane();
     controls.setAlignment(Pos.CENTER_LEFT);
     VBox.setVgrow(content, Priority.ALWAYS);
     shown.subscribe(page -> {
       PageParts parts = made.computeIfAbsent(page, make);
-      content.setContent(parts.picture());
+      content.getChildren().setAll(parts.picture());
       controls.getChildren().setAll(parts.controls());
     });
     picture = new VBox(8, tabs, content);

@@ -1,20 +1,24 @@
 package nullroom.app.shell;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.value.ObservableValue;
+import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.SVGPath;
 import nullroom.app.control.Choice;
+import nullroom.app.control.Fitted;
 import nullroom.core.book.Goal;
 import nullroom.core.book.Place;
 
@@ -23,7 +27,11 @@ import nullroom.core.book.Place;
  * figure.
  */
 final class Rail {
+  private static final PseudoClass NARROW = PseudoClass.getPseudoClass("narrow");
+
   private final VBox box = new VBox();
+  private final Fitted scroll = new Fitted(box);
+  private final List<Node> wide = new ArrayList<>();
   private final ObjectProperty<Station> station = new SimpleObjectProperty<>(Station.LISTEN);
 
   Rail(StationContext context, List<OpenStation> stations, Runnable commands) {
@@ -37,14 +45,28 @@ final class Rail {
     name.setAccessibleText("the book, and all that can be done with it");
     name.setOnAction(e -> commands.run());
     box.getStyleClass().add("rail");
-    box.getChildren().addAll(name, place(context), goal(session));
+    scroll.getStyleClass().add("rail-scroll");
+    Node place = place(context);
+    VBox places = new VBox(place);
+    Node goal = goal(session);
+    wide.addAll(List.of(name, places, goal));
+    box.getChildren().addAll(name, places, goal);
     for (OpenStation s : stations) {
       box.getChildren().add(button(s.station(), s.text().figure()));
     }
   }
 
   Node node() {
-    return box;
+    return scroll;
+  }
+
+  /** Only the stations' glyphs, where the window is narrow; or all of it. */
+  void setNarrow(boolean narrow) {
+    scroll.pseudoClassStateChanged(NARROW, narrow);
+    wide.forEach(n -> {
+      n.setVisible(!narrow);
+      n.setManaged(!narrow);
+    });
   }
 
   ObjectProperty<Station> stationProperty() {
@@ -103,12 +125,15 @@ final class Rail {
     Label number = new Label();
     number.textProperty().bind(figure);
     number.getStyleClass().add("station-figure");
-    HBox row = new HBox(8, place, new VBox(name, number));
+    VBox words = new VBox(name, number);
+    wide.add(words);
+    HBox row = new HBox(8, place, words);
     row.setAlignment(Pos.CENTER_LEFT);
     ToggleButton button = new ToggleButton();
     button.setGraphic(row);
     button.setId("station-" + s.label().toLowerCase(Locale.ROOT));
     button.setAccessibleText(s.label() + ": " + s.question());
+    button.setTooltip(new Tooltip(s.label() + ": " + s.question()));
     button.getStyleClass().add("station-button");
     button.setMaxWidth(Double.MAX_VALUE);
     station.subscribe(now -> button.setSelected(now == s));

@@ -10,10 +10,11 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import nullroom.app.control.Fitted;
 
 /**
  * What all stations look like: the question, one sentence, one main picture, what it means, one
- * action.
+ * action; all of it scrolls where the window is too small for it.
  */
 public final class StationFrame {
   private StationFrame() {}
@@ -47,7 +48,7 @@ public final class StationFrame {
     VBox box = new VBox(question, answer, picture, means, controls);
     VBox.setVgrow(picture, Priority.ALWAYS);
     box.getStyleClass().add("station");
-    return box;
+    return new Fitted(box);
   }
 
   private static Label wrapped(String styleClass, ObservableValue<String> text) {

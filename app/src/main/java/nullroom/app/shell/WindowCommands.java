@@ -5,12 +5,15 @@ import static nullroom.app.shell.Command.shortcut;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.binding.Bindings;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
+import nullroom.core.book.Goal;
+import nullroom.core.book.Place;
 
 /** The commands that every window has: its stations with their pages, undo, listening, "why?". */
 final class WindowCommands {
@@ -48,41 +51,69 @@ final class WindowCommands {
   /** Those of the window itself. */
   static List<Command> of(StationContext context, Runnable onSpace, Runnable foldLadder) {
     BookSession session = context.session();
-    return List.of(
-        step(
-            "Undo",
-            "take back the last change",
-            shortcut(KeyCode.Z),
-            session.undoNameProperty(),
-            () -> context.work().attempt(context::undo, () -> {})),
-        step(
-            "Redo",
-            "repeat the change taken back",
-            shiftShortcut(KeyCode.Z),
-            session.redoNameProperty(),
-            () -> context.work().attempt(context::redo, () -> {})),
-        new Command(
-            Group.SOUND,
-            "Listen, or stop listening",
-            "microphone input live level space start record",
-            onSpace),
-        new Command(
+    List<Command> all = new ArrayList<>(goals(context));
+    all.addAll(
+        List.of(
+            step(
+                "Undo",
+                "take back the last change",
+                shortcut(KeyCode.Z),
+                session.undoNameProperty(),
+                () -> context.work().attempt(context::undo, () -> {})),
+            step(
+                "Redo",
+                "repeat the change taken back",
+                shiftShortcut(KeyCode.Z),
+                session.redoNameProperty(),
+                () -> context.work().attempt(context::redo, () -> {})),
+            new Command(
                 Group.SOUND,
-                "Stop what is under way",
-                "cancel end work recording measuring",
-                context.work()::cancel)
-            .when(context.work().runningProperty()),
+                "Listen, or stop listening",
+                "microphone input live level space start record",
+                onSpace),
+            new Command(
+                    Group.SOUND,
+                    "Stop what is under way",
+                    "cancel end work recording measuring",
+                    context.work()::cancel)
+                .when(context.work().runningProperty()),
+            new Command(
+                Group.VIEW,
+                "Fold the ladder away, or show it",
+                "right column hide space wider picture",
+                shortcut(KeyCode.L),
+                foldLadder),
+            new Command(
+                Group.HELP,
+                "Ask why the weakest figure is so",
+                "explain reason source formula uncertainty",
+                () -> context.askWhy(session.verdicts().weakest().name()))));
+    return all;
+  }
+
+  /** What the rail offers where it is wide enough. */
+  private static List<Command> goals(StationContext context) {
+    BookSession session = context.session();
+    List<Command> all = new ArrayList<>();
+    for (Goal goal : Goal.values()) {
+      all.add(
+          new Command(
+              Group.EDIT,
+              "Record " + goal.label().toLowerCase(Locale.ROOT).replace(", ", " "),
+              "goal target voice",
+              () -> context.attempt("Change the goal", b -> b.with(goal))));
+    }
+    all.add(
         new Command(
-            Group.VIEW,
-            "Fold the ladder away, or show it",
-            "right column hide space wider picture",
-            shortcut(KeyCode.L),
-            foldLadder),
-        new Command(
-            Group.HELP,
-            "Ask why the weakest figure is so",
-            "explain reason source formula uncertainty",
-            () -> context.askWhy(session.verdicts().weakest().name())));
+            Group.EDIT,
+            "Go to the next place of the book",
+            "room other spot",
+            () -> {
+              List<String> names = session.book().places().stream().map(Place::name).toList();
+              int next = (names.indexOf(session.book().here().name()) + 1) % names.size();
+              context.work().attempt(() -> context.goTo(names.get(next)), () -> {});
+            }));
+    return all;
   }
 
   private static Command step(

@@ -1,0 +1,171 @@
+package nullroom.app.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.Scene;
+import javafx.scene.control.Control;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.Pane;
+import javafx.scene.text.Text;
+import javafx.stage.Stage;
+import nullroom.app.Fx;
+import nullroom.app.shell.Command;
+import nullroom.core.book.RoomBook;
+import nullroom.io.book.BookFolder;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Walks the scene graph of every page of the demo in windows of all sizes. */
+class EveryPageTest {
+  /** Lines of text may share this much of their height: above and below the letters is air. */
+  private static final double LINE_SHARE = 0.5;
+
+  @TempDir static Path folder;
+  private static Composition window;
+  private static Stage stage;
+
+  @BeforeAll
+  static void open() {
+    Fx.start();
+    RoomBook book = DemoBook.create(folder);
+    window = Fx.on(() -> new Composition(new BookFolder(folder), book, DemoBook::device, false));
+  }
+
+  @AfterAll
+  static void close() {
+    Fx.run(() -> stage.hide());
+    window.close();
+  }
+
+  @ParameterizedTest(name = "{0} x {1} at {2} %")
+  @CsvSource({"1024, 700, 100", "1280, 800, 100", "1920, 1080, 100", "1280, 800, 200"})
+  @DisplayName(
+      "no label is cut, no control is out of sight, no two labels of a picture lie over each other")
+  void walked(int width, int height, int percent) {
+    Scene scene =
+        Fx.on(() -> {
+          Zoomed zoomed = new Zoomed(window.shell().root());
+          zoomed.zoom(percent / 100.0);
+          if (stage != null) {
+            stage.hide();
+          }
+          Scene made = Look.scene(zoomed, width, height);
+          stage = Toolkit.show("all pages", made);
+          return made;
+        });
+    List<String> wrong = new ArrayList<>();
+    for (Map.Entry<String, Command> e : Fx.on(() -> window.shell().commands().all()).entrySet()) {
+      if (Character.isDigit(e.getKey().charAt(0))
+          && e.getKey().charAt(0) <= '6'
+          && e.getKey().charAt(0) > '0') {
+        Fx.run(e.getValue().action());
+        Fx.run(() -> {});
+        Fx.run(() -> {
+          scene.getRoot().applyCss();
+          scene.getRoot().layout();
+          look(scene, e.getValue().group().label() + ", " + e.getValue().name(), wrong);
+        });
+      }
+    }
+    Fx.run(() -> scene.setRoot(new javafx.scene.Group()));
+    assertThat(wrong).isEmpty();
+  }
+
+  private static void look(Scene scene, String page, List<String> wrong) {
+    for (Node node : scene.getRoot().lookupAll("*")) {
+      if (!isSeen(node)) {
+        continue;
+      }
+      if (node instanceof Labeled labeled && !labeled.getText().isEmpty()) {
+        String where = page + ": “" + labeled.getText() + "” ";
+        if (labeled.lookup(".text") instanceof Text shown
+            && shown.getText().endsWith(labeled.getEllipsisString())
+            && !labeled.getText().endsWith(labeled.getEllipsisString())) {
+          wrong.add(where + "is cut to “" + shown.getText() + "”");
+        }
+      }
+      if (node instanceof Control && !(node instanceof ScrollPane) && !scrolls(node)) {
+        Bounds at = node.localToScene(node.getBoundsInLocal());
+        if (at.getMaxX() > scene.getWidth() + 1
+            || at.getMaxY() > scene.getHeight() + 1
+            || at.getMinX() < -1
+            || at.getMinY() < -1) {
+          wrong.add(
+              page
+                  + ": "
+                  + node
+                  + " reaches to "
+                  + Math.round(at.getMaxX())
+                  + ", "
+                  + Math.round(at.getMaxY()));
+        }
+      }
+      if (node instanceof Pane pane && !(pane.getParent() instanceof TextField)) {
+        overlaps(pane, page, wrong);
+      }
+    }
+  }
+
+  private static void overlaps(Pane pane, String page, List<String> wrong) {
+    List<Text> texts =
+        pane.getChildren().stream()
+            .filter(n -> n instanceof Text t && isSeen(t) && !t.getText().isBlank())
+            .map(Text.class::cast)
+            .toList();
+    for (int i = 0; i < texts.size(); i++) {
+      Bounds a = texts.get(i).getBoundsInParent();
+      for (Text other : texts.subList(i + 1, texts.size())) {
+        Bounds b = other.getBoundsInParent();
+        double w = Math.min(a.getMaxX(), b.getMaxX()) - Math.max(a.getMinX(), b.getMinX());
+        double h = Math.min(a.getMaxY(), b.getMaxY()) - Math.max(a.getMinY(), b.getMinY());
+        boolean stand = Math.min(a.getHeight(), b.getHeight()) * LINE_SHARE < h;
+        if (w > 1 && stand) {
+          wrong.add(
+              page + ": “" + texts.get(i).getText() + "” lies over “" + other.getText() + "”");
+        }
+      }
+      if (a.getMinX() < -1
+          || a.getMaxX() > pane.getWidth() + 1
+          || a.getMinY() < -2
+          || a.getMaxY() > pane.getHeight() + 2) {
+        wrong.add(
+            page
+                + ": “"
+                + texts.get(i).getText()
+                + "” leaves its picture "
+                + pane.getClass().getSimpleName());
+      }
+    }
+  }
+
+  private static boolean isSeen(Node node) {
+    for (Node n = node; n != null; n = n.getParent()) {
+      if (!n.isVisible()) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private static boolean scrolls(Node node) {
+    for (Parent n = node.getParent(); n != null; n = n.getParent()) {
+      if (n instanceof ScrollPane) {
+        return true;
+      }
+    }
+    return false;
+  }
+}
