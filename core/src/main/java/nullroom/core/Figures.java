@@ -42,6 +42,13 @@ public final class Figures {
     return say("%.0f", amount) + (mark.isEmpty() ? "" : " " + mark);
   }
 
+  /** A source as people are told it: what its remarks mean for them in place of the remarks. */
+  public static String source(String source) {
+    return source.replaceAll(
+        ",? ?from memory, low confidence",
+        ", remembered and not read up: where it decides, measure or ask");
+  }
+
   /** A name of a constant as a word: "SUNG_SOFT" is "sung soft". */
   public static String word(Enum<?> constant) {
     return constant.name().toLowerCase(Locale.ROOT).replace('_', ' ');

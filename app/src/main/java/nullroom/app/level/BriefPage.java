@@ -12,6 +12,7 @@ import nullroom.app.control.FigureTable;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
+import nullroom.core.Figures;
 import nullroom.core.book.Brief;
 
 /**
@@ -42,14 +43,15 @@ final class BriefPage {
     for (Brief brief : model.briefs()) {
       RadioButton choose = new RadioButton(brief.use());
       choose.setId("brief-" + brief.id());
-      choose.setAccessibleText(brief.use() + ": " + brief.words() + "; " + brief.source());
+      choose.setAccessibleText(
+          brief.use() + ": " + brief.words() + "; " + Figures.source(brief.source()));
       choose.setSelected(brief.id().equals(chosen));
       choose.setOnAction(e -> {
         choose.setSelected(true);
         model.setBrief(brief);
       });
       choose.setMinWidth(Region.USE_PREF_SIZE);
-      Label asked = new Wrapped((brief.words() + "; " + brief.source()), "soft");
+      Label asked = new Wrapped((brief.words() + "; " + Figures.source(brief.source())), "soft");
       asked.setPrefWidth(ASKED_WIDTH);
       asked.setMinWidth(ASKED_WIDTH);
       rows.add(List.of(choose, asked));

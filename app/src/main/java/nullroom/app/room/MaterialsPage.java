@@ -203,7 +203,7 @@ final class MaterialsPage {
     plot.show(series, Optional.empty());
     Material nearest = model.nearest(layer.absorption());
     source.setText(
-        first.map(m -> m.name() + ": " + m.source() + ". ").orElse("")
+        first.map(m -> m.name() + ": " + Figures.source(m.source()) + ". ").orElse("")
             + "Nearest to the layer: "
             + nearest.name()
             + ". Rooms for testing read up to 0.3 more than the layer around 1 kHz.");

@@ -71,10 +71,26 @@ public final class MainWindow {
     commands = new Commands(all);
     commandSheet = new CommandSheet(sheets, commands);
     root.setCenter(new StackPane(desk, sheets));
-    root.setBottom(
-        new VBox(
-            new MessagePlace(context.work(), rail.stationProperty()),
-            new StatusBar(context, this::showCommands).node()));
+    MessagePlace messages = new MessagePlace(context.work(), rail.stationProperty());
+    root.setBottom(new VBox(messages, new StatusBar(context, this::showCommands).node()));
+    new Meanings(root, messages::explain).follow();
+    HelpSheet help = new HelpSheet(sheets);
+    context
+        .help()
+        .subscribe((before, page) -> {
+          if (page.equals("words")) {
+            help.openWords("");
+          } else if (!page.isEmpty()) {
+            help.open(page);
+          }
+        });
+    context
+        .asked()
+        .subscribe((before, now) -> {
+          if (!isLadderShown() && now.get().isPresent()) {
+            fold(); // the answer stands beside the ladder
+          }
+        });
     rail.stationProperty()
         .subscribe(station -> {
           if (desk.getCenter() == ladder) {

@@ -30,6 +30,7 @@ final class MessagePlace extends Pane {
   private final Label kind = new Label();
   private final Label words = new Label();
   private final HBox message = new HBox();
+  private final Label explained = new Label();
   private final PauseTransition leaves = new PauseTransition();
   private Station saidAt = Station.LISTEN;
 
@@ -42,7 +43,18 @@ final class MessagePlace extends Pane {
     getStyleClass().add("message-place");
     message();
     HBox progress = progress();
-    getChildren().setAll(progress, message);
+    explained.setId("explained");
+    explained.setWrapText(true);
+    explained.getStyleClass().add("explained");
+    explained
+        .visibleProperty()
+        .bind(
+            work.runningProperty()
+                .not()
+                .and(message.visibleProperty().not())
+                .and(explained.textProperty().isNotEmpty()));
+    explained.textProperty().subscribe(this::requestLayout);
+    getChildren().setAll(explained, progress, message);
     work.troubleProperty()
         .subscribe(said -> {
           saidAt = station.getValue();
@@ -57,6 +69,11 @@ final class MessagePlace extends Pane {
                 work.troubleProperty(),
                 Bindings.createObjectBinding(station::getValue, station)));
     leaves.setOnFinished(e -> work.say(""));
+  }
+
+  /** Says what a word means, while there is nothing else to say; empty for nothing. */
+  void explain(String meaning) {
+    explained.setText(meaning);
   }
 
   private void message() {

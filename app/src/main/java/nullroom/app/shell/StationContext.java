@@ -38,6 +38,7 @@ import org.jspecify.annotations.Nullable;
  * @param live the input as it is heard now
  * @param clock dates measurements
  * @param units how lengths are said
+ * @param help opens a page of help by its id
  * @param asked what answers the question "why?" that was asked last, for the book as it is then
  */
 public record StationContext(
@@ -47,6 +48,7 @@ public record StationContext(
     Live live,
     Clock clock,
     ObjectProperty<Units> units,
+    ObjectProperty<String> help,
     ObjectProperty<Supplier<Optional<Why>>> asked) {
 
   /** One that says lengths in the units of a property. */
@@ -57,7 +59,15 @@ public record StationContext(
       Live live,
       Clock clock,
       ObjectProperty<Units> units) {
-    this(session, work, inputs, live, clock, units, new SimpleObjectProperty<>(Optional::empty));
+    this(
+        session,
+        work,
+        inputs,
+        live,
+        clock,
+        units,
+        new SimpleObjectProperty<>(""),
+        new SimpleObjectProperty<>(Optional::empty));
   }
 
   /** One of someone who measures in metres. */
@@ -364,6 +374,12 @@ public record StationContext(
       idle();
     }
     session.redo();
+  }
+
+  /** Opens a page of help. */
+  public void showHelp(String page) {
+    help.set("");
+    help.set(page);
   }
 
   /** Asks where a figure of the ladder comes from, by its name. */

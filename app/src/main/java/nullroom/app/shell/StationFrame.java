@@ -1,5 +1,6 @@
 package nullroom.app.shell;
 
+import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
@@ -42,7 +43,14 @@ public final class StationFrame {
     why.getStyleClass().add("plain");
     why.setAccessibleText("why: where " + station.label() + " has its figure from");
     why.setOnAction(e -> context.asked().set(() -> Optional.of(say.why().get())));
-    HBox answer = new HBox(8, said, why);
+    Button help = new Button("help");
+    help.setId("help-" + station.label().toLowerCase(Locale.ROOT));
+    help.setMinWidth(Region.USE_PREF_SIZE);
+    help.getStyleClass().addAll("plain", "link");
+    why.getStyleClass().add("link");
+    help.setAccessibleText("help on " + station.label());
+    help.setOnAction(e -> context.showHelp(station.label().toLowerCase(Locale.ROOT)));
+    HBox answer = new HBox(4, said, why, help);
     answer.setAlignment(Pos.BASELINE_LEFT);
     Label means = wrapped("meaning", say.meaning());
     VBox box = new VBox(question, answer, picture, means, controls);

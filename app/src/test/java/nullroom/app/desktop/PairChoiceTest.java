@@ -36,6 +36,10 @@ class PairChoiceTest {
     RoomBook book = TestBooks.bedroom();
     window = Fx.on(() -> new Composition(new BookFolder(folder), book, Desktop::simulated, false));
     scene = Fx.on(() -> window.scene(1280, 800));
+    Fx.run(() -> {
+      scene.getRoot().applyCss(); // what scrolls has its content once it has its skin
+      scene.getRoot().layout();
+    });
   }
 
   @AfterEach

@@ -273,7 +273,7 @@ public final class FigureReasons {
     return coefficient(
         material.absorption(),
         band,
-        new Input("material", material.name(), Origin.assumed(material.source())));
+        new Input("material", material.name(), Origin.assumed(Figures.source(material.source()))));
   }
 
   /** What a porous layer takes up in an octave. */

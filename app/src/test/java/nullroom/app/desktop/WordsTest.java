@@ -1,0 +1,156 @@
+package nullroom.app.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
+import javafx.scene.text.Text;
+import javafx.stage.Stage;
+import nullroom.app.Fx;
+import nullroom.app.help.Glossary;
+import nullroom.app.help.HelpPage;
+import nullroom.app.shell.Command;
+import nullroom.app.shell.Group;
+import nullroom.core.book.RoomBook;
+import nullroom.io.book.BookFolder;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The words of the interface against the glossary, and the help that is reached from it. */
+class WordsTest {
+  /** Abbreviations and signs of the trade: NC, LAeq, dBFS, T20, LUFS, C − A. */
+  private static final Pattern TRADE =
+      Pattern.compile(
+          "(?<![\\p{L}\\p{N}])(?:[A-Z]{2,5}\\d{0,2}|L[ACZ]\\w+|dB\\w*|T\\d\\d|T mid)(?![\\p{L}\\p{N}])");
+
+  /** What is no term of the trade: kinds of files, and the bodies that publish standards. */
+  private static final Set<String> KNOWN =
+      Set.of("SVG", "PNG", "CSV", "WAV", "FLAC", "AES", "ATSC", "EBU", "ISO", "USB", "GB");
+
+  @TempDir static Path folder;
+  private static Composition window;
+  private static Stage stage;
+  private static Scene scene;
+
+  @BeforeAll
+  static void open() {
+    Fx.start();
+    RoomBook book = DemoBook.create(folder);
+    window = Fx.on(() -> new Composition(new BookFolder(folder), book, DemoBook::device, false));
+    scene = Fx.on(() -> window.scene(1280, 800));
+    stage = Fx.on(() -> Toolkit.show("words", scene));
+  }
+
+  @AfterAll
+  static void close() {
+    Fx.run(() -> stage.hide());
+    window.close();
+  }
+
+  private static Set<String> texts() {
+    Set<String> all = new HashSet<>();
+    for (Node node : scene.getRoot().lookupAll("*")) {
+      if (node instanceof Labeled labeled && labeled.getText() != null) {
+        all.add(labeled.getText());
+      } else if (node instanceof Text text) {
+        all.add(text.getText());
+      }
+    }
+    return all;
+  }
+
+  @Test
+  @DisplayName("every abbreviation that the window shows is in the glossary")
+  void terms() {
+    Set<String> missing = new TreeSet<>();
+    List<Command> pages =
+        Fx.on(() ->
+            window.shell().commands().all().values().stream()
+                .filter(c -> c.group().compareTo(Group.BOOKS) < 0)
+                .toList());
+    for (Command page : pages) {
+      Fx.run(page.action());
+      for (String text : Fx.on(WordsTest::texts)) {
+        Matcher found = TRADE.matcher(text);
+        while (found.find()) {
+          if (!KNOWN.contains(found.group()) && Glossary.shipped().in(found.group()).isEmpty()) {
+            missing.add(found.group() + " in “" + text + "”");
+          }
+        }
+      }
+    }
+    assertThat(missing).isEmpty();
+  }
+
+  @Test
+  @DisplayName("terms are listed once, in order, and each says something")
+  void glossary() {
+    List<Glossary.Term> terms = Glossary.shipped().terms();
+    List<String> forms = terms.stream().flatMap(t -> t.forms().stream()).toList();
+    assertThat(forms).doesNotHaveDuplicates().hasSizeGreaterThan(120);
+    assertThat(terms).allSatisfy(t -> assertThat(t.meaning()).endsWith(".").hasSizeLessThan(170));
+    assertThat(Glossary.shipped().in("Clear 4 dB, 6 short"))
+        .extracting(Glossary.Term::name)
+        .containsExactly("Clear", "dB");
+    assertThat(Glossary.shipped().in("nothing of the kind; unclear")).isEmpty();
+    assertThat(Glossary.shipped().find("dbfs")).extracting(Glossary.Term::name).contains("dBFS");
+  }
+
+  @Test
+  @DisplayName("a word is explained where the keyboard is; help is reached from every station")
+  void reached() {
+    Fx.run(() -> window.shell().commands().find("1r").getFirst().getValue().action().run());
+    Fx.run(() -> {
+      scene.getRoot().applyCss();
+      scene.getRoot().layout();
+      scene.getRoot().lookupAll(".rung-label").stream()
+          .filter(n -> n instanceof Text t && t.getText().startsWith("Quiet"))
+          .findFirst()
+          .orElseThrow()
+          .requestFocus();
+    });
+    assertThat(Fx.on(() -> ((Label) scene.lookup("#explained")).getText()))
+        .startsWith("Quiet: How far the voice stands over the noise");
+    assertThat(HelpPage.all()).allSatisfy(p -> assertThat(p.paragraphs()).isNotEmpty());
+    for (String id : List.of("listen", "ring", "room", "dress", "mic", "level")) {
+      assertThat(HelpPage.all()).extracting(HelpPage::id).contains(id);
+    }
+    Fx.run(() -> ((Button) scene.lookup("#help-listen")).fire());
+    assertThat(Fx.await(() -> (Label) scene.lookup("#help-title"), l -> l != null).getText())
+        .isEqualTo("Is it quiet enough?");
+    Fx.run(() -> ((Button) scene.lookup("#help-words")).fire());
+    TextField field = (TextField) Fx.await(() -> scene.lookup("#find-word"), f -> f != null);
+    Fx.run(() -> field.setText("flutter"));
+    assertThat(Fx.on(WordsTest::texts)).anyMatch(t -> t.startsWith("A rattle between"));
+    Fx.run(() -> window.shell().sheets().close());
+  }
+
+  @Test
+  @DisplayName("no file syntax and no bare remarks of a table stand in the window")
+  void plain() {
+    for (Command page :
+        Fx.on(() ->
+            window.shell().commands().all().values().stream()
+                .filter(c -> c.group().compareTo(Group.BOOKS) < 0)
+                .toList())) {
+      Fx.run(page.action());
+      assertThat(Fx.on(WordsTest::texts))
+          .noneMatch(t -> t.matches("(?s).*\\w\\[\\d+\\].*"))
+          .noneMatch(t -> t.contains("low confidence"));
+    }
+  }
+}
