@@ -9,6 +9,7 @@ import java.util.function.IntFunction;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
+import nullroom.core.Figures;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.plan.Why;
 import nullroom.core.predict.Origin;
@@ -18,7 +19,7 @@ import nullroom.core.signal.Band;
  * Bars over bands, the eight octaves unless others are given, side by side for several series, with
  * a stepped line or a band to hold them against.
  */
-public final class BandPlot extends PlotPane {
+public final class BandPlot extends PlotPane implements CopyMenu.Tabled {
   /**
    * One series of bars.
    *
@@ -110,6 +111,26 @@ public final class BandPlot extends PlotPane {
                 bands::size,
                 this::moved,
                 () -> cursor.ifPresent(c -> ask(c.row(), c.column()))));
+  }
+
+  @Override
+  public List<List<String>> figures() {
+    if (series.isEmpty()) {
+      return List.of();
+    }
+    List<List<String>> rows = new ArrayList<>();
+    List<String> head = new ArrayList<>(List.of("Hz"));
+    series.forEach(s -> head.add(axisLabel + ", " + s.label() + ", " + s.origin().label()));
+    rows.add(head);
+    for (int b = 0; b < bands.size(); b++) {
+      List<String> row = new ArrayList<>(List.of(Figures.say("%.0f", bands.get(b).nominalHz())));
+      for (Series s : series) {
+        double figure = s.figures()[b];
+        row.add(Double.isFinite(figure) ? format.apply(figure) : "");
+      }
+      rows.add(row);
+    }
+    return rows;
   }
 
   private void moved() {

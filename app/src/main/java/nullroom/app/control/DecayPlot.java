@@ -1,5 +1,6 @@
 package nullroom.app.control;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import javafx.scene.text.TextAlignment;
@@ -10,7 +11,7 @@ import nullroom.core.measure.decay.DecayReport;
  * Decay curves as small multiples, one per band, each with its fitted line, the noise under it, its
  * time and how far that may be off by chance (twice its standard deviation).
  */
-public final class DecayPlot extends PlotPane {
+public final class DecayPlot extends PlotPane implements CopyMenu.Tabled {
   private static final double LOWEST_DB = -60;
   private static final double GAP = 12;
 
@@ -51,6 +52,25 @@ public final class DecayPlot extends PlotPane {
     int rows = Math.max(1, (bands.size() + columns - 1) / columns);
     setMinSize(columns * LEAST_CELL, rows * (LEAST_CELL_HEIGHT + GAP) + FOOT);
     redraw();
+  }
+
+  @Override
+  public List<List<String>> figures() {
+    List<List<String>> rows = new ArrayList<>(List.of(List.of("Hz", "T20, s", "give or take, s")));
+    for (DecayReport.BandDecay b : bands) {
+      rows.add(
+          List.of(
+              Figures.say("%.0f", b.centreHz()),
+              said(b.t20Seconds()),
+              b.t20Seconds().isPresent()
+                  ? Figures.say("%.2f", 2 * b.t20DeviationSeconds().orElse(0))
+                  : ""));
+    }
+    return rows;
+  }
+
+  private static String said(OptionalDouble seconds) {
+    return seconds.isPresent() ? Figures.say("%.2f", seconds.getAsDouble()) : "";
   }
 
   @Override

@@ -21,7 +21,7 @@ import nullroom.core.plan.Why;
  * it is clicked; with the keyboard the table is one stop, arrows go from figure to figure and enter
  * asks.
  */
-public final class FigureTable extends GridPane {
+public final class FigureTable extends GridPane implements CopyMenu.Tabled {
   /** Words no longer than this are not cut off. */
   private static final int SHORT = 24;
 
@@ -95,6 +95,21 @@ public final class FigureTable extends GridPane {
     if (isFocused()) {
       mark();
     }
+  }
+
+  @Override
+  public List<List<String>> figures() {
+    return shown.stream()
+        .map(row -> row.stream().map(FigureTable::words).filter(w -> !w.isEmpty()).toList())
+        .filter(row -> !row.isEmpty())
+        .toList();
+  }
+
+  private static String words(Node node) {
+    return node instanceof Labeled labeled && !labeled.getStyleClass().contains("plain")
+            || node instanceof RowChoice
+        ? ((Labeled) node).getText()
+        : "";
   }
 
   private List<Node> nodes(int row, List<?> cells) {

@@ -24,7 +24,7 @@ import nullroom.core.predict.Margins;
  * the three margins between. Drawn from a {@link Heard}; a ghost shows where rungs stood before the
  * last step.
  */
-public final class LadderView extends PlotPane {
+public final class LadderView extends PlotPane implements CopyMenu.Tabled {
   /** Between a name and the frame around it when it has the keyboard. */
   private static final double FRAME = 3;
 
@@ -120,6 +120,16 @@ public final class LadderView extends PlotPane {
     putOwn(held);
     putOwn(fast);
     place(height);
+  }
+
+  @Override
+  public List<List<String>> figures() {
+    List<List<String>> rows = new ArrayList<>(List.of(List.of("rung", "dBFS", "known")));
+    ladder.ifPresent(l ->
+        l.rungs()
+            .forEach(r ->
+                rows.add(List.of(r.label(), Figures.say("%.1f", r.dbfs()), r.origin().label()))));
+    return rows;
   }
 
   private void draw(Ladder l, double width, double height) {

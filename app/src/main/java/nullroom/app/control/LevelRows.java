@@ -13,7 +13,7 @@ import nullroom.core.plan.Why;
 import nullroom.core.predict.Origin;
 
 /** Levels as bars lying under each other, each with a name, a figure and a remark. */
-public final class LevelRows extends PlotPane {
+public final class LevelRows extends PlotPane implements CopyMenu.Tabled {
   /**
    * One bar.
    *
@@ -98,6 +98,11 @@ public final class LevelRows extends PlotPane {
                     cursor
                         .filter(c -> !rows.isEmpty())
                         .ifPresent(c -> asked.accept(rows.get(c.row()).name()))));
+  }
+
+  @Override
+  public List<List<String>> figures() {
+    return rows.stream().map(r -> List.of(r.name(), r.figure(), r.remark())).toList();
   }
 
   private void moved() {

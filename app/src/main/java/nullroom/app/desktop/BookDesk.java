@@ -260,7 +260,7 @@ final class BookDesk implements BookActions {
   private String closed(Composition of, @Nullable Opening its) {
     of.close();
     String said = "";
-    if (of.session().isUnsaved()) {
+    if (of.session().saver().isUnsaved()) {
       RoomBook book = of.lastBook();
       Path safe = home.rescue(book.name());
       of.session().folder().copyTo(safe, book);

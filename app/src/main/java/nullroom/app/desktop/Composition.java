@@ -23,7 +23,6 @@ import nullroom.app.dress.DressView;
 import nullroom.app.level.LevelModel;
 import nullroom.app.level.LevelPage;
 import nullroom.app.level.LevelView;
-import nullroom.app.listen.ClipModel;
 import nullroom.app.listen.ListenModel;
 import nullroom.app.listen.ListenView;
 import nullroom.app.listen.Page;
@@ -46,8 +45,6 @@ import nullroom.app.shell.Station;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.Units;
 import nullroom.app.shell.Work;
-import nullroom.core.Trouble;
-import nullroom.core.book.NoiseMeasurement;
 import nullroom.core.book.RoomBook;
 import nullroom.io.book.BookFolder;
 import nullroom.io.device.AudioDevice;
@@ -346,44 +343,8 @@ public final class Composition {
         .filter(s -> s.station() == shown)
         .findFirst()
         .flatMap(OpenStation::opens)
-        .orElse(this::openByWhatItHolds)
+        .orElse(new Dropped(context, listen, ring, shell.stationProperty()::set)::open)
         .accept(file);
-  }
-
-  /**
-   * What holds several things is a clip, a decay goes to Ring, anything else to Listen; the file is
-   * read once.
-   */
-  private void openByWhatItHolds(Path file) {
-    StationContext.Measurement<ClipModel.Looked> clip = listen.clip().measure();
-    StationContext.Measurement<RingModel.Found> decay = ring.measureDecay();
-    StationContext.Measurement<NoiseMeasurement> noise = listen.measureDropped();
-    StationContext.Measurement<Runnable> either =
-        (sound, progress) -> {
-          ClipModel.Looked looked = clip.of(sound, progress);
-          if (looked.clip().voice().isPresent() && looked.clip().isSeveral()) {
-            return () ->
-                show(
-                    Station.LISTEN,
-                    () -> {
-                      listen.pageProperty().set(Page.CLIP);
-                      listen.clip().keep(looked);
-                    });
-          }
-          try {
-            RingModel.Found found = decay.of(sound, progress);
-            return () -> show(Station.RING, () -> ring.keep(found));
-          } catch (Trouble.BadSound noDecay) {
-            NoiseMeasurement measured = noise.of(sound, progress);
-            return () -> show(Station.LISTEN, () -> listen.keep(measured));
-          }
-        };
-    context.open("Looking at " + file.getFileName(), file, "dropped", either, Runnable::run);
-  }
-
-  private void show(Station fits, Runnable keep) {
-    shell.stationProperty().set(fits);
-    keep.run();
   }
 
   /** Ends work and waits until the newest state is saved. */

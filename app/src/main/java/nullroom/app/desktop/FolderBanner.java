@@ -66,7 +66,7 @@ final class FolderBanner {
             boolean again = wrong.isEmpty() && !shown.isEmpty();
             show(wrong.orElse(""), true);
             if (again) {
-              window.session().saveAgain();
+              window.session().saver().save(window.session().book());
               window.work().say("The folder of the book takes it again; everything is saved.");
             }
           });
@@ -119,7 +119,7 @@ final class FolderBanner {
             "Keeping the book elsewhere",
             progress -> {
               Path target = Home.fresh(chosen, book.name());
-              window.session().keepElsewhere(target, book);
+              window.session().saver().keepElsewhere(target, book);
               return window.session().folder().lock();
             },
             lock -> {

@@ -1,6 +1,5 @@
 package nullroom.app.shell;
 
-import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -17,7 +16,6 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import nullroom.core.Figures;
-import nullroom.core.Trouble;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.book.Decays;
 import nullroom.core.book.Hearing;
@@ -47,11 +45,7 @@ public final class BookSession {
   /** A change that is worth a word. */
   private static final double NOTABLE_DB = 0.5;
 
-  private volatile BookFolder folder;
-  private volatile boolean unsaved;
-  private final Optional<String> readOnly;
-  private final Executor saver;
-  private final Consumer<String> onTrouble;
+  private final BookSaver saver;
   private final ReadOnlyObjectWrapper<RoomBook> book;
   private final ReadOnlyObjectWrapper<Heard> heard;
   private final ReadOnlyObjectWrapper<Heard> before;
@@ -89,20 +83,17 @@ public final class BookSession {
       Optional<String> readOnly,
       Executor saver,
       Consumer<String> onTrouble) {
-    this.folder = folder;
-    this.readOnly = readOnly;
-    this.saver = saver;
-    this.onTrouble = onTrouble;
+    this.saver = new BookSaver(folder, readOnly, saver, onTrouble);
     this.book = new ReadOnlyObjectWrapper<>(book);
     this.heard = new ReadOnlyObjectWrapper<>(heard(book));
     this.before = new ReadOnlyObjectWrapper<>(heard.get());
     refined.set(words(book, 0));
-    save(book);
+    this.saver.save(book);
   }
 
   /** Where the book lives. */
   public BookFolder folder() {
-    return folder;
+    return saver.folder();
   }
 
   /** The current state. */
@@ -231,9 +222,8 @@ public final class BookSession {
     if (to.equals(from)) {
       return;
     }
-    if (readOnly.isPresent()) {
+    if (saver.refuses()) {
       revision.set(revision.get() + 1); // so that every view shows again what is so
-      onTrouble.accept(readOnly.get());
       return;
     }
     if (to.decays().measured().size() != from.decays().measured().size()) {
@@ -355,49 +345,16 @@ public final class BookSession {
     refined.set(words(now, 0));
     book.set(now);
     revision.set(revision.get() + 1);
-    save(now);
+    this.saver.save(now);
+  }
+
+  /** What saves it. */
+  public BookSaver saver() {
+    return saver;
   }
 
   /** Why the book is open to be read only; empty where it can be changed. */
   public Optional<String> readOnly() {
-    return readOnly;
-  }
-
-  /** Whether the newest state is nowhere but in this window. */
-  public boolean isUnsaved() {
-    return unsaved || folder.sounds().isWaiting();
-  }
-
-  /** Tries again to save the newest state, such as when the folder is there again. */
-  public void saveAgain() {
-    save(book());
-  }
-
-  /**
-   * Keeps the book in another folder from now on, with all recordings that can still be read. Free
-   * to be called on another thread.
-   *
-   * @param target holds no book yet
-   * @param now the newest state
-   * @throws Trouble.BadFile if that cannot be
-   */
-  public void keepElsewhere(Path target, RoomBook now) {
-    folder = folder.copyTo(target, now);
-    unsaved = false;
-  }
-
-  private void save(RoomBook now) {
-    if (readOnly.isPresent()) {
-      return;
-    }
-    saver.execute(() -> {
-      try {
-        folder.save(now);
-        unsaved = false;
-      } catch (Trouble e) {
-        unsaved = true;
-        onTrouble.accept(e.line());
-      }
-    });
+    return saver.readOnly();
   }
 }

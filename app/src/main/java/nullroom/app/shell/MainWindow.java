@@ -10,6 +10,7 @@ import java.util.concurrent.Executor;
 import java.util.function.BiConsumer;
 import javafx.beans.property.ObjectProperty;
 import javafx.scene.Node;
+import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyEvent;
@@ -17,6 +18,7 @@ import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import nullroom.app.control.CopyMenu;
 import org.jspecify.annotations.Nullable;
 
 /** The window's content: rail, the station of now, ladder and next move, messages, status line. */
@@ -100,6 +102,7 @@ public final class MainWindow {
         });
     desk.widthProperty().subscribe(width -> arrange());
     keys(context, onSpace);
+    menus(context.work());
     drops(onDrop);
   }
 
@@ -217,6 +220,24 @@ public final class MainWindow {
         onSpace.run();
       }
     }
+  }
+
+  /** Pictures and tables have a menu of what can be taken out of them. */
+  private void menus(Work work) {
+    root.addEventHandler(
+        ContextMenuEvent.CONTEXT_MENU_REQUESTED,
+        e -> {
+          Node at =
+              e.isKeyboardTrigger()
+                  ? root.getScene().getFocusOwner()
+                  : e.getPickResult().getIntersectedNode();
+          CopyMenu.at(at, work::wrote, work::warn)
+              .ifPresent(menu -> {
+                menu.setAutoHide(true);
+                menu.show(root.getScene().getWindow(), e.getScreenX(), e.getScreenY());
+                e.consume();
+              });
+        });
   }
 
   private void drops(BiConsumer<Station, Path> onDrop) {
