@@ -8,7 +8,9 @@ import java.util.concurrent.CompletionException;
 import java.util.concurrent.CountDownLatch;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.animation.PauseTransition;
 import javafx.stage.Stage;
+import javafx.util.Duration;
 import nullroom.app.shell.Preferences;
 import nullroom.core.Trouble;
 import nullroom.core.book.Goal;
@@ -24,6 +26,7 @@ import nullroom.io.device.SimulatedDevice;
 public final class Desktop {
   private static final int WIDTH = 1280;
   private static final int HEIGHT = 800;
+  private static final Duration SOON = Duration.seconds(1);
   private static final long SEED = 1;
 
   private final Home home = Home.here();
@@ -129,6 +132,15 @@ public final class Desktop {
                 () -> desk.begin(said, whole)));
   }
 
+  /** Keeps what was settled at once, so that not even a crash forgets it. */
+  private void keep(Preferences preferences, BookDesk desk) {
+    try {
+      home.preferences().write(preferences);
+    } catch (Trouble e) {
+      desk.window().ifPresent(w -> w.work().warn(e.line()));
+    }
+  }
+
   /** Shows a window, begins in it, and waits until it is closed. */
   private int run(Preferences preferences, String damage, Consumer<BookDesk> begin) {
     Toolkit.start();
@@ -141,6 +153,9 @@ public final class Desktop {
           stage.setOnHiding(e -> made.remember());
           stage.setOnCloseRequest(e -> made.remember());
           stage.setOnHidden(e -> closed.countDown());
+          PauseTransition soon = new PauseTransition(SOON);
+          soon.setOnFinished(e -> keep(preferences, made));
+          preferences.follow(soon::playFromStart);
           begin.accept(made);
           Toolkit.show(stage);
           look.restore(stage, WIDTH, HEIGHT); // now that the system has put its frame around it

@@ -190,12 +190,21 @@ public final class MainWindow {
             e.consume();
           }
         });
-    root.addEventFilter(KeyEvent.KEY_PRESSED, e -> space(context, onSpace, e));
+    root.addEventFilter(
+        KeyEvent.KEY_PRESSED,
+        e -> {
+          if (e.getCode() == KeyCode.ESCAPE && sheets.openProperty().get()) {
+            e.consume();
+            sheets.close();
+          } else {
+            space(context, onSpace, e);
+          }
+        });
     root.addEventHandler(
         KeyEvent.KEY_PRESSED,
         e -> {
           Optional<Command> found = commands.on(e);
-          if (found.isPresent()) {
+          if (found.isPresent() && !sheets.openProperty().get()) {
             e.consume();
             found.get().action().run();
           }
@@ -234,7 +243,7 @@ public final class MainWindow {
           CopyMenu.at(at, work::wrote, work::warn)
               .ifPresent(menu -> {
                 menu.setAutoHide(true);
-                menu.show(root.getScene().getWindow(), e.getScreenX(), e.getScreenY());
+                menu.show(root, e.getScreenX(), e.getScreenY());
                 e.consume();
               });
         });

@@ -23,6 +23,8 @@ import javafx.util.Duration;
  */
 final class MessagePlace extends Pane {
   private static final double HEIGHT = 30;
+  private static final String IDLE =
+      "Point at a word, or go to it with Tab, to read here what it means.";
   private static final Duration NEWS_STAYS = Duration.seconds(15);
   private static final Duration FAULT_STAYS = Duration.minutes(2);
 
@@ -43,9 +45,10 @@ final class MessagePlace extends Pane {
     getStyleClass().add("message-place");
     message();
     HBox progress = progress();
+    explain("");
     explained.setId("explained");
     explained.setWrapText(true);
-    explained.getStyleClass().add("explained");
+    explained.getStyleClass().addAll("explained", "soft");
     explained
         .visibleProperty()
         .bind(
@@ -73,7 +76,7 @@ final class MessagePlace extends Pane {
 
   /** Says what a word means, while there is nothing else to say; empty for nothing. */
   void explain(String meaning) {
-    explained.setText(meaning);
+    explained.setText(meaning.isEmpty() ? IDLE : meaning);
   }
 
   private void message() {

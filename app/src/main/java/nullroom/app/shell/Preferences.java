@@ -10,12 +10,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
+import javafx.beans.value.ObservableValue;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 
@@ -144,6 +146,24 @@ public final class Preferences {
     if (recent.size() > MOST_RECENT) {
       recent.remove(MOST_RECENT, recent.size());
     }
+  }
+
+  /** Tells every change from now on. */
+  public void follow(Runnable changed) {
+    Stream.<ObservableValue<?>>of(
+            units,
+            theme,
+            textPercent,
+            decimalComma,
+            stillPictures,
+            asksBefore,
+            currency,
+            input,
+            output,
+            booksFolder,
+            page)
+        .forEach(value -> value.subscribe((before, now) -> changed.run()));
+    recent.subscribe(changed);
   }
 
   /** All of it as names and texts, to be kept. */

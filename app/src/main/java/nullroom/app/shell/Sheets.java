@@ -84,6 +84,11 @@ public final class Sheets extends StackPane {
     sheet.getStyleClass().add("sheet");
     getChildren().setAll(new BorderPane(sheet));
     open.set(true);
+    if (getScene() != null) {
+      getScene().getRoot().applyCss(); // what scrolls has its content once it has its skin
+      getScene().getRoot().layout();
+    }
+    first.requestFocus();
     Platform.runLater(first::requestFocus);
   }
 
