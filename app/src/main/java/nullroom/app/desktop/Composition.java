@@ -41,6 +41,7 @@ import nullroom.app.shell.Live;
 import nullroom.app.shell.MainWindow;
 import nullroom.app.shell.OpenStation;
 import nullroom.app.shell.Preferences;
+import nullroom.app.shell.SpokenPlaces;
 import nullroom.app.shell.Station;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.Units;
@@ -126,6 +127,7 @@ public final class Composition {
             setting.readOnly(),
             saver,
             sentence -> Platform.runLater(() -> work.warn(sentence)));
+    work.setSpeaks(sentence -> SpokenPlaces.in(sentence, session.book().room()));
     boolean ownInputs = setting.ownInputs();
     Supplier<AudioDevice> acted = () -> setting.simulated().apply(session.book());
     Inputs inputs = ownInputs ? Inputs.own(acted) : new Inputs(acted);

@@ -232,7 +232,7 @@ public final class LevelModel {
         Figures.say(
             context.session().hearing().loudestDbSpl(book().room()).isPresent()
                 ? "Your loudest line comes to %.0f dBFS, as heard"
-                : "The loudest peak should come to %.0f dBFS",
+                : "The loudest peak would come to %.0f dBFS",
             peak);
     Optional<Stage> automatic = microphone().capture().automatic();
     if (automatic.isPresent()) {

@@ -6,6 +6,7 @@ import java.util.concurrent.CancellationException;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
@@ -31,6 +32,7 @@ public final class Work {
   private final ReadOnlyBooleanWrapper fault = new ReadOnlyBooleanWrapper();
   private final ReadOnlyObjectWrapper<Optional<Path>> written =
       new ReadOnlyObjectWrapper<>(Optional.empty());
+  private UnaryOperator<String> speaks = UnaryOperator.identity();
   private volatile boolean cancelled;
 
   /** Work done on an executor. */
@@ -98,7 +100,12 @@ public final class Work {
   public void warn(String sentence) {
     written.set(Optional.empty());
     fault.set(true);
-    trouble.set(sentence);
+    trouble.set(speaks.apply(sentence));
+  }
+
+  /** Says places of files in the words of the window from now on. */
+  public void setSpeaks(UnaryOperator<String> words) {
+    speaks = words;
   }
 
   /**

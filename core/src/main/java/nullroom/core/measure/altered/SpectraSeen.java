@@ -1,5 +1,6 @@
 package nullroom.core.measure.altered;
 
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Optional;
 import java.util.PriorityQueue;
@@ -32,6 +33,9 @@ final class SpectraSeen {
   /** A group this far under both its neighbours is a hole. */
   private static final double HOLE_DB = 18;
 
+  /** Empty in more of the spectra than this, a place is no hole but a gap between steady lines. */
+  private static final double STEADY_SHARE = 0.8;
+
   /** Neighbours must themselves be heard. */
   private static final double HEARD_DB = -120;
 
@@ -49,7 +53,8 @@ final class SpectraSeen {
   private final Frames aside = new Frames(ASIDE);
   private final PriorityQueue<Quiet> quietest =
       new PriorityQueue<>(Comparator.comparingDouble((Quiet q) -> -q.level()));
-  private long holes;
+  private long[] holesAt = new long[0];
+  private long spectraWithHoles;
   private long groups;
   private int blocks;
   private double loudest = Double.NEGATIVE_INFINITY;
@@ -137,11 +142,15 @@ final class SpectraSeen {
       }
       db[g] = Decibels.ofEnergy(sum);
     }
+    if (holesAt.length != db.length) {
+      holesAt = new long[db.length];
+    }
     for (int g = 2; g + 2 < db.length; g++) {
       double beside = Math.min(db[g - 2], db[g + 2]);
       groups++;
-      holes += beside > HEARD_DB && beside - db[g] > HOLE_DB ? 1 : 0;
+      holesAt[g] += beside > HEARD_DB && beside - db[g] > HOLE_DB ? 1 : 0;
     }
+    spectraWithHoles++;
   }
 
   private void quiet(double[] power, double level) {
@@ -197,9 +206,14 @@ final class SpectraSeen {
     return aside;
   }
 
-  /** Share of the groups of bins that are holes. */
+  /**
+   * Share of the groups of bins that are holes. What is empty nearly all the time is no coder's
+   * hole, which comes and goes with the sound, but the gap between the lines of a steady tone.
+   */
   double holeShare() {
-    return groups == 0 ? 0 : (double) holes / groups;
+    long comeAndGo =
+        Arrays.stream(holesAt).filter(hits -> hits < STEADY_SHARE * spectraWithHoles).sum();
+    return groups == 0 ? 0 : (double) comeAndGo / groups;
   }
 
   /** Mean level of a bin. */

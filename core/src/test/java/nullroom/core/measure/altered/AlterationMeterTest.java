@@ -136,6 +136,18 @@ class AlterationMeterTest {
   }
 
   @Test
+  @DisplayName(
+      "a steady tone, clipped or square, has gaps between its lines that are no coder's holes")
+  void lines() {
+    double[] x = new double[8 * RATE];
+    for (int k = 0; k < x.length; k++) {
+      double tone = Math.sin(2 * Math.PI * 300 * k / RATE);
+      x[k] = Math.rint(Math.clamp(4 * tone, -1, 1) * 8e6) / 8.4e6;
+    }
+    assertThat(kinds(x)).doesNotContain(Alteration.Kind.LOSSY);
+  }
+
+  @Test
   @DisplayName("a gate is known by drops that no room makes; digital silence between sounds, too")
   void gate() {
     double[] x = talk(40, 0.3, 8);
