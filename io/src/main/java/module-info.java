@@ -11,6 +11,8 @@ module nullroom.io {
   requires org.bytedeco.javacpp;
   requires transitive tools.jackson.databind;
 
+  exports nullroom.io to
+      nullroom.app;
   exports nullroom.io.audio;
   exports nullroom.io.book;
   exports nullroom.io.device;
