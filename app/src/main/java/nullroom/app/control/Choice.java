@@ -54,7 +54,7 @@ public final class Choice<T> extends ComboBox<T> {
                 .orElseThrow();
           }
         });
-    setButtonCell(new Shown<>(item -> getConverter().toString(item)));
+    setButtonCell(new Shown<>(getConverter()));
     setOnAction(e -> {
       if (!showing && getValue() != null) {
         onChoice.accept(getValue());
@@ -64,9 +64,9 @@ public final class Choice<T> extends ComboBox<T> {
 
   /** A name too long for its place goes on in a second line. */
   private static final class Shown<T> extends ListCell<T> {
-    private final Function<T, String> label;
+    private final StringConverter<T> label;
 
-    Shown(Function<T, String> label) {
+    Shown(StringConverter<T> label) {
       this.label = label;
       setWrapText(true);
     }
@@ -74,7 +74,7 @@ public final class Choice<T> extends ComboBox<T> {
     @Override
     protected void updateItem(@Nullable T item, boolean empty) {
       super.updateItem(item, empty);
-      setText(label.apply(item));
+      setText(label.toString(item));
     }
   }
 

@@ -144,8 +144,8 @@ record Home(Path folder, Path documents) {
 
   /** Puts a book away: out of the list, into a folder beside the others, nothing removed. */
   static Path putAway(Path book) {
-    Path beside = book.toAbsolutePath().getParent();
-    return move(book, fresh(beside.resolve(PUT_AWAY), String.valueOf(book.getFileName())));
+    Path away = book.toAbsolutePath().resolveSibling(PUT_AWAY);
+    return move(book, fresh(away, String.valueOf(book.getFileName())));
   }
 
   static Path temporary(String prefix) {

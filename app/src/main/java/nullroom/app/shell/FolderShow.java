@@ -17,7 +17,7 @@ public final class FolderShow {
    * @throws Trouble.BadFile where this system has no such program, naming the folder
    */
   public static void show(Path file) {
-    Path folder = Files.isDirectory(file) ? file : file.toAbsolutePath().getParent();
+    Path folder = Files.isDirectory(file) ? file : file.toAbsolutePath().resolve("..").normalize();
     try {
       new ProcessBuilder(order(System.getProperty("os.name", ""), folder))
           .redirectErrorStream(true)
