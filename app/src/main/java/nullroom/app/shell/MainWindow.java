@@ -151,7 +151,8 @@ public final class MainWindow {
     root.setTop(banner.orElse(null));
   }
 
-  private void showCommands() {
+  /** Lays all commands over the stations. */
+  public void showCommands() {
     commandSheet.open();
   }
 

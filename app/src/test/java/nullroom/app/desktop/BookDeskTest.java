@@ -47,12 +47,12 @@ class BookDeskTest {
   @BeforeEach
   void desk() {
     home = new Home(folder.resolve("data"), folder.resolve("documents"));
+    preferences = Fx.on(() -> new Preferences(Locale.ROOT));
+    stage = Fx.on(Stage::new);
+    desk = Fx.on(() -> new BookDesk(stage, home, preferences, new Look(preferences)));
     Fx.run(() -> {
-      preferences = new Preferences(Locale.ROOT);
-      stage = new Stage();
       stage.setWidth(1280);
       stage.setHeight(800);
-      desk = new BookDesk(stage, home, preferences, new Look(preferences));
       desk.begin("", Optional.empty());
       stage.show();
     });

@@ -42,6 +42,7 @@ class EveryPageTest {
     Fx.start();
     RoomBook book = DemoBook.create(folder);
     window = Fx.on(() -> new Composition(new BookFolder(folder), book, DemoBook::device, false));
+    stage = Fx.on(() -> Toolkit.show("all pages", new Scene(new javafx.scene.Group(), 1280, 800)));
   }
 
   @AfterAll
@@ -59,11 +60,10 @@ class EveryPageTest {
         Fx.on(() -> {
           Zoomed zoomed = new Zoomed(window.shell().root());
           zoomed.zoom(percent / 100.0);
-          if (stage != null) {
-            stage.hide();
-          }
           Scene made = Look.scene(zoomed, width, height);
-          stage = Toolkit.show("all pages", made);
+          stage.setScene(made);
+          stage.setWidth(width);
+          stage.setHeight(height);
           return made;
         });
     List<String> wrong = new ArrayList<>();
