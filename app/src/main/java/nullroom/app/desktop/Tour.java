@@ -99,6 +99,13 @@ public final class Tour {
     LockSupport.parkNanos(LIVE_NANOS);
     settle();
     pictures.add(picture(stage.getScene(), folder, (Station.values().length + 1) + "-lamp-off"));
+    Toolkit.onFx(() -> {
+      window.listen().toggleLive();
+      window.shell().setLampOff(false);
+      window.shell().showCommands();
+    });
+    settle();
+    pictures.add(picture(stage.getScene(), folder, (Station.values().length + 3) + "-commands"));
     Toolkit.onFx(() ->
         stage.setScene(
             Look.scene(

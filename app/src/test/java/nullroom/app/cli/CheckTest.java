@@ -73,7 +73,7 @@ class CheckTest {
     var json = Run.json("tour", folder.resolve("pictures"), "--size", "1024x700");
     List<String> pictures =
         Run.elements(json.get("pictures")).stream().map(node -> node.asString()).toList();
-    assertThat(pictures).hasSize(25).anyMatch(p -> p.endsWith("1-listen.png"));
+    assertThat(pictures).hasSize(26).anyMatch(p -> p.endsWith("1-listen.png"));
     for (String picture : pictures) {
       BufferedImage image = ImageIO.read(Path.of(picture).toFile());
       assertThat(image.getWidth()).isEqualTo(1024);
