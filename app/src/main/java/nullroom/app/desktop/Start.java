@@ -179,7 +179,6 @@ final class Start {
     Button begin = new Button("Begin with this room");
     begin.setId("begin");
     begin.getStyleClass().add("action");
-    begin.setDefaultButton(true);
     Label trouble = new Label();
     trouble.setId("start-trouble");
     trouble.getStyleClass().add("field-trouble");
@@ -193,12 +192,12 @@ final class Start {
         }
       }
     });
-    way.addEventFilter(
+    scroll.addEventFilter(
         KeyEvent.KEY_PRESSED,
         e -> {
-          if (e.getCode() == KeyCode.ENTER && e.getTarget() instanceof TextField) {
-            begin.fire();
+          if (e.getCode() == KeyCode.ENTER) {
             e.consume();
+            (e.getTarget() instanceof Button button ? button : begin).fire();
           }
         });
     way.getChildren().addAll(begin, trouble);

@@ -66,6 +66,7 @@ public final class Tour {
         Toolkit.onFx(() -> new Composition(new BookFolder(copy), book, DemoBook::device, false));
     List<Path> pictures = new ArrayList<>();
     Stage stage = Toolkit.onFx(() -> Toolkit.show(book.name(), window.scene(width, height)));
+    Toolkit.onFx(() -> window.shell().root().requestFocus());
     for (Station station : Station.values()) {
       Toolkit.onFx(() -> window.shell().stationProperty().set(station));
       settle();

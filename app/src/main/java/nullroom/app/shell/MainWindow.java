@@ -10,6 +10,7 @@ import java.util.concurrent.Executor;
 import java.util.function.BiConsumer;
 import javafx.beans.property.ObjectProperty;
 import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
@@ -204,6 +205,10 @@ public final class MainWindow {
     root.addEventHandler(
         KeyEvent.KEY_PRESSED,
         e -> {
+          if (e.getCode() == KeyCode.ENTER && e.getTarget() instanceof ButtonBase button) {
+            e.consume();
+            button.fire();
+          }
           Optional<Command> found = commands.on(e);
           if (found.isPresent() && !sheets.openProperty().get()) {
             e.consume();

@@ -9,6 +9,8 @@ import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import nullroom.app.Fx;
 import nullroom.app.TestBooks;
 import nullroom.app.shell.Units;
@@ -19,6 +21,7 @@ import nullroom.core.room.FirstRoom;
 import nullroom.core.room.Room;
 import nullroom.io.book.BookFolder;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -76,6 +79,20 @@ class StartTest {
                     .toList()))
         .anyMatch(text -> text.contains("“two” is no number"))
         .anyMatch(text -> text.contains("between 0.50 and 30"));
+  }
+
+  @Test
+  @DisplayName("Enter begins; on another button it presses that one")
+  void enter() {
+    Scene scene = scene();
+    KeyEvent enter =
+        new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.ENTER, false, false, false, false);
+    Fx.run(() -> scene.lookup("#field-width").fireEvent(enter));
+    Fx.run(() -> scene.lookup("#look").fireEvent(enter));
+    assertThat(chosen)
+        .containsExactly(
+            new Start.Way.NewRoom("My room", Goal.SPOKEN_ON_CAMERA, 4, 3, 2.4),
+            new Start.Way.Demo(false));
   }
 
   @Test
