@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -16,11 +15,8 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.Pane;
 import javafx.scene.text.Text;
-import javafx.stage.Stage;
 import nullroom.app.Fx;
 import nullroom.app.shell.Command;
-import nullroom.core.book.RoomBook;
-import nullroom.io.book.BookFolder;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DisplayName;
@@ -34,21 +30,16 @@ class EveryPageTest {
   private static final double LINE_SHARE = 0.5;
 
   @TempDir static Path folder;
-  private static Composition window;
-  private static Stage stage;
+  private static DemoWindow demo;
 
   @BeforeAll
   static void open() {
-    Fx.start();
-    RoomBook book = DemoBook.create(folder);
-    window = Fx.on(() -> new Composition(new BookFolder(folder), book, DemoBook::device, false));
-    stage = Fx.on(() -> Toolkit.show("all pages", new Scene(new javafx.scene.Group(), 1280, 800)));
+    demo = new DemoWindow(folder);
   }
 
   @AfterAll
   static void close() {
-    Fx.run(() -> stage.hide());
-    window.close();
+    demo.close();
   }
 
   @ParameterizedTest(name = "{0} x {1} at {2} %")
@@ -56,37 +47,19 @@ class EveryPageTest {
   @DisplayName(
       "no label is cut, no control is out of sight, no two labels of a picture lie over each other")
   void walked(int width, int height, int percent) {
-    Scene scene =
-        Fx.on(() -> {
-          Zoomed zoomed = new Zoomed(window.shell().root());
-          zoomed.zoom(percent / 100.0);
-          Scene made = Look.scene(zoomed, width, height);
-          stage.setScene(made);
-          stage.setWidth(width);
-          stage.setHeight(height);
-          return made;
-        });
+    demo.size(width, height, percent);
+    assertThat(Fx.on(() -> demo.scene().getWidth())).isEqualTo(width);
     List<String> wrong = new ArrayList<>();
-    for (Map.Entry<String, Command> e : Fx.on(() -> window.shell().commands().all()).entrySet()) {
-      if (Character.isDigit(e.getKey().charAt(0))
-          && e.getKey().charAt(0) <= '6'
-          && e.getKey().charAt(0) > '0') {
-        Fx.run(e.getValue().action());
-        Fx.run(() -> {});
-        Fx.run(() -> {
-          scene.getRoot().applyCss();
-          scene.getRoot().layout();
-          look(scene, e.getValue().group().label() + ", " + e.getValue().name(), wrong);
-        });
-      }
+    for (Command page : demo.pages()) {
+      demo.go(page);
+      Fx.run(() -> look(demo.scene(), page.group().label() + ", " + page.name(), wrong));
     }
-    Fx.run(() -> scene.setRoot(new javafx.scene.Group()));
     assertThat(wrong).isEmpty();
   }
 
   private static void look(Scene scene, String page, List<String> wrong) {
     for (Node node : scene.getRoot().lookupAll("*")) {
-      if (!isSeen(node)) {
+      if (!DemoWindow.isSeen(node)) {
         continue;
       }
       if (node instanceof Labeled labeled && !labeled.getText().isEmpty()) {
@@ -122,7 +95,7 @@ class EveryPageTest {
   private static void overlaps(Pane pane, String page, List<String> wrong) {
     List<Text> texts =
         pane.getChildren().stream()
-            .filter(n -> n instanceof Text t && isSeen(t) && !t.getText().isBlank())
+            .filter(n -> n instanceof Text t && DemoWindow.isSeen(t) && !t.getText().isBlank())
             .map(Text.class::cast)
             .toList();
     for (int i = 0; i < texts.size(); i++) {
@@ -149,15 +122,6 @@ class EveryPageTest {
                 + pane.getClass().getSimpleName());
       }
     }
-  }
-
-  private static boolean isSeen(Node node) {
-    for (Node n = node; n != null; n = n.getParent()) {
-      if (!n.isVisible()) {
-        return false;
-      }
-    }
-    return true;
   }
 
   private static boolean scrolls(Node node) {

@@ -11,18 +11,13 @@ import java.util.Set;
 import javafx.geometry.Bounds;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.Node;
-import javafx.scene.Scene;
 import javafx.scene.SnapshotParameters;
 import javafx.scene.TraversalDirection;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
 import javafx.scene.paint.Color;
-import javafx.stage.Stage;
 import nullroom.app.Fx;
 import nullroom.app.shell.Command;
-import nullroom.app.shell.Group;
-import nullroom.core.book.RoomBook;
-import nullroom.io.book.BookFolder;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DisplayName;
@@ -39,69 +34,38 @@ class FocusTest {
   private static final double LEAST_CONTRAST = 3;
 
   @TempDir static Path folder;
-  private static Composition window;
-  private static Stage stage;
-  private static Scene scene;
+  private static DemoWindow demo;
 
   @BeforeAll
   static void open() {
-    Fx.start();
-    RoomBook book = DemoBook.create(folder);
-    window = Fx.on(() -> new Composition(new BookFolder(folder), book, DemoBook::device, false));
-    scene = Fx.on(() -> window.scene(1280, 800));
-    stage = Fx.on(() -> Toolkit.show("focus", scene));
+    demo = new DemoWindow(folder);
   }
 
   @AfterAll
   static void close() {
-    Fx.run(() -> stage.hide());
-    window.close();
-  }
-
-  private static List<Command> pages() {
-    return Fx.on(() ->
-        window.shell().commands().all().values().stream()
-            .filter(c -> c.group().compareTo(Group.BOOKS) < 0)
-            .toList());
-  }
-
-  private static void go(Command page) {
-    Fx.run(page.action());
-    Fx.run(() -> {
-      scene.getRoot().applyCss();
-      scene.getRoot().layout();
-    });
+    demo.close();
   }
 
   private static List<Node> focusable() {
-    return scene.getRoot().lookupAll("*").stream()
-        .filter(n -> n.isFocusTraversable() && !n.isDisabled() && isSeen(n))
+    return demo.scene().getRoot().lookupAll("*").stream()
+        .filter(n -> n.isFocusTraversable() && !n.isDisabled() && DemoWindow.isSeen(n))
         .toList();
-  }
-
-  private static boolean isSeen(Node node) {
-    for (Node n = node; n != null; n = n.getParent()) {
-      if (!n.isVisible()) {
-        return false;
-      }
-    }
-    return true;
   }
 
   @ParameterizedTest
   @ValueSource(booleans = {false, true})
   @DisplayName("each kind of control shows that it has the keyboard, by three to one")
   void seen(boolean lampOff) {
-    Fx.run(() -> window.shell().setLampOff(lampOff));
+    Fx.run(() -> demo.composition.shell().setLampOff(lampOff));
     Set<String> kinds = new HashSet<>();
     List<String> wrong = new ArrayList<>();
-    for (Command page : pages()) {
-      go(page);
+    for (Command page : demo.pages()) {
+      demo.go(page);
       Fx.run(() -> {
         for (Node node : focusable()) {
           String kind = node.getClass().getSimpleName() + node.getStyleClass();
           if (kinds.add(kind)) {
-            scene.getRoot().requestFocus();
+            demo.composition.shell().root().requestFocus();
             WritableImage without = picture(node);
             node.requestFocus();
             WritableImage with = picture(node);
@@ -113,21 +77,18 @@ class FocusTest {
         }
       });
     }
-    Fx.run(() -> window.shell().setLampOff(false));
+    Fx.run(() -> demo.composition.shell().setLampOff(false));
     assertThat(kinds).hasSizeGreaterThan(15);
     assertThat(wrong).isEmpty();
   }
 
   private static WritableImage picture(Node node) {
-    scene.getRoot().applyCss();
-    scene.getRoot().layout();
+    demo.layOut();
     Node shown = node.getParent() == null ? node : node.getParent();
     Bounds at = shown.localToParent(node.getBoundsInParent());
     SnapshotParameters part = new SnapshotParameters();
     part.setFill(
-        scene.getRoot().getStyleClass().contains("lamp-off")
-            ? Color.web("#1d1c1a")
-            : Color.web("#f1eee7"));
+        demo.composition.shell().isLampOff() ? Color.web("#1d1c1a") : Color.web("#f1eee7"));
     part.setViewport(
         new Rectangle2D(
             at.getMinX() - 4,
@@ -155,15 +116,15 @@ class FocusTest {
   @DisplayName("Tab reaches every control of every page and comes around again")
   void reached() {
     List<String> wrong = new ArrayList<>();
-    for (Command page : pages()) {
-      go(page);
+    for (Command page : demo.pages()) {
+      demo.go(page);
       Fx.run(() -> {
         Set<Node> all = new LinkedHashSet<>(focusable());
         Set<Node> visited = new HashSet<>();
-        scene.getRoot().requestFocus();
+        demo.composition.shell().root().requestFocus();
         for (int i = 0; i < all.size() + 5; i++) {
-          scene.getFocusOwner().requestFocusTraversal(TraversalDirection.NEXT);
-          visited.add(scene.getFocusOwner());
+          demo.scene().getFocusOwner().requestFocusTraversal(TraversalDirection.NEXT);
+          visited.add(demo.scene().getFocusOwner());
         }
         all.removeAll(visited);
         if (!all.isEmpty()) {

@@ -10,20 +10,15 @@ import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.scene.Node;
-import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.text.Text;
-import javafx.stage.Stage;
 import nullroom.app.Fx;
 import nullroom.app.help.Glossary;
 import nullroom.app.help.HelpPage;
 import nullroom.app.shell.Command;
-import nullroom.app.shell.Group;
-import nullroom.core.book.RoomBook;
-import nullroom.io.book.BookFolder;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DisplayName;
@@ -42,28 +37,21 @@ class WordsTest {
       Set.of("SVG", "PNG", "CSV", "WAV", "FLAC", "AES", "ATSC", "EBU", "ISO", "USB", "GB");
 
   @TempDir static Path folder;
-  private static Composition window;
-  private static Stage stage;
-  private static Scene scene;
+  private static DemoWindow demo;
 
   @BeforeAll
   static void open() {
-    Fx.start();
-    RoomBook book = DemoBook.create(folder);
-    window = Fx.on(() -> new Composition(new BookFolder(folder), book, DemoBook::device, false));
-    scene = Fx.on(() -> window.scene(1280, 800));
-    stage = Fx.on(() -> Toolkit.show("words", scene));
+    demo = new DemoWindow(folder);
   }
 
   @AfterAll
   static void close() {
-    Fx.run(() -> stage.hide());
-    window.close();
+    demo.close();
   }
 
   private static Set<String> texts() {
     Set<String> all = new HashSet<>();
-    for (Node node : scene.getRoot().lookupAll("*")) {
+    for (Node node : demo.scene().getRoot().lookupAll("*")) {
       if (node instanceof Labeled labeled && labeled.getText() != null) {
         all.add(labeled.getText());
       } else if (node instanceof Text text) {
@@ -77,13 +65,8 @@ class WordsTest {
   @DisplayName("every abbreviation that the window shows is in the glossary")
   void terms() {
     Set<String> missing = new TreeSet<>();
-    List<Command> pages =
-        Fx.on(() ->
-            window.shell().commands().all().values().stream()
-                .filter(c -> c.group().compareTo(Group.BOOKS) < 0)
-                .toList());
-    for (Command page : pages) {
-      Fx.run(page.action());
+    for (Command page : demo.pages()) {
+      demo.go(page);
       for (String text : Fx.on(WordsTest::texts)) {
         Matcher found = TRADE.matcher(text);
         while (found.find()) {
@@ -113,41 +96,37 @@ class WordsTest {
   @Test
   @DisplayName("a word is explained where the keyboard is; help is reached from every station")
   void reached() {
-    Fx.run(() -> window.shell().commands().find("1r").getFirst().getValue().action().run());
+    Fx.run(
+        () -> demo.composition.shell().commands().find("1r").getFirst().getValue().action().run());
     Fx.run(() -> {
-      scene.getRoot().applyCss();
-      scene.getRoot().layout();
-      scene.getRoot().lookupAll(".rung-label").stream()
+      demo.layOut();
+      demo.scene().getRoot().lookupAll(".rung-label").stream()
           .filter(n -> n instanceof Text t && t.getText().startsWith("Quiet"))
           .findFirst()
           .orElseThrow()
           .requestFocus();
     });
-    assertThat(Fx.on(() -> ((Label) scene.lookup("#explained")).getText()))
+    assertThat(Fx.on(() -> ((Label) demo.scene().lookup("#explained")).getText()))
         .startsWith("Quiet: How far the voice stands over the noise");
     assertThat(HelpPage.all()).allSatisfy(p -> assertThat(p.paragraphs()).isNotEmpty());
     for (String id : List.of("listen", "ring", "room", "dress", "mic", "level")) {
       assertThat(HelpPage.all()).extracting(HelpPage::id).contains(id);
     }
-    Fx.run(() -> ((Button) scene.lookup("#help-listen")).fire());
-    assertThat(Fx.await(() -> (Label) scene.lookup("#help-title"), l -> l != null).getText())
+    Fx.run(() -> ((Button) demo.scene().lookup("#help-listen")).fire());
+    assertThat(Fx.await(() -> (Label) demo.scene().lookup("#help-title"), l -> l != null).getText())
         .isEqualTo("Is it quiet enough?");
-    Fx.run(() -> ((Button) scene.lookup("#help-words")).fire());
-    TextField field = (TextField) Fx.await(() -> scene.lookup("#find-word"), f -> f != null);
+    Fx.run(() -> ((Button) demo.scene().lookup("#help-words")).fire());
+    TextField field = (TextField) Fx.await(() -> demo.scene().lookup("#find-word"), f -> f != null);
     Fx.run(() -> field.setText("flutter"));
     assertThat(Fx.on(WordsTest::texts)).anyMatch(t -> t.startsWith("A rattle between"));
-    Fx.run(() -> window.shell().sheets().close());
+    Fx.run(() -> demo.composition.shell().sheets().close());
   }
 
   @Test
   @DisplayName("no file syntax and no bare remarks of a table stand in the window")
   void plain() {
-    for (Command page :
-        Fx.on(() ->
-            window.shell().commands().all().values().stream()
-                .filter(c -> c.group().compareTo(Group.BOOKS) < 0)
-                .toList())) {
-      Fx.run(page.action());
+    for (Command page : demo.pages()) {
+      demo.go(page);
       assertThat(Fx.on(WordsTest::texts))
           .noneMatch(t -> t.matches("(?s).*\\w\\[\\d+\\].*"))
           .noneMatch(t -> t.contains("low confidence"));
