@@ -155,50 +155,7 @@ public final class Composition {
     dress = new DressModel(context);
     mic = new MicModel(context, background);
     level = new LevelModel(context);
-    stations =
-        List.of(
-            new OpenStation(
-                Station.LISTEN,
-                listen.say(),
-                () -> new ListenView(listen, context).node(),
-                Optional.of(listen::open),
-                OpenStation.PageRef.all(Page.class, listen.pageProperty()),
-                () -> listen.night().leave()),
-            new OpenStation(
-                Station.RING,
-                ring.say(),
-                () -> new RingView(ring, context).node(),
-                Optional.of(ring::open),
-                OpenStation.PageRef.all(RingPage.class, ring.pageProperty()),
-                () -> {}),
-            new OpenStation(
-                Station.ROOM,
-                room.say(),
-                () -> new RoomView(room, context).node(),
-                Optional.empty(),
-                OpenStation.PageRef.all(RoomPage.class, room.pageProperty()),
-                room::leave),
-            new OpenStation(
-                Station.DRESS,
-                dress.say(),
-                () -> new DressView(dress, context).node(),
-                Optional.empty(),
-                OpenStation.PageRef.all(DressPage.class, dress.pageProperty()),
-                () -> {}),
-            new OpenStation(
-                Station.MIC,
-                mic.say(),
-                () -> new MicView(mic, context).node(),
-                Optional.empty(),
-                OpenStation.PageRef.all(MicPage.class, mic.pageProperty()),
-                () -> {}),
-            new OpenStation(
-                Station.LEVEL,
-                level.say(),
-                () -> new LevelView(level, context).node(),
-                Optional.of(level::open),
-                OpenStation.PageRef.all(LevelPage.class, level.pageProperty()),
-                () -> {}));
+    stations = all();
     room.trace().follow();
     shell =
         new MainWindow(
@@ -209,6 +166,53 @@ public final class Composition {
             this::open,
             background);
     condition = new FolderBanner(this, setting.books());
+  }
+
+  /** The stations in the order of work. */
+  private List<OpenStation> all() {
+    return List.of(
+        new OpenStation(
+            Station.LISTEN,
+            listen.say(),
+            () -> new ListenView(listen, context).node(),
+            Optional.of(listen::open),
+            OpenStation.PageRef.all(Page.class, listen.pageProperty()),
+            () -> listen.night().leave()),
+        new OpenStation(
+            Station.RING,
+            ring.say(),
+            () -> new RingView(ring, context).node(),
+            Optional.of(ring::open),
+            OpenStation.PageRef.all(RingPage.class, ring.pageProperty()),
+            () -> {}),
+        new OpenStation(
+            Station.ROOM,
+            room.say(),
+            () -> new RoomView(room, context).node(),
+            Optional.empty(),
+            OpenStation.PageRef.all(RoomPage.class, room.pageProperty()),
+            room::leave),
+        new OpenStation(
+            Station.DRESS,
+            dress.say(),
+            () -> new DressView(dress, context).node(),
+            Optional.empty(),
+            OpenStation.PageRef.all(DressPage.class, dress.pageProperty()),
+            () -> {}),
+        new OpenStation(
+            Station.MIC,
+            mic.say(),
+            () -> new MicView(mic, context).node(),
+            Optional.empty(),
+            OpenStation.PageRef.all(MicPage.class, mic.pageProperty()),
+            () -> {}),
+        new OpenStation(
+            Station.LEVEL,
+            level.say(),
+            () -> new LevelView(level, context).node(),
+            Optional.of(level::open),
+            OpenStation.PageRef.all(LevelPage.class, level.pageProperty()),
+            () -> {}));
   }
 
   /** Looks for inputs that were plugged in or pulled out. */

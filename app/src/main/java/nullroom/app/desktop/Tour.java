@@ -100,13 +100,7 @@ public final class Tour {
     LockSupport.parkNanos(LIVE_NANOS);
     settle();
     pictures.add(picture(stage.getScene(), folder, (Station.values().length + 1) + "-lamp-off"));
-    Toolkit.onFx(() -> {
-      window.listen().toggleLive();
-      window.shell().setLampOff(false);
-      window.shell().showCommands();
-    });
-    settle();
-    pictures.add(picture(stage.getScene(), folder, (Station.values().length + 3) + "-commands"));
+    commands(window, stage, folder, pictures);
     Toolkit.onFx(() ->
         stage.setScene(
             Look.scene(
@@ -116,6 +110,16 @@ public final class Tour {
     Toolkit.onFx(stage::close);
     window.close();
     return pictures;
+  }
+
+  private static void commands(Composition window, Stage stage, Path folder, List<Path> pictures) {
+    Toolkit.onFx(() -> {
+      window.listen().toggleLive();
+      window.shell().setLampOff(false);
+      window.shell().showCommands();
+    });
+    settle();
+    pictures.add(picture(stage.getScene(), folder, (Station.values().length + 3) + "-commands"));
   }
 
   private static void pages(

@@ -82,35 +82,39 @@ final class WindowCommands {
                 "Fold the ladder away, or show it",
                 "right column hide space wider picture",
                 shortcut(KeyCode.L),
-                foldLadder),
-            new Command(
-                Group.HELP,
-                "Help",
-                "how to begin explain manual guide",
-                new KeyCodeCombination(KeyCode.F1),
-                () -> context.showHelp("start")),
-            new Command(
-                Group.HELP,
-                "What the words mean",
-                "glossary terms dictionary explain",
-                shortcut(KeyCode.G),
-                () -> context.showHelp("words")),
-            new Command(
-                Group.HELP, "Keys", "keyboard shortcuts space", () -> context.showHelp("keys")),
-            new Command(
-                Group.HELP,
-                "My claps are rejected",
-                "too soft clipped near",
-                () -> context.showHelp("claps")),
-            new Command(
-                Group.HELP, "No level scale", "calibrate dB SPL", () -> context.showHelp("scale")),
-            new Command(Group.HELP, "It hums", "mains 50 60 Hz", () -> context.showHelp("hum")),
-            new Command(
-                Group.HELP,
-                "Ask why the weakest figure is so",
-                "explain reason source formula uncertainty",
-                () -> context.askWhy(session.verdicts().weakest().name()))));
+                foldLadder)));
+    all.addAll(help(context));
     return all;
+  }
+
+  private static List<Command> help(StationContext context) {
+    return List.of(
+        new Command(
+            Group.HELP,
+            "Help",
+            "how to begin explain manual guide",
+            new KeyCodeCombination(KeyCode.F1),
+            () -> context.showHelp("start")),
+        new Command(
+            Group.HELP,
+            "What the words mean",
+            "glossary terms dictionary explain",
+            shortcut(KeyCode.G),
+            () -> context.showHelp("words")),
+        new Command(Group.HELP, "Keys", "keyboard shortcuts space", () -> context.showHelp("keys")),
+        new Command(
+            Group.HELP,
+            "My claps are rejected",
+            "too soft clipped near",
+            () -> context.showHelp("claps")),
+        new Command(
+            Group.HELP, "No level scale", "calibrate dB SPL", () -> context.showHelp("scale")),
+        new Command(Group.HELP, "It hums", "mains 50 60 Hz", () -> context.showHelp("hum")),
+        new Command(
+            Group.HELP,
+            "Ask why the weakest figure is so",
+            "explain reason source formula uncertainty",
+            () -> context.askWhy(context.session().verdicts().weakest().name())));
   }
 
   /** What the rail offers where it is wide enough. */

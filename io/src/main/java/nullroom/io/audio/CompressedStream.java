@@ -258,10 +258,8 @@ final class CompressedStream implements SoundStream {
 
   @Override
   public OptionalDouble seconds() {
-    long micros = format.duration();
-    return micros == AV_NOPTS_VALUE || micros < 0
-        ? OptionalDouble.empty()
-        : OptionalDouble.of(micros / 1e6);
+    long micros = format.duration(); // less than nothing where it is not known
+    return micros < 0 ? OptionalDouble.empty() : OptionalDouble.of(micros / 1e6);
   }
 
   @Override
