@@ -23,6 +23,7 @@ import javafx.stage.Stage;
 public final class Fx {
   private static final int PATIENCE_SECONDS = 60;
   private static final long POLL_NANOS = 20_000_000;
+  private static final int MOST_POLLS = 3000;
 
   private Fx() {}
 
@@ -71,10 +72,9 @@ public final class Fx {
 
   /** Asks on the FX thread, again and again, until the answer is as wanted. */
   public static <T> T await(Callable<T> ask, Predicate<T> wanted) {
-    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_SECONDS);
     T now = on(ask);
-    while (!wanted.test(now)) {
-      assertThat(System.nanoTime()).as("still " + now).isLessThan(end);
+    for (int polls = 0; !wanted.test(now); polls++) {
+      assertThat(polls).as("asked in vain: %s", now).isLessThan(MOST_POLLS);
       LockSupport.parkNanos(POLL_NANOS);
       now = on(ask);
     }

@@ -70,7 +70,7 @@ final class MessagePlace extends Pane {
             Bindings.createBooleanBinding(
                 () -> !work.troubleProperty().get().isEmpty() && saidAt == station.getValue(),
                 work.troubleProperty(),
-                Bindings.createObjectBinding(station::getValue, station)));
+                station));
     leaves.setOnFinished(e -> work.say(""));
   }
 
