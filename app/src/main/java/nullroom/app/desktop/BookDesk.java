@@ -4,6 +4,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.scene.layout.Region;
@@ -67,7 +68,7 @@ final class BookDesk implements BookActions {
                 home.oldBooks(),
                 Files.exists(home.demo())),
             preferences.unitsProperty().get(),
-            this::chosen);
+            this::choose);
     set("Null Room", start.node());
   }
 
@@ -79,6 +80,18 @@ final class BookDesk implements BookActions {
   private void set(String title, Region content) {
     stage.setTitle(title);
     look.show(stage, content);
+  }
+
+  /** What is wrong with a new room is said beside its fields; all else on the page itself. */
+  private void choose(Start.Way choice) {
+    try {
+      chosen(choice);
+    } catch (Trouble e) {
+      if (choice instanceof Start.Way.NewRoom) {
+        throw e;
+      }
+      begin(e.line(), Optional.empty());
+    }
   }
 
   private void chosen(Start.Way choice) {
@@ -124,7 +137,11 @@ final class BookDesk implements BookActions {
 
   @Override
   public void open(Path folder) {
-    load(() -> Opening.of(new BookFolder(folder), Desktop.newBook(FirstRoom.room())), o -> {});
+    BookFolder book = new BookFolder(folder);
+    load(
+        () -> Opening.of(book, Desktop.newBook(FirstRoom.room())),
+        o -> {},
+        Optional.of(folder).filter(f -> book.hasReadablePrevious()));
   }
 
   @Override
@@ -166,7 +183,9 @@ final class BookDesk implements BookActions {
   @Override
   public void putAway() {
     Opening now = opening;
-    if (now != null) {
+    if (now != null && window != null && now.readOnly().isPresent()) {
+      window.work().warn(now.readOnly().get());
+    } else if (now != null) {
       closeThen(() -> {
         try {
           Path away = Home.putAway(now.folder().path());
@@ -185,7 +204,11 @@ final class BookDesk implements BookActions {
   }
 
   /** Opens on another thread and shows it; what is wrong is said where one begins. */
-  private void load(Supplier<Opening> open, java.util.function.Consumer<Composition> then) {
+  private void load(Supplier<Opening> open, Consumer<Composition> then) {
+    load(open, then, Optional.empty());
+  }
+
+  private void load(Supplier<Opening> open, Consumer<Composition> then, Optional<Path> damaged) {
     closeThen(() ->
         Thread.ofVirtual()
             .start(() -> {
@@ -193,7 +216,7 @@ final class BookDesk implements BookActions {
                 Opening opened = open.get();
                 Platform.runLater(() -> then.accept(show(opened)));
               } catch (Trouble e) {
-                Platform.runLater(() -> begin(e.line(), Optional.empty()));
+                Platform.runLater(() -> begin(e.line(), damaged));
               }
             }));
   }

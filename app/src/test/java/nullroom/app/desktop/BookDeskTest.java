@@ -171,6 +171,21 @@ class BookDeskTest {
   }
 
   @Test
+  @DisplayName("a damaged book is said, and the save before it is one button away")
+  void damaged() throws IOException {
+    BookFolder place = new BookFolder(folder.resolve("torn"));
+    RoomBook book = TestBooks.bedroom();
+    place.save(book);
+    place.save(book.with(Goal.SUNG_DRY));
+    Files.writeString(place.path().resolve("book.json"), "{ \"name\": ");
+    Fx.run(() -> desk.open(place.path()));
+    press("restore");
+    assertThat(window().session().readOnly()).isEmpty();
+    assertThat(place.load()).isEqualTo(book);
+    assertThat(place.path().resolve("book.damaged.json")).exists();
+  }
+
+  @Test
   @DisplayName("at the end, what no folder took is kept where it is found again")
   void rescued() throws IOException {
     Composition window = begin();
