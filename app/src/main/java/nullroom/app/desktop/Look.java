@@ -31,7 +31,6 @@ final class Look {
     this.preferences = preferences;
     preferences.themeProperty().subscribe(theme -> dress());
     preferences.textPercentProperty().subscribe(percent -> dress());
-    preferences.stillPicturesProperty().subscribe(still -> dress());
     Platform.getPreferences().colorSchemeProperty().subscribe(scheme -> dress());
   }
 
@@ -67,11 +66,8 @@ final class Look {
           case LAMP_OFF -> true;
           case SYSTEM -> Platform.getPreferences().getColorScheme() == ColorScheme.DARK;
         };
-    content.getStyleClass().removeAll("paper", "lamp-off", "still");
+    content.getStyleClass().removeAll("paper", "lamp-off");
     content.getStyleClass().add(off ? "lamp-off" : "paper");
-    if (preferences.stillPicturesProperty().get()) {
-      content.getStyleClass().add("still");
-    }
     double factor = preferences.textPercentProperty().get() / 100.0;
     zoomed.zoom(factor);
     zoomed.getScene().getStylesheets().setAll(resource("nullroom.css"), popups(factor));

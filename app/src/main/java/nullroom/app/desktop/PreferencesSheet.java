@@ -71,7 +71,6 @@ final class PreferencesSheet {
         percent -> percent + " %",
         preferences.textPercentProperty().get(),
         preferences.textPercentProperty()::set);
-    sheet.flag("Pictures", "change at once, without moving", preferences.stillPicturesProperty());
     sheet.flag("Questions", "ask before a recording is deleted", preferences.asksBeforeProperty());
     sheet.choice(
         "Input",

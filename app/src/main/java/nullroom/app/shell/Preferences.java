@@ -57,7 +57,6 @@ public final class Preferences {
   private final ObjectProperty<Theme> theme = new SimpleObjectProperty<>(Theme.SYSTEM);
   private final ObjectProperty<Integer> textPercent = new SimpleObjectProperty<>(100);
   private final BooleanProperty decimalComma = new SimpleBooleanProperty();
-  private final BooleanProperty stillPictures = new SimpleBooleanProperty();
   private final BooleanProperty asksBefore = new SimpleBooleanProperty(true);
   private final StringProperty currency = new SimpleStringProperty("");
   private final StringProperty input = new SimpleStringProperty("");
@@ -92,11 +91,6 @@ public final class Preferences {
   /** Whether figures are said with a decimal comma. */
   public BooleanProperty decimalCommaProperty() {
     return decimalComma;
-  }
-
-  /** Whether pictures change at once, without moving. */
-  public BooleanProperty stillPicturesProperty() {
-    return stillPictures;
   }
 
   /** Whether a recording or a book is put away only after a question. */
@@ -155,7 +149,6 @@ public final class Preferences {
             theme,
             textPercent,
             decimalComma,
-            stillPictures,
             asksBefore,
             currency,
             input,
@@ -173,7 +166,6 @@ public final class Preferences {
     all.put("theme", theme.get().name().toLowerCase(Locale.ROOT));
     all.put("text.percent", String.valueOf(textPercent.get()));
     all.put("decimal.comma", String.valueOf(decimalComma.get()));
-    all.put("still.pictures", String.valueOf(stillPictures.get()));
     all.put("asks.before", String.valueOf(asksBefore.get()));
     all.put("currency", currency.get());
     all.put("input", input.get());
@@ -203,7 +195,6 @@ public final class Preferences {
         textPercent::set,
         bad);
     take(texts, "decimal.comma", Preferences::flag, decimalComma::set, bad);
-    take(texts, "still.pictures", Preferences::flag, stillPictures::set, bad);
     take(texts, "asks.before", Preferences::flag, asksBefore::set, bad);
     take(
         texts,
