@@ -1,11 +1,14 @@
 package nullroom.app.desktop;
 
+import static java.util.stream.Collectors.joining;
+
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.scene.layout.Region;
 import javafx.stage.Stage;
@@ -25,6 +28,10 @@ final class BookDesk implements BookActions {
   private final Home home;
   private final Preferences preferences;
   private final Look look;
+
+  /** What is to be said when next there is where to say it; empty for nothing. */
+  private String notice = "";
+
   private @Nullable Composition window;
   private @Nullable Opening opening;
 
@@ -48,23 +55,34 @@ final class BookDesk implements BookActions {
   /** Figures are said anew everywhere, which only a window built anew does. */
   private void refigure() {
     figures();
-    if (opening != null && window != null && !window.work().runningProperty().get()) {
-      BookFolder folder = opening.folder();
+    if (window != null && !window.work().runningProperty().get()) {
+      BookFolder folder = window.session().folder();
       load(
           () -> Opening.of(folder, Desktop.newBook(FirstRoom.room())),
           own -> own.showPreferences());
     }
   }
 
+  /** Has something said as soon as a book or the start page is shown. */
+  void say(String words) {
+    notice = words;
+  }
+
   /** Shows where to begin. */
-  void begin(String notice, Optional<Path> damaged) {
+  void begin(String said, Optional<Path> damaged) {
+    String words =
+        Stream.of(notice, said)
+            .filter(s -> !s.isEmpty())
+            .map(s -> s.replaceFirst("\\.$", "")) // the page ends the sentence
+            .collect(joining(". "));
+    notice = "";
     Start start =
         new Start(
             new Start.Offer(
-                notice,
+                words,
                 damaged,
                 preferences.recent(),
-                List.of(booksFolder(), home.folder().resolve("rescued")),
+                List.of(booksFolder(), home.rescued()),
                 home.oldBooks(),
                 Files.exists(home.demo())),
             preferences.unitsProperty().get(),
@@ -105,10 +123,7 @@ final class BookDesk implements BookActions {
       case Start.Way.Book(Path folder) -> open(folder);
       case Start.Way.Restore(Path folder) ->
           load(() -> Opening.restored(new BookFolder(folder)), o -> {});
-      case Start.Way.MoveHere(Path folder) ->
-          open(
-              Home.move(
-                  folder, Home.fresh(booksFolder(), new BookFolder(folder).loadToRead().name())));
+      case Start.Way.MoveHere(Path folder) -> load(() -> moved(new BookFolder(folder)), o -> {});
       case Start.Way.NewRoom(
               String name,
               Goal goal,
@@ -124,6 +139,14 @@ final class BookDesk implements BookActions {
       case Start.Way.Recording(Path file) ->
           load(() -> fresh(Desktop.newBook(FirstRoom.room())), own -> own.open(Station.ROOM, file));
     }
+  }
+
+  /** Copied, so that it may lie on another disk; the old folder is put away, not removed. */
+  private Opening moved(BookFolder old) {
+    RoomBook book = old.load();
+    BookFolder to = old.copyTo(Home.fresh(booksFolder(), book.name()), book);
+    Home.putAway(old.path());
+    return Opening.of(to, book);
   }
 
   private Opening fresh(RoomBook book) {
@@ -182,20 +205,24 @@ final class BookDesk implements BookActions {
 
   @Override
   public void putAway() {
-    Opening now = opening;
-    if (now != null && window != null && now.readOnly().isPresent()) {
-      window.work().warn(now.readOnly().get());
-    } else if (now != null) {
-      closeThen(() -> {
-        try {
-          Path away = Home.putAway(now.folder().path());
-          preferences.recent().remove(now.folder().path());
-          begin("Put away: " + now.book().name() + " now lies in " + away, Optional.empty());
-        } catch (Trouble e) {
-          begin(e.line(), Optional.empty());
-        }
-      });
+    Composition now = window;
+    if (now == null) {
+      return;
     }
+    if (now.session().readOnly().isPresent()) {
+      now.work().warn(now.session().readOnly().get());
+      return;
+    }
+    Path place = now.session().folder().path();
+    closeThen(() -> {
+      try {
+        Path away = Home.putAway(place);
+        preferences.recent().remove(place);
+        begin("Put away: " + now.lastBook().name() + " now lies in " + away, Optional.empty());
+      } catch (Trouble e) {
+        begin(e.line(), Optional.empty());
+      }
+    });
   }
 
   @Override
@@ -241,6 +268,10 @@ final class BookDesk implements BookActions {
     own.shell().root().requestFocus(); // so that space listens until a control is chosen
     preferences.opened(opened.folder().path());
     own.recall(preferences.pageProperty().get());
+    if (!notice.isEmpty()) {
+      own.work().warn(notice);
+      notice = "";
+    }
     return own;
   }
 
@@ -255,15 +286,13 @@ final class BookDesk implements BookActions {
       next.run();
       return;
     }
-    preferences.pageProperty().set(now.shown());
+    remember(now);
     Thread.ofVirtual()
         .start(() -> {
           String said = closed(now, its);
           Platform.runLater(() -> {
+            notice = said;
             next.run();
-            if (!said.isEmpty()) {
-              begin(said, Optional.empty());
-            }
           });
         });
   }
@@ -282,17 +311,22 @@ final class BookDesk implements BookActions {
   /** Closes a window; what is nowhere but in it is kept elsewhere, and that is said. */
   private String closed(Composition of, @Nullable Opening its) {
     of.close();
-    String said = "";
-    if (of.session().saver().isUnsaved()) {
-      RoomBook book = of.lastBook();
-      Path safe = home.rescue(book.name());
-      of.session().folder().copyTo(safe, book);
-      said = book.name() + " could not be saved in its own folder. It is kept in " + safe;
+    try {
+      return of.session().saver().isUnsaved() ? rescued(of) : "";
+    } catch (Trouble e) {
+      return of.lastBook().name() + " could not be saved anywhere: " + e.line();
+    } finally {
+      if (its != null) {
+        its.close();
+      }
     }
-    if (its != null) {
-      its.close();
-    }
-    return said;
+  }
+
+  private String rescued(Composition of) {
+    RoomBook book = of.lastBook();
+    Path safe = Home.fresh(home.rescued(), book.name());
+    of.session().folder().copyTo(safe, book);
+    return book.name() + " could not be saved in its own folder. It is kept in " + safe;
   }
 
   /** The window of the open book. */
@@ -300,10 +334,16 @@ final class BookDesk implements BookActions {
     return Optional.ofNullable(window);
   }
 
+  /** What a book showed, and where it is: it may have been kept elsewhere meanwhile. */
+  private void remember(Composition of) {
+    preferences.pageProperty().set(of.shown());
+    preferences.opened(of.session().folder().path());
+  }
+
   /** Where the window was and what it showed, for next time. */
   void remember() {
     if (window != null) {
-      preferences.pageProperty().set(window.shown());
+      remember(window);
     }
     preferences.windowProperty().set(look.place(stage));
   }

@@ -136,7 +136,7 @@ public final class Composition {
       inputs
           .chosenProperty()
           .subscribe(chosen -> {
-            if (!chosen.simulated() && inputs.all().indexOf(chosen) > 1) {
+            if (inputs.isFound(chosen)) {
               preferences.inputProperty().set(chosen.name());
             }
           });

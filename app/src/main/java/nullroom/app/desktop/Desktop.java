@@ -32,28 +32,32 @@ public final class Desktop {
   private final Home home = Home.here();
   private final CountDownLatch closed = new CountDownLatch(1);
 
+  private final Preferences preferences = new Preferences(Locale.getDefault());
+
+  /** What was wrong with the preferences, in a sentence; empty where nothing was. */
+  private final String damage = home.preferences().read(preferences, home.before());
+
   private Desktop() {}
 
   /** Opens the book opened last, or asks how to begin. */
   public static int lastBook() {
     Toolkit.needDisplay();
     Desktop desktop = new Desktop();
-    Preferences preferences = new Preferences(Locale.getDefault());
-    String damage = desktop.home.preferences().read(preferences, desktop.home.before());
     Optional<BookFolder> last =
-        preferences.recent().stream().findFirst().map(BookFolder::new).filter(BookFolder::exists);
-    return desktop.run(preferences, damage, last.map(book -> () -> Opening.of(book, any())), last);
+        desktop.preferences.recent().stream()
+            .findFirst()
+            .map(BookFolder::new)
+            .filter(BookFolder::exists);
+    return desktop.run(last.map(book -> () -> Opening.of(book, any())), last);
   }
 
   /** Opens a book; a folder without one becomes one, with a plain room to start from. */
   public static int open(Path folder, boolean restore) {
     Toolkit.needDisplay();
     Desktop desktop = new Desktop();
-    Preferences preferences = new Preferences(Locale.getDefault());
-    String damage = desktop.home.preferences().read(preferences, desktop.home.before());
     BookFolder place = new BookFolder(folder);
     Opening opening = restore ? Opening.restored(place) : Opening.of(place, any());
-    return desktop.run(preferences, damage, Optional.of(() -> opening), Optional.empty());
+    return desktop.run(Optional.of(() -> opening), Optional.empty());
   }
 
   private static RoomBook any() {
@@ -64,9 +68,7 @@ public final class Desktop {
   public static int demo() {
     if (Toolkit.hasDisplay()) {
       Desktop desktop = new Desktop();
-      Preferences preferences = new Preferences(Locale.getDefault());
-      String damage = desktop.home.preferences().read(preferences, desktop.home.before());
-      return desktop.run(preferences, damage, BookDesk::demo);
+      return desktop.run(desktop.damage, BookDesk::demo);
     }
     Path folder = Home.temporary("nullroom-demo-");
     RoomBook book = DemoBook.create(folder);
@@ -92,11 +94,7 @@ public final class Desktop {
   }
 
   /** Opens a book while the toolkit starts; what is wrong with it is said where one begins. */
-  private int run(
-      Preferences preferences,
-      String damage,
-      Optional<Supplier<Opening>> book,
-      Optional<BookFolder> offered) {
+  private int run(Optional<Supplier<Opening>> book, Optional<BookFolder> offered) {
     CompletableFuture<Void> toolkit = CompletableFuture.runAsync(Toolkit::start);
     String notice = damage;
     Optional<Opening> opening = Optional.empty();
@@ -116,24 +114,12 @@ public final class Desktop {
       throw e;
     }
     Optional<Opening> opened = opening;
-    String said = notice;
     Optional<Path> whole = damaged;
-    return run(
-        preferences,
-        said,
-        desk ->
-            opened.ifPresentOrElse(
-                o -> {
-                  Composition own = desk.show(o);
-                  if (!said.isEmpty()) {
-                    own.work().warn(said);
-                  }
-                },
-                () -> desk.begin(said, whole)));
+    return run(notice, desk -> opened.ifPresentOrElse(desk::show, () -> desk.begin("", whole)));
   }
 
   /** Keeps what was settled at once, so that not even a crash forgets it. */
-  private void keep(Preferences preferences, BookDesk desk) {
+  private void keep(BookDesk desk) {
     try {
       home.preferences().write(preferences);
     } catch (Trouble e) {
@@ -142,7 +128,7 @@ public final class Desktop {
   }
 
   /** Shows a window, begins in it, and waits until it is closed. */
-  private int run(Preferences preferences, String damage, Consumer<BookDesk> begin) {
+  private int run(String notice, Consumer<BookDesk> begin) {
     Toolkit.start();
     BookDesk desk =
         Toolkit.onFx(() -> {
@@ -154,8 +140,9 @@ public final class Desktop {
           stage.setOnCloseRequest(e -> made.remember());
           stage.setOnHidden(e -> closed.countDown());
           PauseTransition soon = new PauseTransition(SOON);
-          soon.setOnFinished(e -> keep(preferences, made));
+          soon.setOnFinished(e -> keep(made));
           preferences.follow(soon::playFromStart);
+          made.say(notice);
           begin.accept(made);
           Toolkit.show(stage);
           look.restore(stage, WIDTH, HEIGHT); // now that the system has put its frame around it

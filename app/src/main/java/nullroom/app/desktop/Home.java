@@ -103,14 +103,9 @@ record Home(Path folder, Path documents) {
     }
   }
 
-  /** Where a book is kept whose own folder took nothing any more; not there yet. */
-  Path rescue(String name) {
-    return fresh(folder.resolve("rescued"), name);
-  }
-
-  /** Books that were kept so. */
-  List<Path> rescued() {
-    return booksIn(folder.resolve("rescued"));
+  /** Where books are kept whose own folder took nothing any more. */
+  Path rescued() {
+    return folder.resolve("rescued");
   }
 
   /** A folder for a new book of a name, where none is yet. */
@@ -125,27 +120,26 @@ record Home(Path folder, Path documents) {
   }
 
   /**
-   * Moves a book's folder, on one disk or to another.
+   * Puts a book away: out of the list, into a folder beside the others, nothing removed.
    *
    * @return where it is now
    * @throws Trouble.BadFile if that cannot be
    */
-  static Path move(Path book, Path to) {
+  static Path putAway(Path book) {
+    Path away = book.toAbsolutePath().resolveSibling(PUT_AWAY);
     try {
-      Files.createDirectories(to.getParent());
-      Files.move(book, to);
-      return to;
+      Files.createDirectories(away);
+      return Files.move(book, fresh(away, String.valueOf(book.getFileName())));
     } catch (IOException e) {
       throw new Trouble.BadFile(
           book.toString(),
-          "cannot be moved to " + to + ": " + e.getClass().getSimpleName() + " " + e.getMessage());
+          "cannot be moved to "
+              + away
+              + ": "
+              + e.getClass().getSimpleName()
+              + " "
+              + e.getMessage());
     }
-  }
-
-  /** Puts a book away: out of the list, into a folder beside the others, nothing removed. */
-  static Path putAway(Path book) {
-    Path away = book.toAbsolutePath().resolveSibling(PUT_AWAY);
-    return move(book, fresh(away, String.valueOf(book.getFileName())));
   }
 
   static Path temporary(String prefix) {

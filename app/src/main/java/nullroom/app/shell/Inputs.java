@@ -79,6 +79,11 @@ public final class Inputs {
     return output;
   }
 
+  /** Whether an input was found on this computer, and is no stand-in. */
+  public boolean isFound(Input input) {
+    return all.contains(input) && !fixed.contains(input);
+  }
+
   /** Names the input that is chosen as soon as it is found. */
   public void prefer(String name) {
     preferred = name;

@@ -194,7 +194,7 @@ class BookDeskTest {
     Files.move(place, folder.resolve("away"));
     Fx.run(() -> window.session().edit("Change the goal", b -> b.with(Goal.SUNG_DRY)));
     desk.close();
-    assertThat(home.rescued())
+    assertThat(Home.booksIn(home.rescued()))
         .singleElement()
         .satisfies(kept -> assertThat(new BookFolder(kept).load().goal()).isEqualTo(Goal.SUNG_DRY));
   }

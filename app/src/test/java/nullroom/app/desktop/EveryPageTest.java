@@ -2,7 +2,6 @@ package nullroom.app.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.Bounds;
@@ -17,30 +16,14 @@ import javafx.scene.layout.Pane;
 import javafx.scene.text.Text;
 import nullroom.app.Fx;
 import nullroom.app.shell.Command;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DisplayName;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Walks the scene graph of every page of the demo in windows of all sizes. */
-class EveryPageTest {
+class EveryPageTest extends OnEveryPage {
   /** Lines of text may share this much of their height: above and below the letters is air. */
   private static final double LINE_SHARE = 0.5;
-
-  @TempDir static Path folder;
-  private static DemoWindow demo;
-
-  @BeforeAll
-  static void open() {
-    demo = new DemoWindow(folder);
-  }
-
-  @AfterAll
-  static void close() {
-    demo.close();
-  }
 
   @ParameterizedTest(name = "{0} x {1} at {2} %")
   @CsvSource({"1024, 700, 100", "1280, 800, 100", "1920, 1080, 100", "1280, 800, 200"})

@@ -2,7 +2,6 @@ package nullroom.app.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -18,33 +17,17 @@ import javafx.scene.image.WritableImage;
 import javafx.scene.paint.Color;
 import nullroom.app.Fx;
 import nullroom.app.shell.Command;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Where the keyboard is can be seen (WCAG 2.4.7), reached and left, on every page. */
-class FocusTest {
+class FocusTest extends OnEveryPage {
   /** A frame has at least so many pixels. */
   private static final int LEAST_PIXELS = 12;
 
   private static final double LEAST_CONTRAST = 3;
-
-  @TempDir static Path folder;
-  private static DemoWindow demo;
-
-  @BeforeAll
-  static void open() {
-    demo = new DemoWindow(folder);
-  }
-
-  @AfterAll
-  static void close() {
-    demo.close();
-  }
 
   private static List<Node> focusable() {
     return demo.scene().getRoot().lookupAll("*").stream()

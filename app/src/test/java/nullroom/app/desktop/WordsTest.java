@@ -2,7 +2,6 @@ package nullroom.app.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -19,14 +18,11 @@ import nullroom.app.Fx;
 import nullroom.app.help.Glossary;
 import nullroom.app.help.HelpPage;
 import nullroom.app.shell.Command;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** The words of the interface against the glossary, and the help that is reached from it. */
-class WordsTest {
+class WordsTest extends OnEveryPage {
   /** Abbreviations and signs of the trade: NC, LAeq, dBFS, T20, LUFS, C − A. */
   private static final Pattern TRADE =
       Pattern.compile(
@@ -35,19 +31,6 @@ class WordsTest {
   /** What is no term of the trade: kinds of files, and the bodies that publish standards. */
   private static final Set<String> KNOWN =
       Set.of("SVG", "PNG", "CSV", "WAV", "FLAC", "AES", "ATSC", "EBU", "ISO", "USB", "GB");
-
-  @TempDir static Path folder;
-  private static DemoWindow demo;
-
-  @BeforeAll
-  static void open() {
-    demo = new DemoWindow(folder);
-  }
-
-  @AfterAll
-  static void close() {
-    demo.close();
-  }
 
   private static Set<String> texts() {
     Set<String> all = new HashSet<>();

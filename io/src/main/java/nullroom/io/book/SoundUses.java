@@ -19,7 +19,7 @@ public final class SoundUses {
           "earlierDecays", "an earlier decay",
           "decayEstimate", "the decay heard in speech",
           "levels", "the take checked last",
-          "ownVoices", "a voice",
+          "voices", "a voice",
           "calibration", "the scale");
 
   private final Map<String, List<String>> uses = new LinkedHashMap<>();

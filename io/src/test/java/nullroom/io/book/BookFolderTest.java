@@ -8,8 +8,11 @@ import java.io.Closeable;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
 import nullroom.core.Trouble;
 import nullroom.core.book.Goal;
+import nullroom.core.book.Levels;
 import nullroom.core.book.RoomBook;
 import nullroom.core.predict.Statistics;
 import nullroom.core.room.Patch;
@@ -145,6 +148,22 @@ class BookFolderTest {
           assertThat(sound.seconds()).hasValue(0.1);
         });
     assertThatThrownBy(() -> place.copyTo(saved.path(), book)).hasMessageContaining("already");
+  }
+
+  @Test
+  @DisplayName("what a recording is for is said, also of another place of the book")
+  void uses() throws IOException {
+    BookFolder place = new BookFolder(folder.resolve("u"));
+    RoomBook book =
+        MeasuredBook.listened(place, room()).with(Levels.NOTHING.withTake("take-1.wav"));
+    Map<String, List<String>> here = SoundUses.of(book);
+    assertThat(here)
+        .containsEntry("noise-1.wav", List.of("the noise"))
+        .containsEntry("claps-1.wav", List.of("the decay", "an earlier decay"))
+        .containsEntry("fridge-on-1.wav", List.of("a culprit"))
+        .containsEntry("take-1.wav", List.of("the decay heard in speech", "the take checked last"));
+    Map<String, List<String>> elsewhere = SoundUses.of(book.copied("hall"));
+    assertThat(elsewhere.get("claps-1.wav")).contains("the decay at " + book.here().name());
   }
 
   @Test
