@@ -4,8 +4,10 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import javafx.geometry.Bounds;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
+import nullroom.app.words.Language;
 import nullroom.core.room.Outline;
 import nullroom.core.room.Point;
 
@@ -54,6 +56,12 @@ final class Captions {
     all.add(new Caption(Need.HANDLE, words, "", x, y, HANDLE_REACH, List.of(), style));
   }
 
+  /** Keeps words that are drawn already free of others. */
+  void keep(Text words) {
+    Bounds at = words.getBoundsInParent();
+    placer.keep(new LabelPlacer.Box(at.getMinX(), at.getMinY(), at.getWidth(), at.getHeight()));
+  }
+
   /**
    * Names a surface of the room, within it.
    *
@@ -81,7 +89,7 @@ final class Captions {
       text.setMouseTransparent(true);
       Optional<LabelPlacer.Box> place = place(c, text);
       if (place.isEmpty()) {
-        text.setText(c.shorter());
+        text.setText(Language.say(c.shorter()));
         place = c.shorter().isEmpty() ? place : place(c, text);
       }
       if (place.isEmpty()) {

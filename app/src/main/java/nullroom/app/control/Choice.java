@@ -8,6 +8,7 @@ import javafx.geometry.Orientation;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListCell;
 import javafx.util.StringConverter;
+import nullroom.app.words.Language;
 import org.jspecify.annotations.Nullable;
 
 /** One of a few, by name; what the program shows is not taken for a choice of the user. */
@@ -43,13 +44,13 @@ public final class Choice<T> extends ComboBox<T> {
         new StringConverter<>() {
           @Override
           public String toString(@Nullable T item) {
-            return item == null ? nothing : label.apply(item);
+            return Language.say(item == null ? nothing : label.apply(item));
           }
 
           @Override
           public T fromString(String text) {
             return getItems().stream()
-                .filter(item -> label.apply(item).equals(text))
+                .filter(item -> toString(item).equals(text))
                 .findFirst()
                 .orElseThrow();
           }

@@ -18,6 +18,7 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.stage.FileChooser;
+import nullroom.app.words.Language;
 import nullroom.core.Trouble;
 import org.jspecify.annotations.Nullable;
 
@@ -77,7 +78,7 @@ public final class CopyMenu {
   }
 
   private static MenuItem item(String words, Runnable action) {
-    MenuItem item = new MenuItem(words);
+    MenuItem item = new MenuItem(Language.say(words));
     item.setOnAction(e -> action.run());
     return item;
   }
@@ -144,7 +145,7 @@ public final class CopyMenu {
   private Optional<Path> ask(String name, String kind, List<String> endings) {
     FileChooser chooser = new FileChooser();
     chooser.setInitialFileName(name);
-    chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(kind, endings));
+    chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(Language.say(kind), endings));
     return Optional.ofNullable(chooser.showSaveDialog(of.getScene().getWindow())).map(File::toPath);
   }
 

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.util.function.Consumer;
 import javafx.scene.control.Button;
 import javafx.stage.FileChooser;
+import nullroom.app.words.Language;
 import org.jspecify.annotations.Nullable;
 
 /** A button that asks for a file of a kind, to be read or written. */
@@ -24,7 +25,8 @@ public final class FileButton extends Button {
    * @param read receives the file chosen
    */
   public static FileButton read(String words, String kind, Consumer<Path> read, String... endings) {
-    FileButton button = new FileButton(words, new FileChooser.ExtensionFilter(kind, endings));
+    FileButton button =
+        new FileButton(words, new FileChooser.ExtensionFilter(Language.say(kind), endings));
     button.setOnAction(
         e -> button.hand(button.chooser().showOpenDialog(button.getScene().getWindow()), read));
     return button;
@@ -40,7 +42,8 @@ public final class FileButton extends Button {
    */
   public static FileButton write(
       String words, String name, String kind, Consumer<Path> write, String... endings) {
-    FileButton button = new FileButton(words, new FileChooser.ExtensionFilter(kind, endings));
+    FileButton button =
+        new FileButton(words, new FileChooser.ExtensionFilter(Language.say(kind), endings));
     button.setOnAction(e -> {
       FileChooser chooser = button.chooser();
       chooser.setInitialFileName(name);

@@ -6,6 +6,7 @@ import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.stage.FileChooser;
+import nullroom.app.words.Language;
 
 /** The button that opens a sound file. */
 public final class FilePick {
@@ -26,12 +27,12 @@ public final class FilePick {
   /** Lets a file be chosen, over the window of a node. */
   public static void choose(Node owner, Consumer<Path> open) {
     FileChooser chooser = new FileChooser();
-    chooser.setTitle("Open a recording");
+    chooser.setTitle(Language.say("Open a recording"));
     chooser
         .getExtensionFilters()
         .addAll(
             new FileChooser.ExtensionFilter(
-                "Sound and film",
+                Language.say("Sound and film"),
                 "*.wav",
                 "*.WAV",
                 "*.aif",
@@ -48,7 +49,7 @@ public final class FilePick {
                 "*.MP4",
                 "*.mov",
                 "*.MOV"),
-            new FileChooser.ExtensionFilter("All files", "*.*"));
+            new FileChooser.ExtensionFilter(Language.say("All files"), "*.*"));
     File file = chooser.showOpenDialog(owner.getScene().getWindow());
     if (file != null) {
       open.accept(file.toPath());

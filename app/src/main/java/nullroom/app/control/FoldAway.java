@@ -2,6 +2,7 @@ package nullroom.app.control;
 
 import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
+import nullroom.app.words.Language;
 
 /** Folds a form away, so that the picture beside it takes the space; and back. */
 public final class FoldAway extends ToggleButton {
@@ -18,6 +19,7 @@ public final class FoldAway extends ToggleButton {
       node.visibleProperty().bind(selectedProperty().not());
       node.managedProperty().bind(selectedProperty().not());
     }
-    textProperty().bind(selectedProperty().map(away -> (away ? "Show " : "Fold away ") + what));
+    textProperty()
+        .bind(selectedProperty().map(away -> Language.say((away ? "Show " : "Fold away ") + what)));
   }
 }

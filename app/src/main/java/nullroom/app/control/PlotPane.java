@@ -25,6 +25,7 @@ import javafx.scene.shape.Polyline;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
+import nullroom.app.words.Language;
 
 /**
  * A picture drawn anew from its data whenever that or its size changes; shapes carry style classes,
@@ -190,9 +191,9 @@ public abstract class PlotPane extends Pane {
   protected final void hint(Node shape, String words) {
     unhinted.remove(shape);
     if (shape.getUserData() instanceof Tooltip tip) {
-      tip.setText(words);
+      tip.setText(Language.say(words));
     } else {
-      Tooltip tip = new Tooltip(words);
+      Tooltip tip = new Tooltip(Language.say(words));
       Tooltip.install(shape, tip);
       shape.setUserData(tip);
     }
@@ -284,7 +285,8 @@ public abstract class PlotPane extends Pane {
     Text known =
         before < getChildren().size() && getChildren().get(before) instanceof Text t ? t : null;
     Text text = shape(Text.class, Text::new, all);
-    text.setText(words);
+    text.setWrappingWidth(0);
+    text.setText(Language.say(words));
     text.setTextOrigin(VPos.CENTER);
     if (text != known) {
       text.applyCss(); // a known one has its font
@@ -300,7 +302,7 @@ public abstract class PlotPane extends Pane {
 
   /** How wide text is drawn. */
   protected final double widthOf(String words, String style) {
-    Text text = new Text(words);
+    Text text = new Text(Language.say(words));
     text.getStyleClass().addAll("plot-text", style);
     getChildren().add(text);
     text.applyCss();

@@ -243,12 +243,13 @@ public final class RoomPlot extends PlotPane {
       Point along = corners.get((k + 1) % corners.size()).minus(corners.get(k));
       Point middle = corners.get(k).plus(along, 0.5);
       double length = along.length();
-      text(
-          String.valueOf(k + 1),
-          sx(middle) - LABEL * along.y() / length,
-          sy(middle) - LABEL * along.x() / length,
-          TextAlignment.CENTER,
-          "surface-label");
+      captions.keep(
+          text(
+              String.valueOf(k + 1),
+              sx(middle) - LABEL * along.y() / length,
+              sy(middle) - LABEL * along.x() / length,
+              TextAlignment.CENTER,
+              "surface-label"));
     }
   }
 

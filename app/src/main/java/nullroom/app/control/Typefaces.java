@@ -4,15 +4,17 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import nullroom.app.Main;
+import nullroom.app.words.Language;
 import nullroom.io.report.HangingList;
 
-/** The typefaces of the program as files, for what is printed. */
+/** The typefaces of the program as files, and its words, for what is printed. */
 public final class Typefaces {
   private Typefaces() {}
 
   /** Regular and bold. */
   public static HangingList.Faces get() {
-    return new HangingList.Faces(file("OpenSans_400Regular.ttf"), file("OpenSans_600SemiBold.ttf"));
+    return new HangingList.Faces(
+        file("OpenSans_400Regular.ttf"), file("OpenSans_600SemiBold.ttf"), Language::say);
   }
 
   private static byte[] file(String name) {

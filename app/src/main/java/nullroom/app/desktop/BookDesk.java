@@ -14,6 +14,7 @@ import javafx.scene.layout.Region;
 import javafx.stage.Stage;
 import nullroom.app.shell.Preferences;
 import nullroom.app.shell.Station;
+import nullroom.app.words.Language;
 import nullroom.core.Figures;
 import nullroom.core.Trouble;
 import nullroom.core.book.Goal;
@@ -44,15 +45,17 @@ final class BookDesk implements BookActions {
     figures();
     preferences.decimalCommaProperty().subscribe((before, now) -> refigure());
     preferences.currencyProperty().subscribe((before, now) -> refigure());
+    preferences.languageProperty().subscribe((before, now) -> refigure());
   }
 
   private void figures() {
     System.setProperty(
         Figures.COMMA_PROPERTY, String.valueOf(preferences.decimalCommaProperty().get()));
     System.setProperty(Figures.CURRENCY_PROPERTY, preferences.currencyProperty().get());
+    Language.speak(preferences.languageProperty().get());
   }
 
-  /** Figures are said anew everywhere, which only a window built anew does. */
+  /** All is said anew everywhere, which only a window built anew does. */
   private void refigure() {
     figures();
     if (window != null && !window.work().runningProperty().get()) {

@@ -21,6 +21,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.DirectoryChooser;
 import nullroom.app.shell.FolderShow;
+import nullroom.app.words.Language;
 import nullroom.core.Trouble;
 import nullroom.io.book.BookFolder;
 
@@ -120,7 +121,7 @@ final class BookList {
     other.getStyleClass().add("plain");
     other.setOnAction(e -> {
       DirectoryChooser chooser = new DirectoryChooser();
-      chooser.setTitle("Open a room book");
+      chooser.setTitle(Language.say("Open a room book"));
       Optional.ofNullable(chooser.showDialog(other.getScene().getWindow()))
           .ifPresent(folder -> pick(folder.toPath()));
     });

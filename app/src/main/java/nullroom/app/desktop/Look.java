@@ -13,6 +13,7 @@ import javafx.scene.text.Font;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
 import nullroom.app.shell.Preferences;
+import nullroom.app.words.SpokenScene;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -48,6 +49,7 @@ final class Look {
   void show(Stage stage, Region root) {
     content = root;
     zoomed = new Zoomed(root);
+    SpokenScene.follow(root);
     if (stage.getScene() == null) {
       stage.setScene(scene(zoomed, stage.getWidth(), stage.getHeight()));
     } else {

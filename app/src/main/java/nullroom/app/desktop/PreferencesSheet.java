@@ -22,6 +22,7 @@ import nullroom.app.shell.Preferences;
 import nullroom.app.shell.Sheets;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.Units;
+import nullroom.app.words.Language;
 import nullroom.io.device.Loudspeaker;
 
 /** What a person settles for all books; each takes effect at once. */
@@ -37,12 +38,19 @@ final class PreferencesSheet {
     PreferencesSheet sheet = new PreferencesSheet();
     Node first =
         sheet.choice(
-            "Lengths",
-            "pref-units",
-            List.of(Units.values()),
-            Units::label,
-            preferences.unitsProperty().get(),
-            preferences.unitsProperty()::set);
+            "Language",
+            "pref-language",
+            List.of(Language.values()),
+            Language::label,
+            preferences.languageProperty().get(),
+            preferences.languageProperty()::set);
+    sheet.choice(
+        "Lengths",
+        "pref-units",
+        List.of(Units.values()),
+        Units::label,
+        preferences.unitsProperty().get(),
+        preferences.unitsProperty()::set);
     sheet.choice(
         "Figures",
         "pref-comma",

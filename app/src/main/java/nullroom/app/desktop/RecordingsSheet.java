@@ -10,6 +10,7 @@ import java.time.format.DateTimeFormatter;
 import java.time.format.FormatStyle;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -38,6 +39,7 @@ final class RecordingsSheet {
   private final VBox rows = new VBox(10);
   private final Label said = new Label();
   private @Nullable Loudspeaker playing;
+  private @Nullable Button sounding;
 
   RecordingsSheet(Composition window) {
     this.window = window;
@@ -146,9 +148,10 @@ final class RecordingsSheet {
     Button play = new Button("Play");
     play.getStyleClass().add("plain");
     play.setOnAction(e -> {
-      boolean stop = play.getText().equals("Stop");
+      boolean stop = play == sounding;
       silence();
       if (!stop) {
+        sounding = play;
         play.setText("Stop");
         play(name, play);
       }
@@ -170,14 +173,21 @@ final class RecordingsSheet {
               said.setText("Playing " + name + ". Turn the loudspeaker down before a loud one.");
             });
             heard.await();
-            Platform.runLater(() -> play.setText("Play"));
+            Platform.runLater(() -> ended(play));
           } catch (Trouble e) {
             Platform.runLater(() -> {
-              play.setText("Play");
+              ended(play);
               said.setText(e.line());
             });
           }
         });
+  }
+
+  private void ended(Button play) {
+    play.setText("Play");
+    if (sounding == play) {
+      sounding = null;
+    }
   }
 
   private void silence() {
@@ -232,8 +242,9 @@ final class RecordingsSheet {
   private Button delete(String name, List<String> used) {
     Button delete = new Button("Delete");
     delete.getStyleClass().add("plain");
+    AtomicBoolean asked = new AtomicBoolean();
     delete.setOnAction(e -> {
-      if (window.preferences().asksBeforeProperty().get() && !delete.getText().startsWith("Yes")) {
+      if (window.preferences().asksBeforeProperty().get() && !asked.getAndSet(true)) {
         delete.setText(
             used.isEmpty()
                 ? "Yes, delete it"

@@ -2,16 +2,19 @@ package nullroom.app.help;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.regex.Pattern;
+import nullroom.app.words.Language;
 
 /** The terms of the trade that the program uses, each with what it means. */
 public final class Glossary {
   /** One meaning said at a time is read; more are not. */
   private static final int MOST_AT_ONCE = 2;
 
-  private static final Glossary SHIPPED = read();
+  private static final Map<Language, Glossary> SHIPPED = new EnumMap<>(Language.class);
 
   /**
    * A term.
@@ -54,7 +57,7 @@ public final class Glossary {
 
   private static Glossary read() {
     List<Term> all = new ArrayList<>();
-    for (String line : Resource.lines("glossary.txt")) {
+    for (String line : Resource.lines("glossary")) {
       if (!line.startsWith("#") && !line.isBlank()) {
         String[] parts = line.split("\\|", 2);
         List<String> forms = Arrays.stream(parts[0].split(",")).map(String::strip).toList();
@@ -64,9 +67,9 @@ public final class Glossary {
     return new Glossary(all);
   }
 
-  /** The one that ships with the program. */
+  /** The one that ships with the program, in the language that is spoken. On the FX thread. */
   public static Glossary shipped() {
-    return SHIPPED;
+    return SHIPPED.computeIfAbsent(Language.spoken(), language -> read());
   }
 
   /** All terms, in the order of the list. */

@@ -22,7 +22,7 @@ public record HelpPage(String id, String title, List<String> paragraphs) {
     List<HelpPage> pages = new ArrayList<>();
     List<String> paragraphs = new ArrayList<>();
     String head = "";
-    for (String line : Resource.lines("pages.txt")) {
+    for (String line : Resource.lines("pages")) {
       if (line.startsWith(HEAD)) {
         add(pages, head, paragraphs);
         head = line.substring(HEAD.length());

@@ -56,8 +56,8 @@ final class GainPage {
     FlowPane fields = new FlowPane(14, 6, distance, allowance, highest, hiss, right);
     fields.getStyleClass().add("fields");
     Label caution =
-        new Label("Turn headphones down before you turn gain up: sudden peaks harm hearing.");
-    caution.getStyleClass().add("caution");
+        new Wrapped(
+            "Turn headphones down before you turn gain up: sudden peaks harm hearing.", "caution");
     picture = new HBox(16, bars, side());
     HBox.setHgrow(bars, Priority.ALWAYS);
     controls = new VBox(6, gain, row, fields, caution);

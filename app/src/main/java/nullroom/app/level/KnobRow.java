@@ -8,6 +8,7 @@ import nullroom.app.control.NumberField;
 import nullroom.app.control.Row;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
+import nullroom.app.words.Language;
 import nullroom.core.book.Knob;
 
 /** The dial of the preamp in the user's own marks, and how it is learnt. */
@@ -41,7 +42,7 @@ final class KnobRow {
     Label words = new Wrapped("", "soft");
     words.setId("dial-words");
     words.setPrefWidth(WORDS_WIDTH);
-    words.textProperty().bind(model.nextProperty());
+    words.textProperty().bind(model.nextProperty().map(Language::say));
     node = new Row(new Label("Your dial:"), marks, at, hear, forget, words);
     node.getStyleClass().add("tight");
   }

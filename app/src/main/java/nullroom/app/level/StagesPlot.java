@@ -1,6 +1,7 @@
 package nullroom.app.level;
 
 import java.util.List;
+import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 import nullroom.app.control.PlotPane;
 import nullroom.core.Figures;
@@ -13,6 +14,7 @@ import nullroom.core.predict.Heard;
  */
 final class StagesPlot extends PlotPane {
   private static final double LEFT = 150;
+  private static final double NAME_WIDTH = LEFT - 14;
   private static final double LOWEST = -20;
   private static final double HIGHEST = 160;
   private static final double TOP = 22;
@@ -49,6 +51,16 @@ final class StagesPlot extends PlotPane {
     across("your loudest", heard.peakDbSpl(), bottom, width, TextAlignment.LEFT);
   }
 
+  /** In several lines where one has no room. */
+  private void name(String name, double middle) {
+    Text text = text(name, LEFT - 10, middle, TextAlignment.RIGHT, "figure");
+    if (text.getLayoutBounds().getWidth() > NAME_WIDTH) {
+      text.setWrappingWidth(NAME_WIDTH);
+      text.setTextAlignment(TextAlignment.RIGHT);
+      text.setX(LEFT - 10 - NAME_WIDTH);
+    }
+  }
+
   private void across(
       String name, double dbSpl, double bottom, double width, TextAlignment alignment) {
     double at = x(dbSpl, width);
@@ -61,7 +73,7 @@ final class StagesPlot extends PlotPane {
     double from = x(link.hissDbSplA(), width);
     double to = x(link.limitDbSpl(), width);
     boolean over = link.leftDb(model.heard()) < 0;
-    text(link.name(), LEFT - 10, middle, TextAlignment.RIGHT, "figure");
+    name(link.name(), middle);
     rectangle(from, middle - thick / 2, to - from, thick, "bar", "now-bar", "predicted");
     if (link.limitDbSpl() < HIGHEST) {
       line(

@@ -9,6 +9,7 @@ import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
 import nullroom.app.shell.PageParts;
 import nullroom.app.shell.StationContext;
+import nullroom.app.words.Language;
 import nullroom.core.Figures;
 import nullroom.core.measure.noise.Scale;
 import nullroom.core.signal.Band;
@@ -57,7 +58,10 @@ final class LiveView {
     listen
         .textProperty()
         .bind(
-            context.live().runningProperty().map(on -> on ? "Stop the meter" : "Start the meter"));
+            context
+                .live()
+                .runningProperty()
+                .map(on -> Language.say(on ? "Stop the meter" : "Start the meter")));
     listen.setOnAction(e -> model.toggleLive());
     Label scale = new Label();
     scale
@@ -72,7 +76,8 @@ final class LiveView {
                         .scale()
                         .map(Scale::uncertaintyDb)
                         .map(u -> Figures.say("levels give or take %.0f dB", u))
-                        .orElse("levels are relative: no scale is set")));
+                        .orElse("levels are relative: no scale is set"))
+                .map(Language::say));
     scale.getStyleClass().add("soft");
     Row controls = new Row(listen, scale);
     parts = new PageParts(scope, controls);

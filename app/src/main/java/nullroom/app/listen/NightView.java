@@ -14,6 +14,7 @@ import nullroom.app.control.Timeline;
 import nullroom.app.control.WhileShown;
 import nullroom.app.shell.PageParts;
 import nullroom.app.shell.StationContext;
+import nullroom.app.words.Language;
 import nullroom.core.Figures;
 import nullroom.core.measure.noise.Scale;
 import nullroom.core.measure.noise.SecondLevels;
@@ -64,6 +65,7 @@ final class NightView {
     };
     for (int c = 0; c < names.length; c++) {
       Label name = new Label(names[c]);
+      name.setMinWidth(Region.USE_PREF_SIZE);
       name.getStyleClass().add("table-head");
       hours.add(name, c, 0);
     }
@@ -93,7 +95,10 @@ final class NightView {
     start.getStyleClass().add("action");
     start
         .textProperty()
-        .bind(model.runningProperty().map(on -> on ? "End the survey" : "Begin a survey"));
+        .bind(
+            model
+                .runningProperty()
+                .map(on -> Language.say(on ? "End the survey" : "Begin a survey")));
     start.setOnAction(e -> {
       if (model.runningProperty().get()) {
         model.stop();

@@ -19,6 +19,7 @@ import nullroom.app.shell.Pages;
 import nullroom.app.shell.Station;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationFrame;
+import nullroom.app.words.Language;
 
 /** The reverberation station's nodes. */
 public final class RingView {
@@ -77,7 +78,7 @@ public final class RingView {
     Button write = new Button("Write the sweep…");
     write.setOnAction(e -> {
       FileChooser chooser = new FileChooser();
-      chooser.setTitle("Write the sweep to play from a phone");
+      chooser.setTitle(Language.say("Write the sweep to play from a phone"));
       chooser.setInitialFileName("sweep.wav");
       File file = chooser.showSaveDialog(write.getScene().getWindow());
       if (file != null) {

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import nullroom.app.control.NumberField;
 import nullroom.app.shell.StationContext;
+import nullroom.app.words.Language;
 import nullroom.core.Figures;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
@@ -172,7 +173,9 @@ public final class MaterialsModel {
     String[] all = words.strip().toLowerCase(Locale.ROOT).split("\\s+");
     return all().stream()
         .filter(m -> {
-          String text = (m.name() + " " + m.category() + " " + m.id()).toLowerCase(Locale.ROOT);
+          String text =
+              String.join(" ", Language.say(m.name()), Language.say(m.category()), m.name(), m.id())
+                  .toLowerCase(Locale.ROOT);
           return Arrays.stream(all).allMatch(text::contains);
         })
         .toList();

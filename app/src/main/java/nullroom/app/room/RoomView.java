@@ -24,6 +24,7 @@ import nullroom.app.shell.Pages;
 import nullroom.app.shell.Station;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationFrame;
+import nullroom.app.words.Language;
 
 /** The room station's nodes. */
 public final class RoomView {
@@ -143,7 +144,9 @@ public final class RoomView {
 
   private static FileChooser chooser(String what, String... patterns) {
     FileChooser chooser = new FileChooser();
-    chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(what, patterns));
+    chooser
+        .getExtensionFilters()
+        .add(new FileChooser.ExtensionFilter(Language.say(what), patterns));
     return chooser;
   }
 

@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.scene.input.KeyEvent;
+import nullroom.app.words.Language;
 
 /**
  * All that the program can be told to do. Each command has a path of two characters, its group's
@@ -88,7 +89,7 @@ public final class Commands {
    * 0 for a name that begins so; more, the further off; {@link #NONE} where a word is not found.
    */
   private static int rank(Command command, String text) {
-    String name = command.name().toLowerCase(Locale.ROOT);
+    String name = sought(command.name());
     if (name.startsWith(text)) {
       return 0;
     }
@@ -97,14 +98,16 @@ public final class Commands {
       int found =
           begins(name, word)
               ? 0
-              : begins(command.group().label().toLowerCase(Locale.ROOT), word)
+              : begins(sought(command.group().label()), word)
                   ? 2
-                  : begins(command.about().toLowerCase(Locale.ROOT), word)
-                      ? 3
-                      : name.contains(word) ? 4 : NONE;
+                  : begins(sought(command.about()), word) ? 3 : name.contains(word) ? 4 : NONE;
       sum = Math.min(NONE, sum + found);
     }
     return sum;
+  }
+
+  private static String sought(String words) {
+    return Language.say(words).toLowerCase(Locale.ROOT);
   }
 
   private static boolean begins(String text, String word) {

@@ -8,6 +8,7 @@ import javafx.scene.layout.VBox;
 import nullroom.app.control.Fitted;
 import nullroom.app.control.LadderView;
 import nullroom.app.control.Wrapped;
+import nullroom.app.words.Language;
 import nullroom.core.plan.Ladder;
 import nullroom.core.predict.Margins;
 
@@ -43,7 +44,7 @@ final class LadderColumn {
     key.getStyleClass().addAll("soft", "key");
     Label refined = new Wrapped("");
     refined.setId("refined");
-    refined.textProperty().bind(context.session().refinedProperty());
+    refined.textProperty().bind(context.session().refinedProperty().map(Language::say));
     refined.getStyleClass().addAll("soft", "key");
     PairChoice pair = new PairChoice(context.session(), new Newest(executor, context.work()::warn));
     VBox box = new VBox(title, pair.node(), ladder, key, refined, pair.below(), next, card.node());

@@ -14,6 +14,7 @@ import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.util.Duration;
+import nullroom.app.words.Language;
 
 /**
  * The one place for messages: what is under way, what was done, what went wrong. It is always as
@@ -83,7 +84,7 @@ final class MessagePlace extends Pane {
     kind.getStyleClass().add("message");
     words.setId("trouble");
     words.getStyleClass().add("message");
-    words.textProperty().bind(work.troubleProperty());
+    words.textProperty().bind(work.troubleProperty().map(Language::say));
     words.setWrapText(true);
     words.setMinHeight(Region.USE_PREF_SIZE);
     HBox.setHgrow(words, Priority.ALWAYS);
@@ -120,7 +121,7 @@ final class MessagePlace extends Pane {
 
   private HBox progress() {
     Label what = new Label();
-    what.textProperty().bind(work.whatProperty());
+    what.textProperty().bind(work.whatProperty().map(Language::say));
     what.setMinWidth(Region.USE_PREF_SIZE);
     ProgressBar bar = new ProgressBar();
     bar.progressProperty().bind(work.fractionProperty());

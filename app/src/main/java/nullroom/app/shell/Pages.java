@@ -14,6 +14,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import nullroom.app.words.Language;
 
 /**
  * A station of several pages, each made when it is first shown.
@@ -62,7 +63,7 @@ public final class Pages<P extends Enum<P> & Pages.Page> {
     ToggleButton tab = new ToggleButton(page.label());
     tab.setMinWidth(Region.USE_PREF_SIZE);
     tab.setId("page-" + page.name().toLowerCase(Locale.ROOT));
-    tab.setTooltip(new Tooltip(page.hint()));
+    tab.setTooltip(new Tooltip(Language.say(page.hint())));
     tab.setAccessibleText(page.label() + ": " + page.hint());
     tab.getStyleClass().add("tab");
     shown.subscribe(now -> tab.setSelected(now == page));

@@ -20,6 +20,7 @@ import javafx.beans.property.StringProperty;
 import javafx.beans.value.ObservableValue;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
+import nullroom.app.words.Language;
 
 /**
  * What a person has settled for all books: how figures are said, how the window looks, what records
@@ -54,6 +55,7 @@ public final class Preferences {
   }
 
   private final ObjectProperty<Units> units;
+  private final ObjectProperty<Language> language;
   private final ObjectProperty<Theme> theme = new SimpleObjectProperty<>(Theme.SYSTEM);
   private final ObjectProperty<Integer> textPercent = new SimpleObjectProperty<>(100);
   private final BooleanProperty decimalComma = new SimpleBooleanProperty();
@@ -69,6 +71,7 @@ public final class Preferences {
   /** Those of somebody who has settled nothing yet, as the country does. */
   public Preferences(Locale country) {
     units = new SimpleObjectProperty<>(Units.of(country));
+    language = new SimpleObjectProperty<>(Language.of(country));
     decimalComma.set(
         java.text.DecimalFormatSymbols.getInstance(country).getDecimalSeparator() == ',');
   }
@@ -76,6 +79,11 @@ public final class Preferences {
   /** How lengths are said. */
   public ObjectProperty<Units> unitsProperty() {
     return units;
+  }
+
+  /** What the window speaks. */
+  public ObjectProperty<Language> languageProperty() {
+    return language;
   }
 
   /** Light or dark. */
@@ -146,6 +154,7 @@ public final class Preferences {
   public void follow(Runnable changed) {
     Stream.<ObservableValue<?>>of(
             units,
+            language,
             theme,
             textPercent,
             decimalComma,
@@ -163,6 +172,7 @@ public final class Preferences {
   public Map<String, String> toTexts() {
     Map<String, String> all = new TreeMap<>();
     all.put("units", units.get().label());
+    all.put("language", language.get().code());
     all.put("theme", theme.get().name().toLowerCase(Locale.ROOT));
     all.put("text.percent", String.valueOf(textPercent.get()));
     all.put("decimal.comma", String.valueOf(decimalComma.get()));
@@ -187,6 +197,7 @@ public final class Preferences {
   public List<String> take(Map<String, String> texts) {
     List<String> bad = new ArrayList<>();
     take(texts, "units", Units::find, units::set, bad);
+    take(texts, "language", Language::of, language::set, bad);
     take(texts, "theme", Preferences::theme, theme::set, bad);
     take(
         texts,

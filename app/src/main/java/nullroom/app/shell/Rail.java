@@ -19,6 +19,7 @@ import javafx.scene.layout.VBox;
 import javafx.scene.shape.SVGPath;
 import nullroom.app.control.Choice;
 import nullroom.app.control.Fitted;
+import nullroom.app.words.Language;
 import nullroom.core.book.Goal;
 import nullroom.core.book.Place;
 
@@ -123,7 +124,7 @@ final class Rail {
     Label name = new Label(s.label());
     name.getStyleClass().add("station-name");
     Label number = new Label();
-    number.textProperty().bind(figure);
+    number.textProperty().bind(figure.map(Language::say));
     number.getStyleClass().add("station-figure");
     VBox words = new VBox(name, number);
     wide.add(words);
@@ -133,7 +134,7 @@ final class Rail {
     button.setGraphic(row);
     button.setId("station-" + s.label().toLowerCase(Locale.ROOT));
     button.setAccessibleText(s.label() + ": " + s.question());
-    button.setTooltip(new Tooltip(s.label() + ": " + s.question()));
+    button.setTooltip(new Tooltip(Language.say(s.label() + ": " + s.question())));
     button.getStyleClass().add("station-button");
     button.setMaxWidth(Double.MAX_VALUE);
     station.subscribe(now -> button.setSelected(now == s));

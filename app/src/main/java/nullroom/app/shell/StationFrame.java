@@ -12,6 +12,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Fitted;
+import nullroom.app.words.Language;
 
 /**
  * What all stations look like: the question, one sentence, one main picture, what it means, one
@@ -61,7 +62,7 @@ public final class StationFrame {
 
   private static Label wrapped(String styleClass, ObservableValue<String> text) {
     Label label = new Label();
-    label.textProperty().bind(text.when(label.sceneProperty().isNotNull()));
+    label.textProperty().bind(text.when(label.sceneProperty().isNotNull()).map(Language::say));
     label.setWrapText(true);
     label.setMinHeight(Region.USE_PREF_SIZE);
     label.getStyleClass().add(styleClass);

@@ -19,6 +19,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.util.Duration;
 import nullroom.app.control.Choice;
+import nullroom.app.words.Language;
 import nullroom.core.Figures;
 import org.jspecify.annotations.Nullable;
 
@@ -82,7 +83,7 @@ final class StatusBar {
                 .textProperty()
                 .bind(
                     Bindings.createStringBinding(
-                        () -> hint(context, scene.getFocusOwner()),
+                        () -> Language.say(hint(context, scene.getFocusOwner())),
                         scene.focusOwnerProperty(),
                         context.work().runningProperty(),
                         context.live().runningProperty()));
@@ -191,7 +192,7 @@ final class StatusBar {
     button.setId(verb.toLowerCase(Locale.ROOT));
     button.setMinWidth(Region.USE_PREF_SIZE);
     button.getStyleClass().add("plain");
-    button.textProperty().bind(name.map(n -> n.isEmpty() ? verb : verb + ": " + n));
+    button.textProperty().bind(name.map(n -> Language.say(n.isEmpty() ? verb : verb + ": " + n)));
     button
         .disableProperty()
         .bind(Bindings.createBooleanBinding(() -> name.getValue().isEmpty(), name));

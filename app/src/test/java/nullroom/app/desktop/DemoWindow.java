@@ -8,6 +8,7 @@ import javafx.scene.Scene;
 import javafx.stage.Stage;
 import nullroom.app.Fx;
 import nullroom.app.shell.Command;
+import nullroom.app.words.SpokenScene;
 import nullroom.core.book.RoomBook;
 import nullroom.io.book.BookFolder;
 
@@ -23,6 +24,7 @@ final class DemoWindow implements AutoCloseable {
     composition =
         Fx.on(() -> new Composition(new BookFolder(folder), book, DemoBook::device, false));
     zoomed = Fx.on(() -> new Zoomed(composition.shell().root()));
+    Fx.run(() -> SpokenScene.follow(zoomed));
     stage = Fx.on(() -> Toolkit.show("demo", Look.scene(zoomed, 1280, 800)));
   }
 

@@ -25,12 +25,19 @@ class EveryPageTest extends OnEveryPage {
   /** Lines of text may share this much of their height: above and below the letters is air. */
   private static final double LINE_SHARE = 0.5;
 
-  @ParameterizedTest(name = "{0} x {1} at {2} %")
-  @CsvSource({"1024, 700, 100", "1280, 800, 100", "1920, 1080, 100", "1280, 800, 200"})
+  @ParameterizedTest(name = "{0} x {1} at {2} %, lamp off: {3}")
+  @CsvSource({
+    "1024, 700, 100, false",
+    "1280, 800, 100, true",
+    "1920, 1080, 100, false",
+    "1280, 800, 200, false",
+    "1280, 800, 200, true"
+  })
   @DisplayName(
       "no label is cut, no control is out of sight, no two labels of a picture lie over each other")
-  void walked(int width, int height, int percent) {
+  void walked(int width, int height, int percent, boolean lampOff) {
     demo.size(width, height, percent);
+    Fx.run(() -> demo.composition.shell().setLampOff(lampOff));
     assertThat(Fx.on(() -> demo.scene().getWidth())).isEqualTo(width);
     List<String> wrong = new ArrayList<>();
     for (Command page : demo.pages()) {

@@ -29,7 +29,7 @@ class FocusTest extends OnEveryPage {
 
   private static final double LEAST_CONTRAST = 3;
 
-  private static List<Node> focusable() {
+  private List<Node> focusable() {
     return demo.scene().getRoot().lookupAll("*").stream()
         .filter(n -> n.isFocusTraversable() && !n.isDisabled() && DemoWindow.isSeen(n))
         .toList();
@@ -65,7 +65,7 @@ class FocusTest extends OnEveryPage {
     assertThat(wrong).isEmpty();
   }
 
-  private static WritableImage picture(Node node) {
+  private WritableImage picture(Node node) {
     demo.layOut();
     Node shown = node.getParent() == null ? node : node.getParent();
     Bounds at = shown.localToParent(node.getBoundsInParent());

@@ -32,7 +32,7 @@ class WordsTest extends OnEveryPage {
   private static final Set<String> KNOWN =
       Set.of("SVG", "PNG", "CSV", "WAV", "FLAC", "AES", "ATSC", "EBU", "ISO", "USB", "GB");
 
-  private static Set<String> texts() {
+  private Set<String> texts() {
     Set<String> all = new HashSet<>();
     for (Node node : demo.scene().getRoot().lookupAll("*")) {
       if (node instanceof Labeled labeled && labeled.getText() != null) {
@@ -50,7 +50,7 @@ class WordsTest extends OnEveryPage {
     Set<String> missing = new TreeSet<>();
     for (Command page : demo.pages()) {
       demo.go(page);
-      for (String text : Fx.on(WordsTest::texts)) {
+      for (String text : Fx.on(this::texts)) {
         Matcher found = TRADE.matcher(text);
         while (found.find()) {
           if (!KNOWN.contains(found.group()) && Glossary.shipped().in(found.group()).isEmpty()) {
@@ -101,7 +101,7 @@ class WordsTest extends OnEveryPage {
     Fx.run(() -> ((Button) demo.scene().lookup("#help-words")).fire());
     TextField field = (TextField) Fx.await(() -> demo.scene().lookup("#find-word"), f -> f != null);
     Fx.run(() -> field.setText("flutter"));
-    assertThat(Fx.on(WordsTest::texts)).anyMatch(t -> t.startsWith("A rattle between"));
+    assertThat(Fx.on(this::texts)).anyMatch(t -> t.startsWith("A rattle between"));
     Fx.run(() -> demo.composition.shell().sheets().close());
   }
 
@@ -110,7 +110,7 @@ class WordsTest extends OnEveryPage {
   void plain() {
     for (Command page : demo.pages()) {
       demo.go(page);
-      assertThat(Fx.on(WordsTest::texts))
+      assertThat(Fx.on(this::texts))
           .noneMatch(t -> t.matches("(?s).*\\w\\[\\d+\\].*"))
           .noneMatch(t -> t.contains("low confidence"));
     }

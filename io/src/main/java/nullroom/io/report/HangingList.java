@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.DoubleFunction;
+import java.util.function.UnaryOperator;
 import nullroom.core.Figures;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Octave;
@@ -24,9 +25,15 @@ public final class HangingList {
 
   private HangingList() {}
 
-  /** The typefaces of the program, as files of them. */
+  /**
+   * What all lists are written with.
+   *
+   * @param regular typeface, as the file of it
+   * @param bold the same for headings
+   * @param words says a text of this program in the language of the reader
+   */
   @SuppressWarnings("ArrayRecordComponent") // never compared
-  public record Faces(byte[] regular, byte[] bold) {}
+  public record Faces(byte[] regular, byte[] bold, UnaryOperator<String> words) {}
 
   /**
    * Writes one as PDF.
@@ -45,7 +52,7 @@ public final class HangingList {
       Faces faces,
       Path file) {
     String title = "What to hang: " + before.name();
-    try (PdfSheet sheet = new PdfSheet(new PdfSheet.Faces(faces.regular(), faces.bold()), title)) {
+    try (PdfSheet sheet = new PdfSheet(faces, title)) {
       sheet.heading(title, TITLE);
       sheet.text(Figures.capital(plan.school().label()) + ". " + told(start, plan), TEXT);
       sheet.text(

@@ -7,6 +7,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import nullroom.core.Trouble;
 import nullroom.io.SafeFile;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -25,25 +26,18 @@ final class PdfSheet implements AutoCloseable {
   private static final double TICK = 9;
   private static final double THIN = 0.6;
 
-  /**
-   * Typefaces, as files of them.
-   *
-   * @param regular for text
-   * @param bold for headings
-   */
-  @SuppressWarnings("ArrayRecordComponent") // never compared
-  record Faces(byte[] regular, byte[] bold) {}
-
   private final PDDocument document = new PDDocument();
   private final PDFont regular;
   private final PDFont bold;
+  private final UnaryOperator<String> words;
   private PDPageContentStream out;
   private double y;
 
-  PdfSheet(Faces faces, String title) throws IOException {
+  PdfSheet(HangingList.Faces faces, String title) throws IOException {
     regular = PDType0Font.load(document, new ByteArrayInputStream(faces.regular()));
     bold = PDType0Font.load(document, new ByteArrayInputStream(faces.bold()));
-    document.getDocumentInformation().setTitle(title);
+    words = faces.words();
+    document.getDocumentInformation().setTitle(words.apply(title));
     out = page();
   }
 
@@ -68,7 +62,7 @@ final class PdfSheet implements AutoCloseable {
   void heading(String text, double size) {
     need(4 * size);
     y -= size * 0.8;
-    line(bold, size, MARGIN, text);
+    line(bold, size, MARGIN, words.apply(text));
   }
 
   /** A paragraph. */
@@ -94,7 +88,7 @@ final class PdfSheet implements AutoCloseable {
   }
 
   private void wrapped(String text, double size, double indent) {
-    for (String part : lines(text, size, WIDTH - indent)) {
+    for (String part : lines(words.apply(text), size, WIDTH - indent)) {
       need(size * LINE);
       line(regular, size, MARGIN + indent, part);
     }
@@ -210,9 +204,10 @@ final class PdfSheet implements AutoCloseable {
 
     /** Words about a middle. */
     void words(String text, double size, double x, double at) {
-      double wide = width(regular, size, text);
+      String said = words.apply(text);
+      double wide = width(regular, size, said);
       double from = Math.clamp(x - wide / 2, 0, Math.max(0, WIDTH - wide));
-      write(regular, size, MARGIN + from, bottom + at, text);
+      write(regular, size, MARGIN + from, bottom + at, said);
     }
   }
 

@@ -10,6 +10,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.book.AtHand;
@@ -36,7 +37,8 @@ class HangingListTest {
     Path fonts = Path.of("../app/src/main/resources/nullroom/app/fonts");
     return new HangingList.Faces(
         Files.readAllBytes(fonts.resolve("OpenSans_400Regular.ttf")),
-        Files.readAllBytes(fonts.resolve("OpenSans_600SemiBold.ttf")));
+        Files.readAllBytes(fonts.resolve("OpenSans_600SemiBold.ttf")),
+        UnaryOperator.identity());
   }
 
   private static String length(double metres) {

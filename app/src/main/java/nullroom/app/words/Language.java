@@ -1,0 +1,74 @@
+package nullroom.app.words;
+
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Optional;
+
+/** A language of the window, and the one it speaks now. */
+public enum Language {
+  /** As the code has it. */
+  ENGLISH(Locale.ENGLISH, "English"),
+  /** German. */
+  GERMAN(Locale.GERMAN, "Deutsch");
+
+  private static volatile Language spoken = ENGLISH;
+
+  private final Locale locale;
+  private final String label;
+
+  Language(Locale locale, String label) {
+    this.locale = locale;
+    this.label = label;
+  }
+
+  /** Read where it is first needed. */
+  private static final class German {
+    static final Translation TRANSLATION = new Translation(Catalogue.of("de"));
+  }
+
+  /** Its name in itself. */
+  public String label() {
+    return label;
+  }
+
+  /** Its ISO 639 code. */
+  public String code() {
+    return locale.getLanguage();
+  }
+
+  /** The language with a code; empty if the window does not speak it. */
+  public static Optional<Language> of(String code) {
+    return Arrays.stream(values()).filter(l -> l.code().equals(code)).findFirst();
+  }
+
+  /** The language of a country and people; English where the window does not speak theirs. */
+  public static Language of(Locale locale) {
+    return of(locale.getLanguage()).orElse(ENGLISH);
+  }
+
+  /** The language that the window speaks. */
+  public static Language spoken() {
+    return spoken;
+  }
+
+  /** Speaks a language from now on; what is shown already stays as it is. */
+  public static void speak(Language language) {
+    spoken = language;
+  }
+
+  /** A text of the program in the language that is spoken. */
+  public static String say(String english) {
+    return switch (spoken) {
+      case ENGLISH -> english;
+      case GERMAN -> German.TRANSLATION.of(english);
+    };
+  }
+
+  /** How many letters of a text the language that is spoken has no message for. */
+  public static double lettersLeft(String english) {
+    return switch (spoken) {
+      case ENGLISH -> 0;
+      case GERMAN -> German.TRANSLATION.lettersLeft(english);
+    };
+  }
+}

@@ -1,0 +1,50 @@
+package nullroom.app.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Set;
+import java.util.TreeSet;
+import javafx.scene.Node;
+import javafx.scene.control.Labeled;
+import javafx.scene.text.Text;
+import nullroom.app.Fx;
+import nullroom.app.shell.Command;
+import nullroom.app.words.Language;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+
+/** Every page of the demo in German: the same layout, and no word of English. */
+class GermanTest extends EveryPageTest {
+  @Override
+  Language language() {
+    return Language.GERMAN;
+  }
+
+  @Test
+  @DisplayName("no text of the window is left in English")
+  void said() {
+    Set<String> left = new TreeSet<>();
+    for (Command page : demo.pages()) {
+      demo.go(page);
+      Fx.run(() -> {
+        for (Node node : demo.scene().getRoot().lookupAll("*")) {
+          if (node instanceof Labeled labeled && labeled.getText() != null) {
+            look(labeled.getText(), left);
+          } else if (node instanceof Text text) {
+            look(text.getText(), left);
+          }
+          if (node.getAccessibleText() != null) {
+            look(node.getAccessibleText(), left);
+          }
+        }
+      });
+    }
+    assertThat(left).isEmpty();
+  }
+
+  private static void look(String text, Set<String> left) {
+    if (Language.lettersLeft(text) > 4) {
+      left.add(Math.round(Language.lettersLeft(text)) + " " + text);
+    }
+  }
+}
