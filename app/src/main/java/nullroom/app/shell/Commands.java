@@ -30,7 +30,8 @@ public final class Commands {
   }
 
   private char letter(Group group, Command command) {
-    String wanted = initials(command.name()) + letters(command.name()) + SPARE;
+    String name = sought(command.name());
+    String wanted = initials(name) + letters(name) + SPARE;
     return (char)
         wanted
             .chars()
@@ -41,14 +42,14 @@ public final class Commands {
 
   private static String initials(String name) {
     StringBuilder first = new StringBuilder();
-    for (String word : name.toLowerCase(Locale.ROOT).split("[^a-z]+")) {
+    for (String word : name.split("[^a-z]+")) {
       first.append(word.isEmpty() ? "" : word.substring(0, 1));
     }
     return first.toString();
   }
 
   private static String letters(String name) {
-    return name.toLowerCase(Locale.ROOT).replaceAll("[^a-z]", "");
+    return name.replaceAll("[^a-z]", "");
   }
 
   /** All of them with their paths, group by group. */
