@@ -2,45 +2,35 @@ package nullroom.app.control;
 
 import java.util.Locale;
 import java.util.function.DoubleConsumer;
-import java.util.function.DoubleFunction;
-import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import nullroom.core.Figures;
 
-/** A named slider with its figure; tells only what the user changes, not what it is shown. */
+/**
+ * A named number that is turned on a slider or typed; tells only what the user changes, not what it
+ * is shown.
+ */
 public final class Dial extends HBox {
   private final Slider slider;
-  private final Label figure = new Label();
-  private DoubleFunction<String> said;
+  private final NumberField figure;
   private double shown = Double.NaN;
 
   /**
-   * A slider.
+   * A slider and a field.
    *
    * @param name for people and screen readers
-   * @param format of the figure
    * @param onChange receives what the user sets
    */
-  public Dial(
-      String name,
-      String unit,
-      double lowest,
-      double highest,
-      String format,
-      DoubleConsumer onChange) {
-    said = number -> Figures.say(format, number) + " " + unit;
+  public Dial(String name, String unit, double lowest, double highest, DoubleConsumer onChange) {
     slider = new Slider(lowest, highest, lowest);
     slider.setId("dial-" + name.toLowerCase(Locale.ROOT).replace(' ', '-'));
     slider.setAccessibleText(name);
     slider.setBlockIncrement((highest - lowest) / 50);
     HBox.setHgrow(slider, Priority.ALWAYS);
-    Label label = new Label(name);
-    label.getStyleClass().add("dial-name");
-    figure.getStyleClass().add("dial-figure");
-    getStyleClass().add("row");
-    getChildren().addAll(label, slider, figure);
+    figure = new NumberField(name, unit, lowest, highest, onChange);
+    figure.setMinWidth(USE_PREF_SIZE);
+    getStyleClass().addAll("row", "dial");
+    getChildren().addAll(figure, slider);
     slider
         .valueProperty()
         .subscribe(now -> {
@@ -56,14 +46,11 @@ public final class Dial extends HBox {
   public void show(double number) {
     shown = Math.clamp(number, slider.getMin(), slider.getMax());
     slider.setValue(shown);
-    figure.setText(said.apply(number));
+    figure.show(number);
   }
 
-  /** Says the figure another way. */
-  public void setSaid(DoubleFunction<String> other) {
-    said = other;
-    if (!Double.isNaN(shown)) {
-      show(shown);
-    }
+  /** Other units in the field; the slider stays in its own. */
+  public void setEntry(NumberField.Entry entry) {
+    figure.setEntry(entry);
   }
 }

@@ -58,6 +58,7 @@ public final class NumberField extends VBox {
     this.highest = highest;
     this.onNumber = onNumber;
     field.setPrefColumnCount(4);
+    field.setMinWidth(USE_PREF_SIZE);
     field.setId("field-" + name.toLowerCase(Locale.ROOT).replace(' ', '-'));
     Label label = new Label(name);
     label.getStyleClass().add("field-name");

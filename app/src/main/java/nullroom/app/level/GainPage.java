@@ -41,7 +41,7 @@ final class GainPage {
     this.model = model;
     table = new FigureTable("gain-plan", context.asked()::set);
     LevelBars bars = new LevelBars(model);
-    Dial gain = new Dial("Gain", "dB", 0, Staging.HIGHEST_GAIN_DB, "%.0f", model::setGain);
+    Dial gain = new Dial("Gain", "dB", 0, Staging.HIGHEST_GAIN_DB, model::setGain);
     Choice<VocalEffort> effort = effort(model);
     Choice<School> school = school(model);
     Choice<Staging.Material> material = material(model);

@@ -14,6 +14,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Dial;
 import nullroom.app.control.FigureTable;
+import nullroom.app.control.NumberField;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
@@ -38,21 +39,16 @@ final class HerePage {
     MicSide side = new MicSide(model, context.units());
     Dial distance =
         new Dial(
-            "Distance",
-            "cm",
-            3,
-            250,
-            "%.0f",
-            cm -> say(context, () -> model.setDistance(cm / 100)));
+            "Distance", "m", 0.03, 2.5, metres -> say(context, () -> model.setDistance(metres)));
     Dial angle =
         new Dial(
             "Off the mouth’s axis",
             "°",
             0,
             180,
-            "%.0f",
             degrees -> say(context, () -> model.setAngle(degrees)));
-    context.units().subscribe(units -> distance.setSaid(cm -> units.near(cm / 100)));
+    angle.setEntry(new NumberField.Entry("°", d -> Figures.say("%.0f", d), NumberField::parse));
+    context.units().subscribe(units -> distance.setEntry(units.nearField()));
     ScrollPane rows = new ScrollPane(table);
     rows.setFitToWidth(true);
     rows.setMinHeight(LEAST_ROWS_HEIGHT);
@@ -65,7 +61,7 @@ final class HerePage {
     Runnable refresh =
         () -> {
           side.redraw();
-          distance.show(model.distanceMetres() * 100);
+          distance.show(model.distanceMetres());
           angle.show(model.angleDegrees());
           fill();
         };

@@ -2,8 +2,8 @@ package nullroom.app.ring;
 
 /** How loud a sweep is played. */
 public enum Loudness {
-  VERY_LOW("very low", -42),
-  LOW("low", -32),
+  VERY_LOW("very soft", -42),
+  LOW("soft", -32),
   MIDDLE("middle", -22),
   LOUD("loud", -12);
 

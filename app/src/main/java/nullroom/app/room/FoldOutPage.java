@@ -3,9 +3,10 @@ package nullroom.app.room;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
+import java.util.function.Supplier;
 import java.util.function.ToDoubleFunction;
-import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
@@ -23,6 +24,7 @@ import nullroom.app.control.WhileShown;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Figures;
 import nullroom.core.acoustics.Material;
+import nullroom.core.room.Finish;
 import nullroom.core.room.Room;
 import nullroom.core.room.RoomItem;
 import nullroom.core.room.Surface;
@@ -108,6 +110,10 @@ final class FoldOutPage {
     number(form, "Width", 0.5, 30, room -> room.size().y(), metres -> model.setSize(1, metres));
     number(form, "Height", 0.5, 10, room -> room.size().z(), metres -> model.setSize(2, metres));
     form.getChildren().add(heading("Materials"));
+    HBox walls =
+        material("all walls", "material-walls", "all walls", model::walls, model::setWalls);
+    ((Choice<?>) walls.getChildren().getLast()).setNothing("they differ");
+    form.getChildren().add(walls);
     VBox materials = new VBox(4);
     refreshers.add(() -> {
       if (materials.getChildren().size() != model.room().surfaces().size()) {
@@ -154,21 +160,35 @@ final class FoldOutPage {
     form.getChildren().add(field);
   }
 
-  private Node material(Surface surface) {
+  private HBox material(Surface surface) {
+    return material(
+        surface.label(),
+        "material-" + surface.id(),
+        surface.spoken(),
+        () ->
+            model.room().surfaces().contains(surface)
+                ? Optional.of(model.room().finishOf(surface))
+                : Optional.empty(),
+        chosen -> model.setMaterial(surface, chosen));
+  }
+
+  private HBox material(
+      String label,
+      String id,
+      String spoken,
+      Supplier<Optional<Finish>> now,
+      Consumer<Finish> onChoice) {
     Choice<Material> box =
         MaterialChoice.of(
-            "material-" + surface.id(),
-            "material of " + surface.spoken(),
+            id,
+            "material of " + spoken,
             model.materials(),
             MaterialsModel::forSurfaces,
-            () ->
-                model.room().surfaces().contains(surface)
-                    ? Optional.of(model.room().finishOf(surface))
-                    : Optional.empty(),
-            chosen -> model.setMaterial(surface, chosen));
+            now,
+            onChoice);
     box.setMaxWidth(Double.MAX_VALUE);
     box.setPrefWidth(MATERIAL_WIDTH);
-    Label name = new Label(Figures.capital(surface.label()));
+    Label name = new Label(Figures.capital(label));
     name.getStyleClass().add("field-name");
     HBox row = new HBox(name, box);
     row.getStyleClass().add("row");

@@ -39,7 +39,7 @@ final class MaterialChoice {
       if (!offered.equals(box.getItems())) {
         box.offer(offered);
       }
-      now.get().ifPresent(finish -> box.show(materials.of(finish).orElse(null)));
+      box.show(now.get().flatMap(materials::of).orElse(null));
     });
     return box;
   }

@@ -81,6 +81,16 @@ public enum Opening {
     throw new Trouble.BadField(label, "finds no free place on " + surface.spoken());
   }
 
+  /** The room with the lowest corner of a piece so far along its surface and so far up. */
+  static Room placed(Room room, int index, double along, double up) {
+    Patch was = room.patches().get(index);
+    Patch there = was.movedBy(along - was.lowest().x(), up - was.lowest().y());
+    check(room, there);
+    List<Patch> all = new ArrayList<>(room.patches());
+    all.set(index, there);
+    return room.withPatches(all);
+  }
+
   /** The room with a piece on a surface as wide and high as told. */
   static Room resized(Room room, int index, double width, double height) {
     Patch was = room.patches().get(index);

@@ -210,6 +210,31 @@ public final class RoomModel {
             "Change the material of " + surface.spoken(), now -> now.withFinish(surface, finish));
   }
 
+  /** Makes all walls of another material, in one step. */
+  public void setWalls(Finish finish) {
+    context
+        .session()
+        .describe(
+            "Change the material of all walls",
+            now -> {
+              Room made = now;
+              for (Surface wall : walls(now)) {
+                made = made.withFinish(wall, finish);
+              }
+              return made;
+            });
+  }
+
+  /** What all walls are made of; empty where they differ. */
+  public Optional<Finish> walls() {
+    List<Finish> all = walls(room()).stream().map(room()::finishOf).distinct().toList();
+    return all.size() == 1 ? Optional.of(all.getFirst()) : Optional.empty();
+  }
+
+  private static List<Surface> walls(Room room) {
+    return room.surfaces().stream().filter(Surface::isWall).toList();
+  }
+
   /**
    * Changes length, width or greatest height of the room, keeping its kind of ceiling; the talker
    * and the microphone keep their share of the way.

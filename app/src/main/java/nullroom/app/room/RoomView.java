@@ -48,6 +48,7 @@ public final class RoomView {
   private static Node wasItThere(BookSession session) {
     Label question = new Label();
     question.setWrapText(true);
+    question.setMinHeight(Region.USE_PREF_SIZE);
     HBox.setHgrow(question, Priority.ALWAYS);
     Button there = new Button("Yes, it was so");
     there.setId("was-there");

@@ -141,6 +141,20 @@ public final class SetUpModel {
             b -> b.with(item.moved(b.room(), new Point(at.x(), at.y(), metres))));
   }
 
+  /**
+   * Puts one so far from the floor's first corner, at its height; what rides on it follows.
+   *
+   * @throws Trouble.BadField where it does not fit there
+   */
+  public void place(RoomItem item, double x, double y) {
+    Point at = member(item).it().at();
+    context
+        .session()
+        .edit(
+            "Move the " + item.name(room()),
+            b -> b.with(item.moved(b.room(), new Point(x, y, at.z()))));
+  }
+
   /** Whether it is the last of its kind, without which nothing can be judged. */
   public boolean needed(RoomItem item) {
     return item.without(room()).equals(room());

@@ -28,6 +28,7 @@ import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.room.Camera;
 import nullroom.core.room.Movement;
 import nullroom.core.room.PictureShape;
+import nullroom.core.room.Point;
 import nullroom.core.room.Posture;
 import nullroom.core.room.Ride;
 import nullroom.core.room.RoomItem;
@@ -40,6 +41,7 @@ final class SetUpPage {
   private static final double ROWS_HEIGHT = 190;
   private static final double JUDGED_WIDTH = 104;
   private static final double HIGHEST = 10;
+  private static final double FURTHEST = 100;
   private static final double NAME_WIDTH = 100;
   private static final double CHOICE_WIDTH = 156;
   private static final double POSTURE_WIDTH = 96;
@@ -120,8 +122,12 @@ final class SetUpPage {
               case CAMERA -> List.of(rides(item), shape(item), lens(item));
               default -> List.of(rides(item));
             });
-    double height = model.member(item).it().at().z();
-    row.getChildren().add(length("high", height, HIGHEST, z -> model.height(item, z)));
+    Point at = model.member(item).it().at();
+    row.getChildren()
+        .addAll(
+            length("along", at.x(), -FURTHEST, FURTHEST, x -> model.place(item, x, at.y())),
+            length("across", at.y(), -FURTHEST, FURTHEST, y -> model.place(item, at.x(), y)),
+            length("high", at.z(), 0, HIGHEST, z -> model.height(item, z)));
     Button out = new Button("Take out");
     out.getStyleClass().add("plain");
     out.setAccessibleText("take " + model.member(item).name() + " out");
@@ -131,8 +137,9 @@ final class SetUpPage {
     return row;
   }
 
-  private NumberField length(String name, double metres, double most, DoubleConsumer change) {
-    NumberField field = new NumberField(name, "m", 0, most, change);
+  private NumberField length(
+      String name, double metres, double least, double most, DoubleConsumer change) {
+    NumberField field = new NumberField(name, "m", least, most, change);
     field.setEntry(context.units().get().field());
     field.show(metres);
     return field;
@@ -267,6 +274,7 @@ final class SetUpPage {
         length(
             "leans",
             talker.movement().leanMetres(),
+            0,
             MOST_LEAN,
             m -> model.movement(item, new Movement(m, moves(item).turnDegrees())));
     NumberField turn =

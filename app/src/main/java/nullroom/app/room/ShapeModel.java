@@ -278,6 +278,18 @@ public final class ShapeModel {
             now -> Opening.resized(now, index, width, height));
   }
 
+  /**
+   * Puts the lowest corner of a piece so far from the first corner of its surface and so far up.
+   *
+   * @throws Trouble.BadField where it does not lie on its surface so
+   */
+  public void place(int index, double along, double up) {
+    context
+        .session()
+        .describe(
+            "Move the " + pieces().get(index).name(), now -> Opening.placed(now, index, along, up));
+  }
+
   /** Takes a piece off. */
   public void remove(int index) {
     List<Patch> fewer = new ArrayList<>(pieces());

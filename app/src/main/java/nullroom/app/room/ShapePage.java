@@ -2,7 +2,6 @@ package nullroom.app.room;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.stream.IntStream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -14,13 +13,11 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
-import nullroom.app.control.FigureTable;
 import nullroom.app.control.OutlinePlot;
 import nullroom.app.control.WhileShown;
 import nullroom.app.shell.StationContext;
 import nullroom.core.Trouble;
 import nullroom.core.room.Outline;
-import nullroom.core.room.Patch;
 import nullroom.core.room.Point;
 import nullroom.core.room.Surface;
 
@@ -45,12 +42,13 @@ final class ShapePage {
           ShapeModel.Roof::label,
           chosen -> {});
   private final Label unit = new Label();
-  private final FigureTable pieces = new FigureTable("surface-pieces");
+  private final PieceRows pieces;
   private final HBox node;
 
   ShapePage(ShapeModel model, StationContext context) {
     this.model = model;
     this.context = context;
+    pieces = new PieceRows(model, context);
     corners.setId("corners");
     corners.setPrefRowCount(7);
     corners.setAccessibleText("the floor's outline, one corner or wall to a line, two numbers");
@@ -232,44 +230,6 @@ final class ShapePage {
     corners.setText(model.typed(typed));
     roof.show(model.roof());
     heights();
-    List<Patch> all = model.pieces();
-    pieces.show(
-        all.isEmpty() ? List.of() : List.of("on surfaces", "where", "wide", "high", "", ""),
-        IntStream.range(0, all.size()).mapToObj(i -> row(i, all.get(i))).toList());
-  }
-
-  private List<Object> row(int index, Patch p) {
-    Button off = plain("Off", "take off the " + p.name(), () -> model.remove(index));
-    Object turn =
-        p.otherwise().isPresent()
-            ? plain(
-                "Make it " + p.otherwise().get().then(),
-                "make the " + p.name() + " " + p.otherwise().get().then(),
-                () -> model.turnOver(index))
-            : "";
-    double[] size = {p.width(), p.height()};
-    return List.of(
-        p.label(), p.surface().label(), size(index, size, 0), size(index, size, 1), turn, off);
-  }
-
-  private TextField size(int index, double[] size, int axis) {
-    TextField field =
-        field(
-            "piece-" + index + "-" + axis,
-            axis == 0 ? "width of the piece" : "height of the piece");
-    field.setText(context.units().get().entry(size[axis]));
-    field.setOnAction(e ->
-        said(() ->
-            model.resize(
-                index, axis == 0 ? number(field) : size[0], axis == 1 ? number(field) : size[1])));
-    return field;
-  }
-
-  private Button plain(String words, String name, Runnable action) {
-    Button button = new Button(words);
-    button.getStyleClass().add("plain");
-    button.setAccessibleText(name);
-    button.setOnAction(e -> said(action));
-    return button;
+    pieces.refresh();
   }
 }

@@ -101,7 +101,7 @@ final class StatusBar {
     }
     String live = context.live().runningProperty().get() ? "stop listening" : "listen";
     if (focus instanceof ComboBoxBase<?>) {
-      return "space: open the list";
+      return "space: open the list, in which letters find";
     }
     return focus instanceof ButtonBase button && !context.live().runningProperty().get()
         ? "space: " + name(button)

@@ -76,6 +76,16 @@ public enum Units {
     return new NumberField.Entry(unit(), this::entry, this::parse);
   }
 
+  /** How short lengths stand in a field: centimetres, or feet and tenths of an inch. */
+  public NumberField.Entry nearField() {
+    return this == FEET
+        ? field()
+        : new NumberField.Entry(
+            "cm",
+            metres -> Figures.say("%.1f", 100 * metres).replaceFirst("[.,]0$", ""),
+            typed -> typed.strip().matches("[0-9.,]+") ? parse(typed) / 100 : parse(typed));
+  }
+
   /** A length as it stands in a field: metres, or feet and tenths of an inch. */
   public String entry(double metres) {
     if (this == METRES) {

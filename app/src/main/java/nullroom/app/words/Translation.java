@@ -41,7 +41,7 @@ final class Translation {
   /** Units, standards and signs that are the same everywhere. */
   private static final Pattern SAME =
       Pattern.compile(
-          "(?:dB(?:A|C|SPL|FS|TP|u|V)?|k?Hz|[cm]?m|ms|s|min|kg|SPL|LUFS?|NC|NR|[A-Z]|A|kbit|bit|Mbit|"
+          "(?:dB(?:A|C|SPL|FS|TP|u|V)?|k?Hz|[cm]?m|ms|s|min|kg|SPL|LUFS?|NC|NR|[A-Z]|A|kbit|bit|Mbit|k|h|TD|"
               + "MB|GB|Pa|mV|x|y|ISO|IEC|AES|EBU|ITU|ANSI|WAV|CSV|JSON|SVG|PNG|PDF|MP|AAC)");
 
   /**

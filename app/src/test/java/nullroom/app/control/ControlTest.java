@@ -8,8 +8,10 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import javafx.event.ActionEvent;
 import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -229,7 +231,7 @@ class ControlTest {
   @Test
   void aDialTellsTheUserFromTheProgram() {
     List<Double> turned = new ArrayList<>();
-    Dial dial = Fx.on(() -> new Dial("Gain", "dB", 0, 75, "%.0f", turned::add));
+    Dial dial = Fx.on(() -> new Dial("Gain", "dB", 0, 75, turned::add));
     Fx.show(dial, 400, 60);
     Fx.run(() -> dial.show(30));
     assertThat(turned).isEmpty();
@@ -237,6 +239,16 @@ class ControlTest {
     assertThat(Fx.on(slider::getValue)).isEqualTo(30);
     Fx.run(() -> slider.setValue(42));
     assertThat(turned).containsExactly(42.0);
+    TextField typed = (TextField) Fx.on(() -> dial.lookup("#field-gain"));
+    Fx.run(() -> {
+      typed.setText("17,5");
+      typed.fireEvent(new ActionEvent());
+      typed.setText("-1");
+      typed.fireEvent(new ActionEvent());
+    });
+    assertThat(turned).containsExactly(42.0, 17.5);
+    assertThat(Fx.on(() -> ((Label) dial.lookup(".field-trouble")).getText()))
+        .isEqualTo("must lie between 0 and 75.");
   }
 
   private static Survey night() {

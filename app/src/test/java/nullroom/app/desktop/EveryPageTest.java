@@ -16,6 +16,9 @@ import javafx.scene.layout.Pane;
 import javafx.scene.text.Text;
 import nullroom.app.Fx;
 import nullroom.app.shell.Command;
+import nullroom.core.room.Finish;
+import nullroom.core.room.Surface;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -24,6 +27,17 @@ import org.junit.jupiter.params.provider.CsvSource;
 class EveryPageTest extends OnEveryPage {
   /** Lines of text may share this much of their height: above and below the letters is air. */
   private static final double LINE_SHARE = 0.5;
+
+  /** So that the room station asks what it asks then. */
+  @BeforeAll
+  void describe() {
+    Fx.run(() ->
+        demo.composition
+            .session()
+            .describe(
+                "Change the material of wall 1",
+                room -> room.withFinish(Surface.wall(1), Finish.of("brick_unglazed"))));
+  }
 
   @ParameterizedTest(name = "{0} x {1} at {2} %, lamp off: {3}")
   @CsvSource({

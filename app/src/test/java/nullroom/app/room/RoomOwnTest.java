@@ -18,6 +18,7 @@ import nullroom.core.room.Point;
 import nullroom.core.room.RoomItem;
 import nullroom.core.room.Surface;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 
 /** The user's own materials, things and walls, and what tracing does to the ladder. */
@@ -110,11 +111,29 @@ class RoomOwnTest extends DeskTest {
     assertThat(shape.pieces().getFirst().otherwise()).isPresent();
     assertThatThrownBy(() -> shape.resize(0, 9, 0.6)).hasMessageContaining("does not fit");
     assertThatThrownBy(() -> shape.resize(0, 0, 0.6)).hasMessageContaining("no area");
+    Fx.run(() -> shape.place(0, 0.4, 0.7));
+    assertThat(shape.pieces().getFirst().lowest()).isEqualTo(new Point(0.4, 0.7, 0));
+    assertThat(shape.pieces().getFirst().width()).isCloseTo(1.2, within(1e-9));
+    assertThatThrownBy(() -> shape.place(0, 0.4, 9)).hasMessageContaining("does not fit");
+    assertThat(shape.pieces().getFirst().lowest().y()).isEqualTo(0.7);
     Fx.run(() -> model.furniture().add(Piece.WARDROBE));
     Fx.run(() -> model.furniture().turnOver(0));
     assertThat(model.furniture().all().getFirst().label()).isEqualTo("wardrobe, open");
     Fx.run(() -> model.furniture().change(0, 3, 1.2));
     assertThat(model.furniture().all().getFirst().label()).isEqualTo("wardrobe, open");
+  }
+
+  @Test
+  @DisplayName("all walls are made of one material in one step, and told when they differ")
+  void allWalls() {
+    Fx.run(() -> model.setMaterial(Surface.wall(2), Finish.of("glass_double_30")));
+    assertThat(model.walls()).isEmpty();
+    Finish brick = Finish.of("brick_unglazed");
+    Fx.run(() -> model.setWalls(brick));
+    assertThat(model.walls()).contains(brick);
+    assertThat(model.room().finishOf(Surface.FLOOR)).isNotEqualTo(brick);
+    Fx.run(() -> desk.session().undo());
+    assertThat(model.walls()).isEmpty();
   }
 
   @Test

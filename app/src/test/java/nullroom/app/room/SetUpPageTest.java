@@ -122,6 +122,19 @@ class SetUpPageTest extends DeskTest {
   }
 
   @Test
+  @DisplayName("what stands in the room is placed by numbers, at its height, and not outside")
+  void placed() {
+    Point before = setUp().talker().orElseThrow().at();
+    Fx.run(() -> room.setUp().place(RoomItem.TALKER, before.x() + 0.1, before.y() - 0.2));
+    assertThat(setUp().talker().orElseThrow().at())
+        .isEqualTo(new Point(before.x() + 0.1, before.y() - 0.2, before.z()));
+    SetUp now = setUp();
+    assertThatThrownBy(() -> room.setUp().place(RoomItem.TALKER, 99, 1))
+        .isInstanceOf(Trouble.class);
+    assertThat(setUp()).isEqualTo(now);
+  }
+
+  @Test
   @DisplayName("two cannot ride on each other: refused, and nothing changes")
   void circle() {
     press("one-more-microphone");
