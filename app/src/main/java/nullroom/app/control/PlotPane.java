@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.beans.value.ObservableValue;
+import javafx.css.PseudoClass;
 import javafx.event.EventHandler;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
@@ -37,6 +39,9 @@ public abstract class PlotPane extends Pane {
 
   private static final double LEAST_HEIGHT = 150;
 
+  private static final PseudoClass ASSUMED = PseudoClass.getPseudoClass("assumed");
+
+  private boolean assumed;
   private double drawnWidth = -1;
   private double drawnHeight = -1;
 
@@ -58,6 +63,15 @@ public abstract class PlotPane extends Pane {
   /** Adds the shapes for a size, all by this class' methods. */
   protected abstract void draw(double width, double height);
 
+  /** While that is so, its room has the look of what is assumed, and that is said in it. */
+  public final void setAssumed(ObservableValue<Boolean> told) {
+    told.subscribe(now -> {
+      assumed = now;
+      pseudoClassStateChanged(ASSUMED, now);
+      redraw();
+    });
+  }
+
   /** Asks for a new drawing in the next frame. */
   public final void redraw() {
     drawnWidth = -1;
@@ -73,6 +87,9 @@ public abstract class PlotPane extends Pane {
       next = 0;
       if (drawnWidth > 20 && drawnHeight > 20) {
         draw(drawnWidth, drawnHeight);
+        if (assumed) {
+          text("not yet described", 2, drawnHeight - 8, TextAlignment.LEFT, "axis-label");
+        }
       }
       trim();
       unhinted.forEach(PlotPane::unhint);

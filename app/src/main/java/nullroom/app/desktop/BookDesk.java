@@ -17,9 +17,7 @@ import nullroom.app.shell.Station;
 import nullroom.app.words.Language;
 import nullroom.core.Figures;
 import nullroom.core.Trouble;
-import nullroom.core.book.Goal;
 import nullroom.core.book.RoomBook;
-import nullroom.core.room.FirstRoom;
 import nullroom.io.book.BookFolder;
 import org.jspecify.annotations.Nullable;
 
@@ -60,9 +58,7 @@ final class BookDesk implements BookActions {
     figures();
     if (window != null && !window.work().runningProperty().get()) {
       BookFolder folder = window.session().folder();
-      load(
-          () -> Opening.of(folder, Desktop.newBook(FirstRoom.room())),
-          own -> own.showPreferences());
+      load(() -> Opening.of(folder, Desktop.assumedBook()), own -> own.showPreferences());
     }
   }
 
@@ -127,20 +123,12 @@ final class BookDesk implements BookActions {
       case Start.Way.Restore(Path folder) ->
           load(() -> Opening.restored(new BookFolder(folder)), o -> {});
       case Start.Way.MoveHere(Path folder) -> load(() -> moved(new BookFolder(folder)), o -> {});
-      case Start.Way.NewRoom(
-              String name,
-              Goal goal,
-              double length,
-              double width,
-              double height) -> {
-        RoomBook book =
-            Desktop.newBook(FirstRoom.room().stretched(length / 4, width / 3, height / 2.4))
-                .named(name)
-                .with(goal);
+      case Start.Way.NewRoom room -> {
+        RoomBook book = Desktop.begun(room);
         load(() -> fresh(book), o -> {});
       }
       case Start.Way.Recording(Path file) ->
-          load(() -> fresh(Desktop.newBook(FirstRoom.room())), own -> own.open(Station.ROOM, file));
+          load(() -> fresh(Desktop.assumedBook()), own -> own.open(Station.ROOM, file));
     }
   }
 
@@ -165,7 +153,7 @@ final class BookDesk implements BookActions {
   public void open(Path folder) {
     BookFolder book = new BookFolder(folder);
     load(
-        () -> Opening.of(book, Desktop.newBook(FirstRoom.room())),
+        () -> Opening.of(book, Desktop.assumedBook()),
         o -> {},
         Optional.of(folder).filter(f -> book.hasReadablePrevious()));
   }

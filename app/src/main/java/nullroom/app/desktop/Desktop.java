@@ -17,6 +17,7 @@ import nullroom.core.book.Goal;
 import nullroom.core.book.Hearing;
 import nullroom.core.book.RoomBook;
 import nullroom.core.room.FirstRoom;
+import nullroom.core.room.PlacedMicrophone;
 import nullroom.core.room.Room;
 import nullroom.io.book.BookFolder;
 import nullroom.io.device.AudioDevice;
@@ -61,7 +62,13 @@ public final class Desktop {
   }
 
   private static RoomBook any() {
-    return newBook(FirstRoom.room());
+    return assumedBook();
+  }
+
+  /** A book about a room that nobody described: it is taken to be an ordinary one. */
+  static RoomBook assumedBook() {
+    RoomBook book = newBook(FirstRoom.room());
+    return book.with(book.here().described(false));
   }
 
   /** Opens a fresh copy of the demo, or runs it in text and pictures where there is no display. */
@@ -86,6 +93,23 @@ public final class Desktop {
   /** A book about a room in which nothing was measured yet. */
   public static RoomBook newBook(Room room) {
     return new RoomBook(room.name(), Goal.SPOKEN_ON_CAMERA, room);
+  }
+
+  /** A book of what somebody said at the start; what was left open is taken to be usual. */
+  static RoomBook begun(Start.Way.NewRoom said) {
+    double[] factors = new double[3];
+    for (int axis = 0; axis < factors.length; axis++) {
+      double usual = FirstRoom.METRES.get(axis);
+      factors[axis] = said.metres().get(axis).orElse(usual) / usual;
+    }
+    Room room = FirstRoom.room().stretched(factors[0], factors[1], factors[2]);
+    PlacedMicrophone microphone = room.requireMicrophone();
+    Room with =
+        said.device()
+            .map(type -> room.withMicrophone(microphone.with(type.on(microphone.capture()))))
+            .orElse(room);
+    RoomBook book = newBook(with).named(said.name()).with(said.goal());
+    return book.with(book.here().described(said.metres().stream().allMatch(Optional::isPresent)));
   }
 
   /** The simulated device in a book's room exactly as it is described. */

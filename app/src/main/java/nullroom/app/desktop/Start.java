@@ -21,7 +21,9 @@ import nullroom.app.control.FilePick;
 import nullroom.app.control.NumberField;
 import nullroom.app.shell.Units;
 import nullroom.core.Trouble;
+import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.book.Goal;
+import nullroom.core.room.FirstRoom;
 
 /** Where to begin: go on with a book, begin with a room or a recording, or look at the demo. */
 final class Start {
@@ -39,9 +41,19 @@ final class Start {
     /** A book from the old place, to be kept with the others from now on. */
     record MoveHere(Path folder) implements Way {}
 
-    /** A box of this size, metres. */
-    record NewRoom(String name, Goal goal, double length, double width, double height)
-        implements Way {}
+    /**
+     * A box.
+     *
+     * @param device what is recorded with; empty where that is not known yet
+     * @param metres length, width and height; empty for what nobody said
+     */
+    record NewRoom(
+        String name, Goal goal, Optional<MicrophoneType> device, List<Optional<Double>> metres)
+        implements Way {
+      public NewRoom {
+        metres = List.copyOf(metres);
+      }
+    }
 
     /** A recording of a room. */
     record Recording(Path file) implements Way {}
@@ -80,7 +92,9 @@ final class Start {
   private final ScrollPane scroll = new ScrollPane(box);
   private final Consumer<Way> onChoice;
   private final Units units;
-  private final double[] size = {4, 3, 2.4};
+  private final List<Optional<Double>> size =
+      new ArrayList<>(List.of(Optional.empty(), Optional.empty(), Optional.empty()));
+  private Optional<MicrophoneType> device = Optional.empty();
   private String name = "My room";
   private Goal goal = Goal.SPOKEN_ON_CAMERA;
 
@@ -153,17 +167,25 @@ final class Start {
   }
 
   private VBox room() {
-    VBox way = way("In a room of my own", "Three lengths from a tape measure are enough to begin.");
-    way.getChildren().add(named());
+    VBox way =
+        way(
+            "In a room of my own",
+            "Three questions are enough to begin: what you record with, where, and how you speak or sing. What you do not know yet stays open.");
+    way.getChildren().addAll(named(), row("With", device()));
     List<NumberField> fields = new ArrayList<>();
     String[] names = {"Length", "Width", "Height"};
     for (int i = 0; i < names.length; i++) {
       int axis = i;
       NumberField field =
           new NumberField(
-              names[i], units.unit(), 0.5, axis == 2 ? 10 : 30, metres -> size[axis] = metres);
+              names[i],
+              units.unit(),
+              0.5,
+              axis == 2 ? 10 : 30,
+              metres -> size.set(axis, Optional.of(metres)));
       field.setEntry(units.field());
-      field.show(size[i]);
+      field.setOnNothing(() -> size.set(axis, Optional.empty()));
+      field.setUsual(Optional.of(FirstRoom.METRES.get(axis)));
       fields.add(field);
       way.getChildren().add(field);
     }
@@ -186,7 +208,7 @@ final class Start {
     begin.setOnAction(e -> {
       if (fields.stream().allMatch(NumberField::isGood)) {
         try {
-          onChoice.accept(new Way.NewRoom(name, goal, size[0], size[1], size[2]));
+          onChoice.accept(new Way.NewRoom(name, goal, device, size));
         } catch (Trouble t) {
           trouble.setText(t.line());
         }
@@ -202,6 +224,20 @@ final class Start {
         });
     way.getChildren().addAll(begin, trouble);
     return way;
+  }
+
+  private Choice<Optional<MicrophoneType>> device() {
+    List<Optional<MicrophoneType>> all = new ArrayList<>(List.of(Optional.empty()));
+    MicrophoneType.ALL.forEach(t -> all.add(Optional.of(t)));
+    Choice<Optional<MicrophoneType>> choice =
+        new Choice<>(
+            "start-device",
+            "what you record with",
+            all,
+            t -> t.map(MicrophoneType::label).orElse("I do not know yet"),
+            t -> device = t);
+    choice.show(device);
+    return choice;
   }
 
   private HBox named() {

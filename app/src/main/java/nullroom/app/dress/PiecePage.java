@@ -23,12 +23,15 @@ final class PiecePage {
   private final Node node;
   private final Node controls;
   private final DressModel model;
+  private final StationContext context;
   private final FoldOut foldOut = new FoldOut();
   private final TimeBars times = new TimeBars();
 
   PiecePage(DressModel model, StationContext context) {
     this.model = model;
+    this.context = context;
     times.plot().setAsks(context.asked()::set);
+    foldOut.setAssumed(context.session().assumedProperty());
     foldOut.setOnSelect(model.surfaceProperty()::set);
     VBox pictures = new VBox(foldOut, times.plot());
     pictures.getStyleClass().add("pictures");
@@ -79,16 +82,13 @@ final class PiecePage {
   private void refresh() {
     foldOut.show(model.room(), model.proposal());
     foldOut.select(model.surfaceProperty().get());
+    Origin.Kind kind = context.session().book().here().byDescription();
     List<BandPlot.Series> series = new ArrayList<>();
-    series.add(
-        new BandPlot.Series(
-            "now", Origin.Kind.PREDICTED, model.secondsNow(), "before-bar", model::whyNow));
+    series.add(new BandPlot.Series("now", kind, model.secondsNow(), "before-bar", model::whyNow));
     model
         .secondsThen()
         .ifPresent(then ->
-            series.add(
-                new BandPlot.Series(
-                    "with it", Origin.Kind.PREDICTED, then, "now-bar", model::whyThen)));
+            series.add(new BandPlot.Series("with it", kind, then, "now-bar", model::whyThen)));
     times.show(series, model.goal());
   }
 

@@ -46,6 +46,7 @@ final class PlanPicture {
   PlanPicture(PlanModel model, StationContext context) {
     this.model = model;
     this.context = context;
+    foldOut.setAssumed(context.session().assumedProperty());
     foldOut.setItemHandler(
         (item, to) -> context.work().attempt(() -> model.drag(item, to), () -> {}));
     tint =

@@ -22,7 +22,7 @@ public final class MicView {
   private static PageParts parts(MicPage page, MicModel model, StationContext context) {
     return switch (page) {
       case ZONE -> {
-        ZonePage zone = new ZonePage(model.zone(), model.rank(), context);
+        ZonePage zone = new ZonePage(model, context);
         yield new PageParts(zone.node(), zone.controls());
       }
       case BEST -> {

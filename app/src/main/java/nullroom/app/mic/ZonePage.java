@@ -8,6 +8,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Choice;
+import nullroom.app.control.NumberField;
 import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
@@ -20,6 +21,7 @@ import nullroom.core.plan.mic.MicPlanner;
 final class ZonePage {
   private static final double SIDE_WIDTH = 190;
 
+  private final MicModel mic;
   private final ZoneModel model;
   private final ZonePlot plot;
   private final Label told = new Wrapped("", "soft");
@@ -28,11 +30,13 @@ final class ZonePage {
   private final RankModel rank;
   private final StationContext context;
   private final HBox node;
+  private final NumberField distance;
   private final Row controls;
 
-  ZonePage(ZoneModel model, RankModel rank, StationContext context) {
-    this.model = model;
-    this.rank = rank;
+  ZonePage(MicModel mic, StationContext context) {
+    this.mic = mic;
+    this.model = mic.zone();
+    this.rank = mic.rank();
     this.context = context;
     plot = new ZonePlot(model, context.units());
     told.setId("zone-told");
@@ -45,7 +49,9 @@ final class ZonePage {
     put.setOnAction(e -> rank.inUse().ifPresent(rank::put));
     plot.setOnMouseMoved(e -> tell(model.told(plot.spot(e.getX(), e.getY()))));
     plot.setOnMouseExited(e -> tell(""));
-    controls = controls(model);
+    distance = new NumberField("Distance", "m", 0.03, 2.5, mic::setDistance);
+    context.units().subscribe(units -> distance.setEntry(units.nearField()));
+    controls = row();
     WhileShown.follow(
         node,
         this::refresh,
@@ -59,7 +65,7 @@ final class ZonePage {
     refresh();
   }
 
-  private static Row controls(ZoneModel model) {
+  private Row row() {
     Choice<MicMap.Plane> plane =
         new Choice<>(
             "zone-plane",
@@ -80,7 +86,13 @@ final class ZonePage {
     lips.setId("zone-lips");
     lips.setOnAction(e -> model.aimAtLips());
     return new Row(
-        new Label("Seen"), plane, new Label("Lines of"), shown, new Label("over its target"), lips);
+        new Label("Seen"),
+        plane,
+        new Label("Lines of"),
+        shown,
+        new Label("over its target"),
+        distance,
+        lips);
   }
 
   private void tell(String words) {
@@ -92,6 +104,7 @@ final class ZonePage {
     model.refresh();
     rank.refresh();
     plot.redraw();
+    distance.show(mic.distanceMetres());
     tell("");
     best.setText(rank.inUse().map(this::best).orElse(""));
     put.setVisible(rank.inUse().isPresent());

@@ -17,7 +17,6 @@ import nullroom.app.shell.StationContext;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.plan.FigureReasons;
 import nullroom.core.plan.Quantity;
-import nullroom.core.predict.Origin;
 
 /** Decay per octave, times against the goal, single arrivals. */
 final class DecayPage {
@@ -50,8 +49,8 @@ final class DecayPage {
                           FigureReasons.mean(
                               session.book(), Quantity.MEAN_T20, Octave.nominalHz(b))),
                   new BandPlot.Series(
-                      "predicted",
-                      Origin.Kind.PREDICTED,
+                      session.book().here().byDescription().label(),
+                      session.book().here().byDescription(),
                       model.predictedSeconds(),
                       "before-bar",
                       b -> Optional.of(FigureReasons.predicted(session.book(), b)))),

@@ -197,7 +197,10 @@ public final class RingModel {
             ? ""
             : estimate()
                 .map(RingWords::estimated)
-                .orElse(" That is predicted from the room’s description; clap to know.");
+                .orElse(
+                    book().here().described()
+                        ? " That is predicted from the room’s description; clap to know."
+                        : " That is of an assumed room: nobody described yours. Clap to know.");
     TimeVerdict verdict = TimeVerdict.of(goal(), t, t * uncertainShare());
     String sentence =
         switch (verdict.word()) {

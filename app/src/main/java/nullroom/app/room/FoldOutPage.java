@@ -44,6 +44,8 @@ final class FoldOutPage {
   FoldOutPage(RoomModel model, StationContext context) {
     this.model = model;
     this.context = context;
+    foldOut.setAssumed(context.session().assumedProperty());
+    plot.setAssumed(context.session().assumedProperty());
     foldOut.setItemHandler(model.itemHandler());
     plot.setItemHandler(model.itemHandler());
     context.units().subscribe(units -> foldOut.setLengths(units::length));

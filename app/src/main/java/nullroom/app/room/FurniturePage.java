@@ -51,6 +51,7 @@ final class FurniturePage {
   FurniturePage(RoomModel room, StationContext context) {
     model = room.furniture();
     materials = room.materials();
+    foldOut.setAssumed(context.session().assumedProperty());
     foldOut.setItemHandler(room.itemHandler());
     this.context = context;
     Row add = new Row(pieces().toArray(new Node[0]));

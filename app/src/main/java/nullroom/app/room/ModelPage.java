@@ -102,13 +102,17 @@ final class ModelPage {
     series.add(
         new BandPlot.Series(
             "statistics",
-            Origin.Kind.PREDICTED,
+            context.session().book().here().byDescription(),
             model.predictedSeconds(),
             "before-bar",
             b -> Optional.of(FigureReasons.predicted(context.session().book(), b))));
     series.add(
         new BandPlot.Series(
-            "traced", Origin.Kind.PREDICTED, model.tracedSeconds(), "noise-bar", model::whyTraced));
+            "traced",
+            context.session().book().here().byDescription(),
+            model.tracedSeconds(),
+            "noise-bar",
+            model::whyTraced));
     times.show(series, context.session().book().goal());
   }
 

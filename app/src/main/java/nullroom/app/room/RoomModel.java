@@ -14,6 +14,7 @@ import nullroom.app.control.Tint;
 import nullroom.app.shell.Newest;
 import nullroom.app.shell.StationContext;
 import nullroom.app.shell.StationText;
+import nullroom.app.shell.Units;
 import nullroom.core.Figures;
 import nullroom.core.book.DecayMeasurement;
 import nullroom.core.book.RoomBook;
@@ -63,7 +64,7 @@ public final class RoomModel {
             context.session(),
             this::sayAnswer,
             this::sayMeaning,
-            () -> Figures.say("%.0f m³", room().volume()),
+            this::sayFigure,
             () -> BookReasons.predicted(context.session().book()));
   }
 
@@ -155,6 +156,12 @@ public final class RoomModel {
     return context.session().book().room();
   }
 
+  private String sayFigure() {
+    return context.session().book().here().described()
+        ? Figures.say("%.0f m³", room().volume())
+        : "not described";
+  }
+
   private String sayAnswer() {
     Statistics s = Statistics.of(room());
     OptionalDouble measured =
@@ -165,6 +172,9 @@ public final class RoomModel {
             .average()
             .map(PositionAverage::tMidSeconds)
             .orElse(OptionalDouble.empty());
+    if (!context.session().book().here().described()) {
+      return sayAssumed(measured);
+    }
     if (measured.isEmpty()) {
       return Figures.say(
           "%.1f m³ that would ring for %.2f s at mid frequencies, by its description.",
@@ -178,6 +188,23 @@ public final class RoomModel {
         measured.getAsDouble(),
         simulated ? "as the simulated device heard them" : "as measured",
         s.midSeconds());
+  }
+
+  private String sayAssumed(OptionalDouble measured) {
+    Point size = room().size();
+    Units units = context.units().get();
+    String box =
+        units.length(size.x()) + " by " + units.length(size.y()) + " by " + units.length(size.z());
+    return measured.isPresent()
+        ? Figures.say(
+            "It rings for %.2f s at mid frequencies. How large it is nobody said yet: %s are assumed.",
+            measured.getAsDouble(), box)
+        : "Nobody said yet how large this room is: " + box + " are assumed.";
+  }
+
+  /** What is assumed of the room's size is so. */
+  public void setDescribed() {
+    context.session().edit("Say that the room is so large", b -> b.with(b.here().described(true)));
   }
 
   private String sayMeaning() {

@@ -18,6 +18,7 @@ import nullroom.app.control.Choice;
 import nullroom.app.control.PictureFile;
 import nullroom.app.control.PlotPane;
 import nullroom.app.control.Tint;
+import nullroom.app.control.Wrapped;
 import nullroom.app.shell.BookSession;
 import nullroom.app.shell.PageParts;
 import nullroom.app.shell.Pages;
@@ -38,7 +39,10 @@ public final class RoomView {
         StationFrame.of(
             Station.ROOM,
             model.say(),
-            new VBox(wasItThere(context.session()), pages.picture()),
+            new VBox(
+                notDescribed(model, context.session()),
+                wasItThere(context.session()),
+                pages.picture()),
             pages.controls(),
             context);
     VBox.setVgrow(pages.picture(), Priority.ALWAYS);
@@ -73,6 +77,27 @@ public final class RoomView {
                           + String.join(", ", d.names()).toLowerCase(Locale.ROOT)
                           + ". Was it so when you measured? Then the measurement stands, and only the model moves.")
                   .orElse(""));
+        });
+    return row;
+  }
+
+  /** That nobody described the room, for as long as nobody did. */
+  private static Node notDescribed(RoomModel model, BookSession session) {
+    Label said =
+        new Wrapped(
+            "Type the room's length, width and height in the form, or its outline under Shape.");
+    HBox.setHgrow(said, Priority.ALWAYS);
+    Button right = new Button("It is so large");
+    right.setId("is-described");
+    right.setMinWidth(Region.USE_PREF_SIZE);
+    right.setOnAction(e -> model.setDescribed());
+    HBox row = new HBox(said, right);
+    row.getStyleClass().addAll("row", "asked");
+    session
+        .assumedProperty()
+        .subscribe(assumed -> {
+          row.setVisible(assumed);
+          row.setManaged(assumed);
         });
     return row;
   }

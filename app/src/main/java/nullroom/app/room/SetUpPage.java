@@ -61,6 +61,7 @@ final class SetUpPage {
   SetUpPage(RoomModel room, StationContext context) {
     model = room.setUp();
     this.context = context;
+    foldOut.setAssumed(context.session().assumedProperty());
     foldOut.setItemHandler(room.itemHandler());
     foldOut.setPrefHeight(PICTURE_HEIGHT);
     foldOut.setMinHeight(LEAST_PICTURE_HEIGHT);

@@ -38,6 +38,7 @@ final class SpotsPage {
     model = room.spots();
     this.context = context;
     table = new FigureTable("spots", context.asked()::set);
+    foldOut.setAssumed(context.session().assumedProperty());
     foldOut.setItemHandler(room.itemHandler());
     foldOut.setOnFloor(this::hear);
     TextField name = new TextField();

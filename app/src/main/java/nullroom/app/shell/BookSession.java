@@ -15,6 +15,7 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.value.ObservableValue;
 import nullroom.core.Figures;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.book.Decays;
@@ -99,6 +100,11 @@ public final class BookSession {
   /** The current state. */
   public ReadOnlyObjectProperty<RoomBook> bookProperty() {
     return book.getReadOnlyProperty();
+  }
+
+  /** Whether nobody said yet how large the room is. */
+  public ObservableValue<Boolean> assumedProperty() {
+    return book.map(b -> !b.here().described());
   }
 
   /**

@@ -1,6 +1,7 @@
 package nullroom.app.shell;
 
 import java.util.concurrent.Executor;
+import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
@@ -16,7 +17,7 @@ import nullroom.core.predict.Margins;
 final class LadderColumn {
   private LadderColumn() {}
 
-  static Node of(StationContext context, Executor executor) {
+  static Node of(StationContext context, Consumer<Station> go, Executor executor) {
     LadderView ladder = new LadderView();
     Node next = new NextMove(context.session(), new Newest(executor, context.work()::warn)).node();
     WhyCard card = new WhyCard(next);
@@ -47,7 +48,9 @@ final class LadderColumn {
     refined.textProperty().bind(context.session().refinedProperty().map(Language::say));
     refined.getStyleClass().addAll("soft", "key");
     PairChoice pair = new PairChoice(context.session(), new Newest(executor, context.work()::warn));
-    VBox box = new VBox(title, pair.node(), ladder, key, refined, pair.below(), next, card.node());
+    Node first = new FirstSteps(context.session(), go).node();
+    VBox box =
+        new VBox(title, pair.node(), ladder, key, refined, pair.below(), first, next, card.node());
     VBox.setVgrow(ladder, Priority.ALWAYS);
     box.getStyleClass().add("right");
     return new Fitted(box);

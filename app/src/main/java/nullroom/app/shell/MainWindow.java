@@ -66,7 +66,7 @@ public final class MainWindow {
     rail = new Rail(context, stations, this::showCommands);
     root.getStyleClass().addAll("root-pane", "paper");
     this.stations = stations;
-    ladder = LadderColumn.of(context, executor);
+    ladder = LadderColumn.of(context, rail.stationProperty()::set, executor);
     desk.setLeft(rail.node());
     List<Command> all = new ArrayList<>(WindowCommands.stations(stations, rail.stationProperty()));
     all.addAll(more);

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -14,10 +15,13 @@ import javafx.scene.input.KeyEvent;
 import nullroom.app.Fx;
 import nullroom.app.TestBooks;
 import nullroom.app.shell.Units;
+import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.book.Goal;
 import nullroom.core.book.Hearing;
 import nullroom.core.book.RoomBook;
+import nullroom.core.predict.Origin;
 import nullroom.core.room.FirstRoom;
+import nullroom.core.room.Point;
 import nullroom.core.room.Room;
 import nullroom.io.book.BookFolder;
 import org.junit.jupiter.api.BeforeAll;
@@ -60,7 +64,38 @@ class StartTest {
     type(scene, "width", "3.1");
     press(scene, "begin");
     assertThat(chosen)
-        .containsExactly(new Start.Way.NewRoom("My room", Goal.SPOKEN_ON_CAMERA, 5.2, 3.1, 2.4));
+        .containsExactly(
+            new Start.Way.NewRoom(
+                "My room",
+                Goal.SPOKEN_ON_CAMERA,
+                Optional.empty(),
+                List.of(Optional.of(5.2), Optional.of(3.1), Optional.empty())));
+  }
+
+  @Test
+  @DisplayName("what was said is in the book; what was left open is taken for granted, and told so")
+  void begun() {
+    Optional<MicrophoneType> phone = MicrophoneType.find("phone_builtin");
+    List<Optional<Double>> lengths = List.of(Optional.of(5.2), Optional.of(3.1), Optional.of(2.6));
+    RoomBook all = Desktop.begun(new Start.Way.NewRoom("Attic", Goal.SUNG_DRY, phone, lengths));
+    assertThat(all.here().described()).isTrue();
+    assertThat(all.room().size().distanceTo(new Point(5.2, 3.1, 2.6))).isLessThan(1e-9);
+    assertThat(MicrophoneType.in(all.room().requireMicrophone().capture(), MicrophoneType.ALL))
+        .isEqualTo(phone);
+    RoomBook some =
+        Desktop.begun(
+            new Start.Way.NewRoom(
+                "Attic",
+                Goal.SUNG_DRY,
+                Optional.empty(),
+                List.of(Optional.of(5.2), Optional.empty(), Optional.of(2.6))));
+    assertThat(some.here().described()).isFalse();
+    assertThat(some.room().size().distanceTo(new Point(5.2, 3, 2.6))).isLessThan(1e-9);
+    assertThat(Hearing.quick(some).heard().basis().decay().kind()).isEqualTo(Origin.Kind.ASSUMED);
+    RoomBook measuredOut = some.with(some.room().stretched(1, 1.1, 1));
+    assertThat(measuredOut.here().described()).isTrue();
+    assertThat(Hearing.quick(measuredOut).heard().basis().decay().kind())
+        .isEqualTo(Origin.Kind.PREDICTED);
   }
 
   @Test
@@ -91,7 +126,11 @@ class StartTest {
     Fx.run(() -> scene.lookup("#look").fireEvent(enter));
     assertThat(chosen)
         .containsExactly(
-            new Start.Way.NewRoom("My room", Goal.SPOKEN_ON_CAMERA, 4, 3, 2.4),
+            new Start.Way.NewRoom(
+                "My room",
+                Goal.SPOKEN_ON_CAMERA,
+                Optional.empty(),
+                List.of(Optional.empty(), Optional.empty(), Optional.empty())),
             new Start.Way.Demo(false));
   }
 

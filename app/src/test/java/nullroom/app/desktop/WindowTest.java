@@ -73,7 +73,7 @@ class WindowTest {
         onFx(() ->
             window.session().book().decay().orElseThrow().report().tMidSeconds().orElseThrow());
     assertThat(mid).isEqualTo(made.decay().orElseThrow().report().tMidSeconds().orElseThrow());
-    assertThat(onFx(() -> ((Label) scene.lookup("#answer")).getText()))
+    assertThat(Fx.await(() -> (Label) scene.lookup("#answer"), l -> l != null).getText())
         .contains(String.format("%.2f s", mid));
 
     onFx(() -> {

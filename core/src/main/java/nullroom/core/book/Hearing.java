@@ -61,6 +61,17 @@ public final class Hearing {
   /** And decays by a fifth and more (common practice). */
   private static final double ALTERED_SHARE = 0.2;
 
+  /**
+   * Where nobody described the room, its times may be 0.3 to 2 s, furnished or bare (common
+   * practice): evenly in their logarithm, ln(2 / 0.3) / sqrt(12).
+   */
+  private static final double ANY_ROOM_SHARE = 0.55;
+
+  /** And the microphone 0.1 to 2 m away (common practice): 20 lg(2 / 0.1) / sqrt(12). */
+  private static final double ANY_ROOM_DB = 7.5;
+
+  private static final String ANY_ROOM = "for an ordinary room: nobody described this one";
+
   /** A voice over the noise of one recording, from minute to minute (common practice). */
   private static final double SAME_RECORDING_DB = 1.5;
 
@@ -248,6 +259,8 @@ public final class Hearing {
       Room changed, Basis described, boolean loudestHeard, Optional<Refinement> traced) {
     Optional<DecayMeasurement> decay = book.decay();
     Optional<NoiseMeasurement> noise = book.noise().filter(n -> n.roomDbSpl().isPresent());
+    boolean isDescribed =
+        book.here().described() || !changed.enclosure().equals(book.room().enclosure());
     boolean same = traced.filter(r -> Refinement.alike(r.room(), changed)).isPresent();
     Basis.Term chain = chain(described.chain());
     return new Basis(
@@ -255,11 +268,17 @@ public final class Hearing {
         noise.filter(n -> tied(n, changed)).map(Hearing::ratio),
         noise.flatMap(n -> n.scale().map(s -> n.byVoice() ? byVoice(s) : scale(s))),
         noise.map(Hearing::noise).orElse(described.noise()),
-        decay.map(d -> origin(d.simulated(), d.taken(), d.altered())).orElse(described.decay()),
-        decay.map(d -> decayShare(d, changed)).orElse(described.decayShare()),
-        same && traced.isPresent()
-            ? Basis.tracedReply(traced.get().standardErrorDb())
-            : described.reply(),
+        decay
+            .map(d -> origin(d.simulated(), d.taken(), d.altered()))
+            .orElse(isDescribed ? described.decay() : Origin.assumed(ANY_ROOM)),
+        decay
+            .map(d -> decayShare(d, changed))
+            .orElse(isDescribed ? described.decayShare() : Bands.all(ANY_ROOM_SHARE)),
+        !isDescribed
+            ? new Basis.Term(Origin.assumed(ANY_ROOM), ANY_ROOM_DB)
+            : same && traced.isPresent()
+                ? Basis.tracedReply(traced.get().standardErrorDb())
+                : described.reply(),
         loudestHeard ? loudest() : described.peak(),
         chain);
   }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import nullroom.core.predict.Origin;
 import nullroom.core.room.Room;
 
 /**
@@ -17,6 +18,7 @@ import nullroom.core.room.Room;
  * @param spots places to record from
  * @param levels all that is known about the level
  * @param keepClear parts of its surfaces where nothing may hang or lie
+ * @param described whether somebody said how large it is; else it is taken to be an ordinary one
  */
 public record Place(
     Room room,
@@ -24,7 +26,8 @@ public record Place(
     Decays decays,
     List<Spot> spots,
     Levels levels,
-    List<AtHand.KeepClear> keepClear) {
+    List<AtHand.KeepClear> keepClear,
+    boolean described) {
   public Place {
     keepClear = List.copyOf(keepClear);
     spots = List.copyOf(spots);
@@ -32,7 +35,8 @@ public record Place(
 
   /** A room of which nothing was measured yet. */
   public static Place of(Room room) {
-    return new Place(room, Listening.NOTHING, Decays.NOTHING, List.of(), Levels.NOTHING, List.of());
+    return new Place(
+        room, Listening.NOTHING, Decays.NOTHING, List.of(), Levels.NOTHING, List.of(), true);
   }
 
   /**
@@ -44,7 +48,7 @@ public record Place(
         Listening.NOTHING
             .withCalibration(listening.calibration())
             .withChainKnown(listening.chainKnown());
-    return new Place(other, kit, Decays.NOTHING, List.of(), levels.elsewhere(), List.of());
+    return new Place(other, kit, Decays.NOTHING, List.of(), levels.elsewhere(), List.of(), true);
   }
 
   /** Name for people; no other place of the book has it. */
@@ -73,33 +77,44 @@ public record Place(
     return with(room.named(other));
   }
 
-  /** With another room. */
+  /** With another room; who gives it another shape or size describes it. */
   public Place with(Room other) {
-    return new Place(other, listening, decays, spots, levels, keepClear);
+    boolean said = described || !other.enclosure().equals(room.enclosure());
+    return new Place(other, listening, decays, spots, levels, keepClear, said);
+  }
+
+  /** How what follows from the room's description alone is come by. */
+  public Origin.Kind byDescription() {
+    return described ? Origin.Kind.PREDICTED : Origin.Kind.ASSUMED;
+  }
+
+  /** The same, its room described or taken to be an ordinary one. */
+  public Place described(boolean said) {
+    return new Place(room, listening, decays, spots, levels, keepClear, said);
   }
 
   /** With other knowledge of the noise. */
   public Place with(Listening other) {
-    return new Place(room, other, decays, spots, levels, keepClear);
+    return new Place(room, other, decays, spots, levels, keepClear, described);
   }
 
   /** With other knowledge of the decay. */
   public Place with(Decays other) {
-    return new Place(room, listening, other, spots, levels, keepClear);
+    return new Place(room, listening, other, spots, levels, keepClear, described);
   }
 
   /** With other places to record from. */
   public Place withSpots(List<Spot> others) {
-    return new Place(room, listening, decays, others, levels, keepClear);
+    return new Place(room, listening, decays, others, levels, keepClear, described);
   }
 
   /** With other knowledge of the level. */
   public Place with(Levels other) {
-    return new Place(room, listening, decays, spots, other, keepClear);
+    return new Place(room, listening, decays, spots, other, keepClear, described);
   }
 
   /** With other parts of its surfaces kept clear. */
   public Place withKeepClear(List<AtHand.KeepClear> others) {
-    return new Place(room, listening, decays, spots, levels, others);
+    return new Place(room, listening, decays, spots, levels, others, described);
   }
 }

@@ -56,7 +56,11 @@ public final class BookReasons {
   /** The reverberation time that the description of the room predicts. */
   public static Why predicted(RoomBook book) {
     Statistics statistics = Statistics.of(book.room());
-    Origin tables = Origin.assumed("as described, absorption by tables");
+    Origin tables =
+        Origin.assumed(
+            book.here().described()
+                ? "as described, absorption by tables"
+                : "for an ordinary room: nobody described this one");
     return new Why(
         "predicted reverberation",
         Figures.say("%.2f s, the mean of 500 and 1000 Hz", statistics.midSeconds()),

@@ -114,7 +114,9 @@ public record Verdicts(Margin quiet, Margin clear, Margin safe) {
     return new Doubt(
         "how the room answers",
         share * basis.reply().uncertaintyDb(),
-        "let the tracing of the room finish");
+        assumed(basis.reply().origin())
+            ? "say how large the room is, in Room"
+            : "let the tracing of the room finish");
   }
 
   private static List<Doubt> clear(Heard heard) {
@@ -132,7 +134,11 @@ public record Verdicts(Margin quiet, Margin clear, Margin safe) {
         new Doubt(
             "the reverberation time",
             heard.overVoice(byDecay),
-            known(basis.decay()) ? "clap at more places in Ring" : "clap in Ring"),
+            known(basis.decay())
+                ? "clap at more places in Ring"
+                : assumed(basis.decay())
+                    ? "clap in Ring, or say how large the room is, in Room"
+                    : "clap in Ring"),
         reply(basis, 1));
   }
 
@@ -164,6 +170,10 @@ public record Verdicts(Margin quiet, Margin clear, Margin safe) {
                     Basis.AUTOMATIC_DB,
                     "switch off the automatic gain of “" + stage.name() + "”")));
     return doubts;
+  }
+
+  private static boolean assumed(Origin origin) {
+    return origin.kind() == Origin.Kind.ASSUMED;
   }
 
   private static boolean known(Origin origin) {

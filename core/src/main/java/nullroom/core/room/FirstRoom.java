@@ -1,5 +1,6 @@
 package nullroom.core.room;
 
+import java.util.List;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Capture;
 import nullroom.core.acoustics.Directivity;
@@ -11,9 +12,8 @@ import nullroom.core.acoustics.VocalEffort;
  * user's own.
  */
 public final class FirstRoom {
-  private static final double LENGTH_METRES = 4;
-  private static final double WIDTH_METRES = 3;
-  private static final double HEIGHT_METRES = 2.4;
+  /** Its length, width and height, metres. */
+  public static final List<Double> METRES = List.of(4.0, 3.0, 2.4);
 
   private FirstRoom() {}
 
@@ -23,7 +23,7 @@ public final class FirstRoom {
     Point capsule = new Point(1.9, 1.5, 1.3);
     MicrophoneType type = MicrophoneType.ALL.get(2);
     Capture chain = new Capture(type.pattern(), 16, 130, -38, -125, 34, 20, 24);
-    return empty("My room", LENGTH_METRES, WIDTH_METRES, HEIGHT_METRES)
+    return empty("My room", METRES.get(0), METRES.get(1), METRES.get(2))
         .with(
             SetUp.of(
                 new Talker(lips, new Aim(0, 0), VocalEffort.NORMAL, Directivity.VOICE),

@@ -80,7 +80,8 @@ final class BookJson {
         decays(f),
         f.elements("recordingSpots").stream().map(BookJson::spot).toList(),
         LevelsJson.read(f),
-        f.elements("keepClear").stream().map(PiecesJson::keepClear).toList());
+        f.elements("keepClear").stream().map(PiecesJson::keepClear).toList(),
+        f.optional("roomAssumed").filter(Field::flag).isEmpty());
   }
 
   private static Spot spot(Field f) {
@@ -137,6 +138,9 @@ final class BookJson {
 
   private static void write(Place place, ObjectNode out) {
     out.set("room", RoomJson.write(place.room()));
+    if (!place.described()) {
+      out.put("roomAssumed", true);
+    }
     PiecesJson.write(place.keepClear(), out);
     ListeningJson.write(place.listening(), out);
     Decays decays = place.decays();
