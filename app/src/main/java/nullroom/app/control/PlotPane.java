@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.beans.InvalidationListener;
 import javafx.beans.value.ObservableValue;
 import javafx.css.PseudoClass;
 import javafx.event.EventHandler;
@@ -28,6 +29,7 @@ import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 import nullroom.app.words.Language;
+import nullroom.app.words.SpokenScene;
 
 /**
  * A picture drawn anew from its data whenever that or its size changes; shapes carry style classes,
@@ -54,10 +56,13 @@ public abstract class PlotPane extends Pane {
   /** Shapes used again whose hint was not yet told again. */
   private final Set<Node> unhinted = new LinkedHashSet<>();
 
+  private final InvalidationListener saidAnew = times -> redraw();
+
   /** An empty picture. */
   protected PlotPane(String styleClass) {
     getStyleClass().addAll("plot", styleClass);
     setMinSize(LEAST_WIDTH, LEAST_HEIGHT);
+    SpokenScene.listen(saidAnew);
   }
 
   /** Adds the shapes for a size, all by this class' methods. */

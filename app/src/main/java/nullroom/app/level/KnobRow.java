@@ -8,7 +8,7 @@ import nullroom.app.control.NumberField;
 import nullroom.app.control.Row;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
-import nullroom.app.words.Language;
+import nullroom.app.words.SpokenScene;
 import nullroom.core.book.Knob;
 
 /** The dial of the preamp in the user's own marks, and how it is learnt. */
@@ -42,7 +42,7 @@ final class KnobRow {
     Label words = new Wrapped("", "soft");
     words.setId("dial-words");
     words.setPrefWidth(WORDS_WIDTH);
-    words.textProperty().bind(model.nextProperty().map(Language::say));
+    words.textProperty().bind(SpokenScene.said(model.nextProperty()));
     node = new Row(new Label("Your dial:"), marks, at, hear, forget, words);
     node.getStyleClass().add("tight");
   }

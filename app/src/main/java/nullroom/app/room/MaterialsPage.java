@@ -18,8 +18,10 @@ import nullroom.app.control.Choice;
 import nullroom.app.control.NumberField;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
+import nullroom.app.shell.Units;
 import nullroom.core.Figures;
 import nullroom.core.Trouble;
+import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Material;
 import nullroom.core.acoustics.PorousLayer;
 import nullroom.core.plan.FigureReasons;
@@ -119,11 +121,14 @@ final class MaterialsPage {
     TextField area = new TextField("3");
     area.setId("hung-area");
     area.setPrefColumnCount(3);
-    area.setAccessibleText("square metres of the layer hung free");
+    area.setAccessibleText("area of the layer hung free");
+    Label unit = new Label();
+    context.units().subscribe(units -> unit.setText(units.areaUnit()));
     Button hang = new Button("Hang it free in the room");
     hang.setId("hang-free");
-    hang.setOnAction(e -> said(() -> model.hangFree(current(), number(area))));
-    FlowPane row = new FlowPane(6, 6, surface, clad, area, new Label("m²"), hang);
+    hang.setOnAction(e ->
+        said(() -> model.hangFree(current(), context.units().get().squareMetres(number(area)))));
+    FlowPane row = new FlowPane(6, 6, surface, clad, area, unit, hang);
     row.setAlignment(Pos.CENTER_LEFT);
     FlowPane fields = new FlowPane(12, 4, thick, air, flow);
     return new VBox(6, head, fields, row);
@@ -131,7 +136,14 @@ final class MaterialsPage {
 
   /** Figures of the user's own, as a material or as a thing in the room. */
   private VBox own() {
-    Label head = new Wrapped("Your own, 63 Hz to 8 kHz: share taken up, or m² for a thing");
+    Label head = new Wrapped("");
+    context
+        .units()
+        .subscribe(units ->
+            head.setText(
+                "Your own, 63 Hz to 8 kHz: share taken up, or "
+                    + units.areaUnit()
+                    + " for a thing"));
     head.getStyleClass().add("heading");
     TextField name = new TextField();
     name.setId("own-name");
@@ -149,7 +161,11 @@ final class MaterialsPage {
     Button put = new Button("Put in as a thing");
     put.setId("put-own");
     put.setOnAction(e ->
-        said(() -> furniture.addLoose(name.getText(), MaterialsModel.figures(figures.getText()))));
+        said(() -> {
+          Bands typed = MaterialsModel.figures(figures.getText());
+          Units units = context.units().get();
+          furniture.addLoose(name.getText(), Bands.from(b -> units.squareMetres(typed.get(b))));
+        }));
     forget.setId("forget-own");
     forget.managedProperty().bind(forget.visibleProperty());
     forget.setOnAction(e ->

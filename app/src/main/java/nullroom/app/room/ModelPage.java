@@ -17,6 +17,7 @@ import nullroom.app.control.TimeBars;
 import nullroom.app.control.WhileShown;
 import nullroom.app.control.Wrapped;
 import nullroom.app.shell.StationContext;
+import nullroom.app.shell.Units;
 import nullroom.core.Figures;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.book.DecayMeasurement;
@@ -64,7 +65,11 @@ final class ModelPage {
     node.setFitToWidth(true);
     node.getStyleClass().add("pages");
     WhileShown.follow(
-        node, this::refresh, context.session().bookProperty(), model.tracedProperty());
+        node,
+        this::refresh,
+        context.session().bookProperty(),
+        context.units(),
+        model.tracedProperty());
     refresh();
   }
 
@@ -160,10 +165,15 @@ final class ModelPage {
         }
         rows.add(row);
       }
-      List<Object> row = new ArrayList<>(List.of("still missing, m²"));
+      Units units = context.units().get();
+      List<Object> row = new ArrayList<>(List.of("still missing, " + units.areaUnit()));
       for (int b = 0; b < Octave.COUNT; b++) {
         row.add(
-            tuned(Quantity.MISSING, "the room", Figures.say("%.1f", t.missingArea().get(b)), b));
+            tuned(
+                Quantity.MISSING,
+                "the room",
+                Figures.say("%.1f", units.area(t.missingArea().get(b))),
+                b));
       }
       rows.add(row);
     });

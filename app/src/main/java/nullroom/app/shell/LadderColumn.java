@@ -9,7 +9,7 @@ import javafx.scene.layout.VBox;
 import nullroom.app.control.Fitted;
 import nullroom.app.control.LadderView;
 import nullroom.app.control.Wrapped;
-import nullroom.app.words.Language;
+import nullroom.app.words.SpokenScene;
 import nullroom.core.plan.Ladder;
 import nullroom.core.predict.Margins;
 
@@ -45,7 +45,7 @@ final class LadderColumn {
     key.getStyleClass().addAll("soft", "key");
     Label refined = new Wrapped("");
     refined.setId("refined");
-    refined.textProperty().bind(context.session().refinedProperty().map(Language::say));
+    refined.textProperty().bind(SpokenScene.said(context.session().refinedProperty()));
     refined.getStyleClass().addAll("soft", "key");
     PairChoice pair = new PairChoice(context.session(), new Newest(executor, context.work()::warn));
     Node first = new FirstSteps(context.session(), go).node();

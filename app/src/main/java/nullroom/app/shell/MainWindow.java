@@ -20,6 +20,8 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.CopyMenu;
+import nullroom.app.words.Language;
+import nullroom.app.words.SpokenScene;
 import org.jspecify.annotations.Nullable;
 
 /** The window's content: rail, the station of now, ladder and next move, messages, status line. */
@@ -65,6 +67,12 @@ public final class MainWindow {
       Executor executor) {
     rail = new Rail(context, stations, this::showCommands);
     root.getStyleClass().addAll("root-pane", "paper");
+    context
+        .units()
+        .subscribe(units -> {
+          Language.measure(units::inProse);
+          SpokenScene.again();
+        });
     this.stations = stations;
     ladder = LadderColumn.of(context, rail.stationProperty()::set, executor);
     desk.setLeft(rail.node());

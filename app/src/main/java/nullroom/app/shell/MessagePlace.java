@@ -14,7 +14,7 @@ import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.util.Duration;
-import nullroom.app.words.Language;
+import nullroom.app.words.SpokenScene;
 
 /**
  * The one place for messages: what is under way, what was done, what went wrong. It is always as
@@ -84,7 +84,7 @@ final class MessagePlace extends Pane {
     kind.getStyleClass().add("message");
     words.setId("trouble");
     words.getStyleClass().add("message");
-    words.textProperty().bind(work.troubleProperty().map(Language::say));
+    words.textProperty().bind(SpokenScene.said(work.troubleProperty()));
     words.setWrapText(true);
     words.setMinHeight(Region.USE_PREF_SIZE);
     HBox.setHgrow(words, Priority.ALWAYS);
@@ -121,7 +121,7 @@ final class MessagePlace extends Pane {
 
   private HBox progress() {
     Label what = new Label();
-    what.textProperty().bind(work.whatProperty().map(Language::say));
+    what.textProperty().bind(SpokenScene.said(work.whatProperty()));
     what.setMinWidth(Region.USE_PREF_SIZE);
     ProgressBar bar = new ProgressBar();
     bar.progressProperty().bind(work.fractionProperty());

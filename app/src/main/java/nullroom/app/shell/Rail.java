@@ -20,6 +20,7 @@ import javafx.scene.shape.SVGPath;
 import nullroom.app.control.Choice;
 import nullroom.app.control.Fitted;
 import nullroom.app.words.Language;
+import nullroom.app.words.SpokenScene;
 import nullroom.core.book.Goal;
 import nullroom.core.book.Place;
 
@@ -124,7 +125,7 @@ final class Rail {
     Label name = new Label(s.label());
     name.getStyleClass().add("station-name");
     Label number = new Label();
-    number.textProperty().bind(figure.map(Language::say));
+    number.textProperty().bind(SpokenScene.said(figure));
     number.getStyleClass().add("station-figure");
     VBox words = new VBox(name, number);
     wide.add(words);

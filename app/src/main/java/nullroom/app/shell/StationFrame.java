@@ -12,7 +12,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nullroom.app.control.Fitted;
-import nullroom.app.words.Language;
+import nullroom.app.words.SpokenScene;
 
 /**
  * What all stations look like: the question, one sentence, one main picture, what it means, one
@@ -62,7 +62,7 @@ public final class StationFrame {
 
   private static Label wrapped(String styleClass, ObservableValue<String> text) {
     Label label = new Label();
-    label.textProperty().bind(text.when(label.sceneProperty().isNotNull()).map(Language::say));
+    label.textProperty().bind(SpokenScene.said(text.when(label.sceneProperty().isNotNull())));
     label.setWrapText(true);
     label.setMinHeight(Region.USE_PREF_SIZE);
     label.getStyleClass().add(styleClass);

@@ -24,6 +24,19 @@ public enum Units {
       Pattern.compile(
           "(?:(?<feet>[0-9]+(?:\\.[0-9]+)?) *(?:'|ft|feet|foot))? *(?:(?<inches>[0-9]+(?:\\.[0-9]+)?) *(?:\"|''|in|inch|inches))?");
 
+  private static final Pattern NUMBER = Pattern.compile("\\d+(?:[.,]\\d+)?");
+
+  /**
+   * Lengths of a text, several before one unit among them; not levels at 1 m, nor kg/m² or Pa s/m.
+   */
+  private static final Pattern METRIC =
+      Pattern.compile(
+          "(?<![\\d.,/])((?:at |in )?)((?:\\d+(?:[.,]\\d+)?(?: (?:×|x|by|to|and|mal|bis|und) ))*"
+              + "\\d+(?:[.,]\\d+)?) (cm|m²|m³|m|square metres|Quadratmeter)(?![\\p{L}²³/])");
+
+  private static final double SQUARE_FOOT = 0.3048 * 0.3048;
+  private static final double CUBIC_FOOT = SQUARE_FOOT * 0.3048;
+
   private final String label;
 
   Units(String label) {
@@ -69,6 +82,21 @@ public enum Units {
   /** Short name of the unit that fields are in. */
   public String unit() {
     return this == METRES ? "m" : "ft";
+  }
+
+  /** Short name of the unit that areas are in. */
+  public String areaUnit() {
+    return this == METRES ? "m²" : "ft²";
+  }
+
+  /** An area in that unit. */
+  public double area(double squareMetres) {
+    return this == METRES ? squareMetres : squareMetres / SQUARE_FOOT;
+  }
+
+  /** An area in that unit as square metres. */
+  public double squareMetres(double area) {
+    return this == METRES ? area : area * SQUARE_FOOT;
   }
 
   /** How lengths stand in a field. */
@@ -117,6 +145,46 @@ public enum Units {
       return Double.parseDouble(text.substring(0, text.length() - 1));
     }
     return Double.parseDouble(text) * (this == METRES ? 1 : INCHES_PER_FOOT * METRES_PER_INCH);
+  }
+
+  /**
+   * A text whose metric lengths, areas and volumes are said in this unit: "10 cm off the wall" as
+   * "4 in off the wall", "30 m³" as "1077 ft³". The one metre at which levels are stated stays.
+   */
+  public String inProse(String text) {
+    if (this == METRES || !text.contains("m")) {
+      return text;
+    }
+    return METRIC
+        .matcher(text)
+        .replaceAll(found ->
+            Matcher.quoteReplacement(
+                found.group().matches("(?:at|in) 1 m")
+                    ? found.group()
+                    : found.group(1) + measured(found.group(2), found.group(3))));
+  }
+
+  private String measured(String numbers, String unit) {
+    return NUMBER
+            .matcher(numbers)
+            .replaceAll(n -> {
+              double metric = Double.parseDouble(n.group().replace(',', '.'));
+              return Matcher.quoteReplacement(
+                  switch (unit) {
+                    case "cm" -> length(metric / 100);
+                    case "m" -> length(metric);
+                    case "m²", "square metres", "Quadratmeter" ->
+                        Figures.say("%.0f", metric / SQUARE_FOOT);
+                    default -> Figures.say("%.0f", metric / CUBIC_FOOT);
+                  });
+            })
+        + switch (unit) {
+          case "cm", "m" -> "";
+          case "m²" -> " ft²";
+          case "square metres" -> " square feet";
+          case "Quadratmeter" -> " Quadratfuß";
+          default -> " ft³";
+        };
   }
 
   private static double number(@Nullable String text) {

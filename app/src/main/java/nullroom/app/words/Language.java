@@ -3,6 +3,7 @@ package nullroom.app.words;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /** A language of the window, and the one it speaks now. */
 public enum Language {
@@ -12,6 +13,7 @@ public enum Language {
   GERMAN(Locale.GERMAN, "Deutsch");
 
   private static volatile Language spoken = ENGLISH;
+  private static volatile UnaryOperator<String> measured = UnaryOperator.identity();
 
   private final Locale locale;
   private final String label;
@@ -56,12 +58,19 @@ public enum Language {
     spoken = language;
   }
 
-  /** A text of the program in the language that is spoken. */
+  /** Says lengths in texts another way from now on. */
+  public static void measure(UnaryOperator<String> lengths) {
+    measured = lengths;
+  }
+
+  /** A text of the program in the language that is spoken and the lengths that are measured in. */
   public static String say(String english) {
-    return switch (spoken) {
-      case ENGLISH -> english;
-      case GERMAN -> German.TRANSLATION.of(english);
-    };
+    String said =
+        switch (spoken) {
+          case ENGLISH -> english;
+          case GERMAN -> German.TRANSLATION.of(english);
+        };
+    return measured.apply(said);
   }
 
   /** How many letters of a text the language that is spoken has no message for. */

@@ -18,6 +18,7 @@ import nullroom.app.Fx;
 import nullroom.app.help.Glossary;
 import nullroom.app.help.HelpPage;
 import nullroom.app.shell.Command;
+import nullroom.app.shell.Units;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 
@@ -60,6 +61,25 @@ class WordsTest extends OnEveryPage {
       }
     }
     assertThat(missing).isEmpty();
+  }
+
+  @Test
+  @DisplayName("in feet no page says a length, an area or a volume in metres")
+  void feet() {
+    Pattern metric =
+        Pattern.compile("\\d (?:cm|m²|m³|m|square metres)(?![\\p{L}²³/])|^(?:c?m|m²|m³)$");
+    Set<String> left = new TreeSet<>();
+    Fx.run(() -> demo.composition.preferences().unitsProperty().set(Units.FEET));
+    for (Command page : demo.pages()) {
+      demo.go(page);
+      Fx.on(this::texts).stream()
+          .filter(t -> metric.matcher(t.replaceAll("(?:at|in) 1 m\\b", "")).find())
+          .forEach(left::add);
+    }
+    Fx.run(() -> demo.composition.preferences().unitsProperty().set(Units.METRES));
+    assertThat(left).isEmpty();
+    demo.go(demo.pages().getFirst());
+    assertThat(Fx.on(this::texts)).noneMatch(t -> t.contains(" ft"));
   }
 
   @Test

@@ -58,6 +58,25 @@ class UnitsTest {
   }
 
   @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      textBlock =
+          """
+          Duvet 1.35 × 2.0 m, 10 cm off the wall | Duvet 4 ft 5 in × 6 ft 7 in, 4 in off the wall
+          30.5 m³ that would ring | 1077 ft³ that would ring
+          2,5 m² of absorption are missing | 27 ft² of absorption are missing
+          1.2 to 1.8 m are usual | 3 ft 11 in to 5 ft 11 in are usual
+          60 dBA at 1 m ± 3.5; the microphone at 57 cm | 60 dBA at 1 m ± 3.5; the microphone at 1 ft 10 in
+          1.4 kg/m² and 20 Pa s/m, 35 mm, 5 min | 1.4 kg/m² and 20 Pa s/m, 35 mm, 5 min
+          """)
+  @DisplayName(
+      "lengths, areas and volumes of a sentence are said in feet, levels at 1 m as they are")
+  void prose(String metric, String feet) {
+    assertThat(Units.FEET.inProse(metric)).isEqualTo(feet);
+    assertThat(Units.METRES.inProse(metric)).isEqualTo(metric);
+  }
+
+  @ParameterizedTest
   @ValueSource(strings = {"", "tall", "4 ft 1 yard", "'", "1.2.3", "m"})
   void nonsenseIsNoLength(String typed) {
     assertThatThrownBy(() -> Units.FEET.parse(typed)).isInstanceOf(NumberFormatException.class);

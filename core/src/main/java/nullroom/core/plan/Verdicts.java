@@ -95,7 +95,9 @@ public record Verdicts(Margin quiet, Margin clear, Margin safe) {
             "the chain’s own noise",
             (1 - place) * Basis.OWN_NOISE_DB,
             "look up self-noise and hiss in the data sheets"));
-    doubts.add(reply(basis, early));
+    if (basis.ratio().isEmpty() || !assumed(basis.reply().origin())) {
+      doubts.add(reply(basis, early)); // else the voice was heard with what the room sent back
+    }
     return doubts;
   }
 
