@@ -20,6 +20,7 @@ import nullroom.core.predict.Origin;
 import nullroom.core.predict.Statistics;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
+import nullroom.core.room.Surface;
 import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
 import org.junit.jupiter.api.DisplayName;
@@ -114,6 +115,30 @@ class HearingTest {
   }
 
   @Test
+  @DisplayName("a room that nobody described is assumed, and no verdict on Clear stands on it")
+  void assumed() {
+    RoomBook book = bare.with(bare.here().described(false));
+    Heard heard = Hearing.quick(book).heard();
+    assertThat(heard.basis().decay().kind()).isEqualTo(Origin.Kind.ASSUMED);
+    assertThat(heard.basis().reply().origin().kind()).isEqualTo(Origin.Kind.ASSUMED);
+    Margin clear = Verdicts.of(heard, book.goal().targets()).clear();
+    Margin known = Verdicts.of(Hearing.quick(bare).heard(), book.goal().targets()).clear();
+    assertThat(clear.db()).isEqualTo(known.db());
+    assertThat(clear.uncertaintyDb()).isGreaterThan(2 * known.uncertaintyDb());
+    assertThat(clear.sentence()).contains("cannot tell (say how large the room is");
+    RoomBook clapped = book.with(clapped("claps-1.wav", 1));
+    assertThat(Hearing.quick(clapped).heard().basis().decay().kind())
+        .isEqualTo(Origin.Kind.MEASURED);
+    RoomBook said = book.with(room.stretched(1.1, 1, 1));
+    assertThat(said.here().described()).isTrue();
+    assertThat(
+            book.with(room.withFinish(Surface.FLOOR, room.finishOf(Surface.CEILING)))
+                .here()
+                .described())
+        .isFalse();
+  }
+
+  @Test
   @DisplayName("a measured decay takes the prediction's place, and is surer than tables")
   void decayMeasured() {
     RoomBook book = bare.with(clapped("claps-1.wav", 1.5));
@@ -187,8 +212,7 @@ class HearingTest {
     RoomBook book = bare.with(clapped("claps-1.wav", 1.3));
     Room soft =
         room.withFinish(
-            nullroom.core.room.Surface.wall(1),
-            new nullroom.core.room.Finish.Stated(Bands.all(0.8), Bands.all(0.1)));
+            Surface.wall(1), new nullroom.core.room.Finish.Stated(Bands.all(0.8), Bands.all(0.1)));
     Hearing hearing = Hearing.of(book, Optional.empty());
     double share = Statistics.of(soft).seconds().get(4) / Statistics.of(room).seconds().get(4);
     assertThat(hearing.decaySeconds(soft).get(4))

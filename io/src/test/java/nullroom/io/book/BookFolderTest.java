@@ -167,6 +167,17 @@ class BookFolderTest {
   }
 
   @Test
+  @DisplayName("that nobody described a room is kept, of each place by itself")
+  void assumed() throws IOException {
+    BookFolder place = new BookFolder(folder.resolve("a"));
+    RoomBook book = new RoomBook("a", Goal.SUNG_DRY, room()).copied("described");
+    RoomBook assumed = book.with(book.here().named("assumed").described(false));
+    place.save(assumed);
+    assertThat(place.load()).isEqualTo(assumed);
+    assertThat(place.load().places()).extracting(p -> p.described()).containsExactly(true, false);
+  }
+
+  @Test
   @DisplayName("a recording is deleted and brought back, byte for byte")
   void deleted() throws IOException {
     BookFolder place = new BookFolder(folder.resolve("g"));

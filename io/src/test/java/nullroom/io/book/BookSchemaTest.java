@@ -109,6 +109,9 @@ class BookSchemaTest {
     Schema schema = schema(text());
     assertThat(errors(schema, BookJson.write(book))).isEmpty();
     assertThat(errors(schema, BookJson.write(bare))).isEmpty();
+    RoomBook assumed = bare.with(bare.here().described(false));
+    assertThat(errors(schema, BookJson.write(assumed))).isEmpty();
+    assertThat(errors(schema, BookJson.write(bare).put("roomAssumed", "yes"))).isNotEmpty();
     assertThat(errors(schema, BookJson.write(bare).put("goal", "opera"))).isNotEmpty();
     assertThat(errors(schema, BookJson.write(bare).put("schemaVersion", 6))).isNotEmpty();
     assertThat(BookJson.read(BookJson.write(book))).isEqualTo(book);
