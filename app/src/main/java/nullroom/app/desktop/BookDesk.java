@@ -12,6 +12,7 @@ import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.scene.layout.Region;
 import javafx.stage.Stage;
+import nullroom.app.shell.BookSession;
 import nullroom.app.shell.Preferences;
 import nullroom.app.shell.Station;
 import nullroom.app.words.Language;
@@ -58,7 +59,13 @@ final class BookDesk implements BookActions {
     figures();
     if (window != null && !window.work().runningProperty().get()) {
       BookFolder folder = window.session().folder();
-      load(() -> Opening.of(folder, Desktop.assumedBook()), own -> own.showPreferences());
+      BookSession.Steps steps = window.session().steps();
+      load(
+          () -> Opening.of(folder, Desktop.assumedBook()),
+          own -> {
+            own.session().goOnFrom(steps);
+            own.showPreferences();
+          });
     }
   }
 

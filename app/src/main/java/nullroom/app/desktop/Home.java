@@ -128,6 +128,7 @@ record Home(Path folder, Path documents) {
   static Path putAway(Path book) {
     Path away = book.toAbsolutePath().resolveSibling(PUT_AWAY);
     try {
+      new BookFolder(book).lock().close(); // what another window has stays where it is
       Files.createDirectories(away);
       return Files.move(book, fresh(away, String.valueOf(book.getFileName())));
     } catch (IOException e) {

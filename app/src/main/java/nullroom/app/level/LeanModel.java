@@ -34,11 +34,12 @@ public final class LeanModel {
    * A lean test that was made.
    *
    * @param simulated whether an acted voice was heard, which does not move
+   * @param taken when
    * @param report of it
    * @param frames mean squares of tenths of a second
    */
   @SuppressWarnings("ArrayRecordComponent") // never compared
-  public record Heard(boolean simulated, LeanReport report, double[] frames) {}
+  public record Heard(boolean simulated, String taken, LeanReport report, double[] frames) {}
 
   /** The last one. */
   public ReadOnlyObjectProperty<Optional<Heard>> heardProperty() {
@@ -52,7 +53,7 @@ public final class LeanModel {
         AudioDevice.Prompt.VOICE,
         SECONDS,
         "lean",
-        LeanModel::measured,
+        this::measured,
         found -> heard.set(Optional.of(found)));
   }
 
@@ -62,11 +63,11 @@ public final class LeanModel {
         "Listening to " + file.getFileName(),
         file,
         "lean",
-        LeanModel::measured,
+        this::measured,
         found -> heard.set(Optional.of(found)));
   }
 
-  private static Heard measured(StationContext.Kept sound, Progress progress) {
+  private Heard measured(StationContext.Kept sound, Progress progress) {
     LeanReport report =
         LeanTest.measure(sound.samples())
             .orElseThrow(() ->
@@ -74,7 +75,10 @@ public final class LeanModel {
                     sound.name(),
                     "holds too little talk: speak on for five seconds still and fifteen while you move"));
     return new Heard(
-        sound.simulated(), report, sound.samples().meanSquares(TakeChannel.FRAME_SECONDS));
+        sound.simulated(),
+        context.now(),
+        report,
+        sound.samples().meanSquares(TakeChannel.FRAME_SECONDS));
   }
 
   /** The last one against the geometry of now. */

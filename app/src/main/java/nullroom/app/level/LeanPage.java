@@ -19,12 +19,15 @@ import nullroom.core.measure.take.TakeChannel;
 import nullroom.core.measure.voice.LeanReport;
 import nullroom.core.measure.voice.LeanTest;
 import nullroom.core.plan.Leaning;
+import nullroom.core.plan.VoiceReasons;
+import nullroom.core.plan.Why;
+import nullroom.core.predict.Origin;
 
 /** What moving while speaking does to level and tone, beside what the geometry says. */
 final class LeanPage {
   private final LeanModel model;
   private final TakePlot course = new TakePlot();
-  private final FigureTable figures = new FigureTable("lean-figures");
+  private final FigureTable figures;
   private final Label words = new Wrapped("", "answer");
   private final Button describe = new Button("Describe it so");
   private final VBox picture;
@@ -32,6 +35,7 @@ final class LeanPage {
 
   LeanPage(LeanModel model, StationContext context) {
     this.model = model;
+    figures = new FigureTable("lean-figures", context.asked()::set);
     words.setId("lean-words");
     Label how =
         new Wrapped(
@@ -71,7 +75,7 @@ final class LeanPage {
     describe.setDisable(leaning.filter(l -> !l.asPredicted() && l.explained()).isEmpty());
     figures.setVisible(heard.isPresent());
     figures.setManaged(heard.isPresent());
-    leaning.ifPresent(this::showFigures);
+    leaning.ifPresent(l -> heard.ifPresent(h -> showFigures(l, h)));
     heard.ifPresent(h -> {
       course.show(
           h.frames(),
@@ -91,20 +95,24 @@ final class LeanPage {
         worst.seconds(), Figures.say("%+.1f dB, highs %+.1f dB", worst.levelDb(), worst.toneDb()));
   }
 
-  private void showFigures(Leaning l) {
+  private void showFigures(Leaning l, LeanModel.Heard heard) {
+    Origin origin = Origin.heard(heard.simulated(), heard.taken());
     figures.show(
         List.of("", "heard", "by geometry"),
         List.of(
-            List.of("softest", db(l.measured().fallDb()), db(l.predictedFallDb())),
-            List.of("highs at the dullest", db(l.measured().toneFallDb()), db(l.predictedToneDb())),
             List.of(
-                "spread from second to second",
-                Figures.say("%.1f dB", l.measured().spreadDb()),
-                ""),
-            List.of("of it by moving", Figures.say("%.1f dB", l.measured().movedDb()), "")));
+                "softest",
+                figure(VoiceReasons.fall(l, origin)),
+                figure(VoiceReasons.fallByGeometry(l))),
+            List.of(
+                "highs at the dullest",
+                figure(VoiceReasons.toneFall(l, origin)),
+                figure(VoiceReasons.toneByGeometry(l))),
+            List.of("spread from second to second", figure(VoiceReasons.spread(l, origin)), ""),
+            List.of("of it by moving", figure(VoiceReasons.moved(l, origin)), "")));
   }
 
-  private static String db(double fall) {
-    return Figures.say("−%.1f dB", fall);
+  private static FigureTable.Figure figure(Why why) {
+    return new FigureTable.Figure(why.figure(), () -> Optional.of(why));
   }
 }

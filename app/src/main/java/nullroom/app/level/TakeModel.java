@@ -291,12 +291,11 @@ public final class TakeModel {
         continue;
       }
       double start = clips.get(from).startSeconds();
-      String places = i - from == 1 ? "" : " in " + (i - from) + " places";
-      all.add(
-          new Finding(
-              "clipped",
-              new Moment(start, end - start),
-              "clipped" + places + " from " + clock(start)));
+      String said =
+          i - from == 1
+              ? "clipped at " + clock(start)
+              : "clipped " + (i - from) + " times between " + clock(start) + " and " + clock(end);
+      all.add(new Finding("clipped", new Moment(start, end - start), said));
       from = i;
     }
     return all;

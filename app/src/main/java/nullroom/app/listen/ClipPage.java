@@ -28,6 +28,7 @@ import nullroom.core.acoustics.OwnVoice;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.measure.clip.Clip;
 import nullroom.core.measure.voice.VoiceReport;
+import nullroom.core.plan.VoiceReasons.OfClip;
 import nullroom.core.predict.Basis;
 import nullroom.core.predict.Origin;
 
@@ -36,6 +37,7 @@ final class ClipPage {
   private static final double PLOT_HEIGHT = 120;
   private static final double NAME_WIDTH = 120;
   private static final double LEFT_WIDTH = 300;
+  private static final String NOTHING = "–";
 
   /** What to do, to be read from the phone that records. */
   static final List<String> GUIDE =
@@ -49,7 +51,7 @@ final class ClipPage {
   private final ClipModel model;
   private final StationContext context;
   private final TakePlot plot = new TakePlot();
-  private final FigureTable found = new FigureTable("clip-found");
+  private final FigureTable found;
   private final BandPlot voice =
       new BandPlot("voice at 1 m, dB", figure -> Figures.say("%.0f", figure));
   private final VBox words = new VBox(4);
@@ -61,8 +63,10 @@ final class ClipPage {
   ClipPage(ClipModel model, StationContext context) {
     this.model = model;
     this.context = context;
+    found = new FigureTable("clip-found", context.asked()::set);
     plot.setMinHeight(PLOT_HEIGHT);
     plot.setPrefHeight(PLOT_HEIGHT);
+    voice.setAsks(context.asked()::set);
     voice.setAxis(20, 80, 10);
     words.setId("clip-words");
     ScrollPane notes = new ScrollPane(words);
@@ -135,7 +139,7 @@ final class ClipPage {
         clip.parts().stream()
             .map(p -> new TakePlot.Span(p.fromSeconds(), p.toSeconds(), p.kind().label()))
             .toList());
-    found.show(List.of("", "found", "come by"), rows(clip));
+    found.show(List.of("", "found", "come by"), rows(looked.get()));
     model.words().forEach(w -> words.getChildren().add(new Wrapped(w, "note")));
     model.voice().ifPresent(this::showVoice);
   }
@@ -155,15 +159,31 @@ final class ClipPage {
     return clip.quiet().flatMap(q -> q.lzeqDbfs().stream().boxed().findFirst()).orElse(Double.NaN);
   }
 
-  private List<List<?>> rows(Clip clip) {
+  private List<List<?>> rows(ClipModel.Looked looked) {
+    Clip clip = looked.clip();
     String spoken = come(clip.voice().isPresent());
     String rung = clip.estimate().isPresent() ? "estimated" : come(clip.decay().isPresent());
+    OptionalDouble scale = OptionalDouble.of(Basis.VOICE_SCALE_DB);
+    OptionalDouble level =
+        model.voice().map(v -> OptionalDouble.of(v.uncertaintyDb())).orElse(OptionalDouble.empty());
+    OptionalDouble none = OptionalDouble.empty();
     return List.of(
-        List.of("room noise", noise(clip), come(clip.quiet().isPresent())),
-        List.of("ringing", ringing(clip), rung),
-        List.of("voice", voice(), spoken),
-        List.of("loudest peaks", peaks(clip), spoken),
-        List.of("hisses, pops", hisses(clip), spoken));
+        row(OfClip.NOISE, noise(clip), come(clip.quiet().isPresent()), scale, looked),
+        row(OfClip.RINGING, ringing(clip), rung, none, looked),
+        row(OfClip.VOICE, voice(), spoken, level, looked),
+        row(OfClip.PEAKS, peaks(clip), spoken, none, looked),
+        row(OfClip.CONSONANTS, hisses(clip), spoken, none, looked));
+  }
+
+  private static List<Object> row(
+      OfClip what, String figure, String come, OptionalDouble db, ClipModel.Looked looked) {
+    Origin origin = Origin.heard(looked.simulated(), looked.taken());
+    Object shown =
+        figure.equals(NOTHING)
+            ? figure
+            : new FigureTable.Figure(
+                figure, () -> Optional.of(what.why(figure, looked.sound(), origin, db)));
+    return List.of(what.label(), shown, come);
   }
 
   private String come(boolean there) {
@@ -177,7 +197,7 @@ final class ClipPage {
     if (inAir.isPresent()) {
       return Figures.say("%.0f dBA ± %.0f", inAir.getAsDouble(), Basis.VOICE_SCALE_DB);
     }
-    return dbfs.isPresent() ? Figures.say("%.0f dBFS(A)", dbfs.getAsDouble()) : "–";
+    return dbfs.isPresent() ? Figures.say("%.0f dBFS(A)", dbfs.getAsDouble()) : NOTHING;
   }
 
   private static String ringing(Clip clip) {
@@ -187,27 +207,27 @@ final class ClipPage {
     }
     return clip.decay().isPresent()
         ? Figures.say("%d claps, too soft for all", clip.decay().get().takes())
-        : clip.estimate().map(e -> Figures.say("about %.1f s", e.midSeconds())).orElse("–");
+        : clip.estimate().map(e -> Figures.say("about %.1f s", e.midSeconds())).orElse(NOTHING);
   }
 
   private String voice() {
     return model
         .voice()
         .map(v -> Figures.say("%.0f dBA at 1 m ± %.1f", v.levelDbA(), v.uncertaintyDb()))
-        .orElse("–");
+        .orElse(NOTHING);
   }
 
   private static String peaks(Clip clip) {
     return clip.voice()
         .map(VoiceReport::crestDb)
         .map(db -> Figures.say("%.0f dB over it", db))
-        .orElse("–");
+        .orElse(NOTHING);
   }
 
   private static String hisses(Clip clip) {
     return clip.voice()
         .map(v -> Figures.say("%+.0f, %+.0f dB to it", v.sibilantDb(), v.plosiveDb()))
-        .orElse("–");
+        .orElse(NOTHING);
   }
 
   private void showVoice(OwnVoice own) {
@@ -217,7 +237,14 @@ final class ClipPage {
                 own.name(),
                 Origin.Kind.heard(own.simulated()),
                 own.levelsDbSpl().toArray(),
-                "now-bar"),
+                "now-bar",
+                b ->
+                    Optional.of(
+                        OfClip.VOICE.why(
+                            Figures.say("%.0f dB", own.levelsDbSpl().get(b)),
+                            own.sound(),
+                            Origin.heard(own.simulated(), own.taken()),
+                            OptionalDouble.of(own.uncertaintyDb())))),
             new BandPlot.Series(
                 "table, " + Figures.word(own.effort()),
                 Origin.Kind.ASSUMED,

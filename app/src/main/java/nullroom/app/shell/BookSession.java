@@ -37,6 +37,17 @@ import org.jspecify.annotations.Nullable;
 public final class BookSession {
   private record Step(String name, RoomBook before, RoomBook after) {}
 
+  /** What can be taken back and repeated, the newest first. */
+  public static final class Steps {
+    private final List<Step> undo;
+    private final List<Step> redo;
+
+    private Steps(List<Step> undo, List<Step> redo) {
+      this.undo = undo;
+      this.redo = redo;
+    }
+  }
+
   /** Drags of one thing within this time are one step of undo. */
   private static final long MERGE_NANOS = 1_000_000_000L;
 
@@ -308,6 +319,18 @@ public final class BookSession {
     described.set(Optional.empty());
   }
 
+  /** What can be taken back and repeated. */
+  public Steps steps() {
+    return new Steps(List.copyOf(undo), List.copyOf(redo));
+  }
+
+  /** Goes on from the steps of a session on the same book, which it was when that ended. */
+  public void goOnFrom(Steps steps) {
+    undo.addAll(steps.undo);
+    redo.addAll(steps.redo);
+    nameSteps();
+  }
+
   /** Whether the last step was one to another place, which undo would leave again. */
   public boolean undoLeavesPlace() {
     return leaves(undo.peek());
@@ -342,10 +365,14 @@ public final class BookSession {
     }
   }
 
-  private void show(RoomBook now, RoomBook ghost) {
-    lastEdit = redo.isEmpty() ? lastEdit : 0;
+  private void nameSteps() {
     undoName.set(undo.isEmpty() ? "" : undo.getFirst().name());
     redoName.set(redo.isEmpty() ? "" : redo.getFirst().name());
+  }
+
+  private void show(RoomBook now, RoomBook ghost) {
+    lastEdit = redo.isEmpty() ? lastEdit : 0;
+    nameSteps();
     before.set(ghost == book() ? heard.get() : heard(ghost));
     heard.set(heard(now));
     refined.set(words(now, 0));

@@ -6,6 +6,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -17,14 +18,18 @@ import nullroom.app.help.HelpPage;
 public final class HelpSheet {
   private static final double LINE_WIDTH = 720;
 
+  private static final String KEYS = "keys";
+
   private final Sheets sheets;
+  private final Commands commands;
   private final VBox shown = new VBox(10);
   private final FlowPane contents = new FlowPane(6, 4);
   private final VBox content = new VBox(14, contents, shown);
 
   /** Help that lies over the stations. */
-  public HelpSheet(Sheets sheets) {
+  public HelpSheet(Sheets sheets, Commands commands) {
     this.sheets = sheets;
+    this.commands = commands;
     for (HelpPage page : HelpPage.all()) {
       contents.getChildren().add(link("help-" + page.id(), page.title(), () -> show(page)));
     }
@@ -63,6 +68,29 @@ public final class HelpSheet {
       text.setMaxWidth(LINE_WIDTH);
       shown.getChildren().add(text);
     }
+    if (page.id().equals(KEYS)) {
+      shown.getChildren().add(keys());
+    }
+  }
+
+  /**
+   * Every command that has a key of its own, group by group, with what the searcher takes for it.
+   */
+  private GridPane keys() {
+    GridPane keys = new GridPane(18, 6);
+    keys.setId("all-keys");
+    commands
+        .all()
+        .forEach((path, command) -> {
+          if (command.key().isPresent()) {
+            Label key = new Label(command.keyWords());
+            key.getStyleClass().add("row-name");
+            Label typed = new Label(path);
+            typed.getStyleClass().add("command-letter");
+            keys.addRow(keys.getRowCount(), key, new Label(command.name()), typed);
+          }
+        });
+    return keys;
   }
 
   private void words(String typed) {

@@ -85,7 +85,7 @@ public final class MainWindow {
     MessagePlace messages = new MessagePlace(context.work(), rail.stationProperty());
     root.setBottom(new VBox(messages, new StatusBar(context, this::showCommands).node()));
     new Meanings(root, messages::explain).follow();
-    HelpSheet help = new HelpSheet(sheets);
+    HelpSheet help = new HelpSheet(sheets, commands);
     context
         .help()
         .subscribe((before, page) -> {

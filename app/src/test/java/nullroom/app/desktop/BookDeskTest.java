@@ -1,6 +1,7 @@
 package nullroom.app.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.Closeable;
 import java.io.IOException;
@@ -20,6 +21,7 @@ import nullroom.app.Fx;
 import nullroom.app.TestBooks;
 import nullroom.app.shell.Preferences;
 import nullroom.app.shell.Station;
+import nullroom.app.words.Language;
 import nullroom.core.book.Goal;
 import nullroom.core.book.RoomBook;
 import nullroom.core.signal.Samples;
@@ -125,6 +127,10 @@ class BookDeskTest {
     assertThat(place).doesNotExist();
     assertThat(new BookFolder(place.resolveSibling("Put away").resolve("Attic")).exists()).isTrue();
     assertThat(Fx.on(() -> preferences.recent().isEmpty())).isTrue();
+    Composition second = begin();
+    Path open = second.session().folder().path();
+    assertThatThrownBy(() -> Home.putAway(open)).hasMessageContaining("open in another window");
+    assertThat(new BookFolder(open).exists()).isTrue();
   }
 
   @Test
@@ -259,6 +265,27 @@ class BookDeskTest {
         .doesNotContainPattern("\\d\\.\\d");
     assertThat(nullroom.core.Figures.say("%.2f s by ANSI S3.5 and 1.2.3", 0.62))
         .isEqualTo("0,62 s by ANSI S3.5 and 1.2.3");
+  }
+
+  @Test
+  @DisplayName("in another language the same book goes on, with all that can be taken back")
+  void language() {
+    Composition before = begin();
+    Fx.run(() -> before.session().edit("Change the goal", b -> b.with(Goal.SUNG_DRY)));
+    Fx.run(() -> preferences.languageProperty().set(Language.GERMAN));
+    Composition window = other(before);
+    try {
+      Label name = (Label) Fx.await(() -> stage.getScene().lookup(".station-name"), n -> n != null);
+      assertThat(name.getText()).isEqualTo("Lauschen");
+      assertThat(Fx.on(() -> window.session().undoNameProperty().get()))
+          .isEqualTo("Change the goal");
+      assertThat(((Button) find("undo")).getText()).isEqualTo("Rückgängig: Ziel ändern");
+      Fx.run(() -> window.session().undo());
+      assertThat(Fx.on(() -> window.session().book().goal())).isEqualTo(Goal.SPOKEN_ON_CAMERA);
+    } finally {
+      Fx.run(() -> preferences.languageProperty().set(Language.ENGLISH));
+      other(window);
+    }
   }
 
   @Test

@@ -114,6 +114,10 @@ class FiguresAnswerTest {
   @DisplayName("in tables: clicked, the card gives the very figure, with what it is and its source")
   void tables() {
     Set<String> answered = new HashSet<>();
+    Fx.run(() -> window.listen().clip().record());
+    Fx.until(window.work().runningProperty(), false);
+    Fx.run(() -> window.level().lean().record());
+    Fx.until(window.work().runningProperty(), false);
     everyPage(() -> {
       for (FigureTable table : shown(FigureTable.class)) {
         for (Node cell : table.lookupAll(".asking")) {
@@ -133,7 +137,7 @@ class FiguresAnswerTest {
     assertThat(answered)
         .contains(
             "noise-figures", "ring-figures", "ring-average", "mic-types", "gain-plan", "files")
-        .contains("model-modes", "model-changes");
+        .contains("model-modes", "model-changes", "clip-found", "lean-figures");
   }
 
   private static void alike(Matcher shown, String figure) {

@@ -118,6 +118,8 @@ class WordsTest extends OnEveryPage {
     Fx.run(() -> ((Button) demo.scene().lookup("#help-listen")).fire());
     assertThat(Fx.await(() -> (Label) demo.scene().lookup("#help-title"), l -> l != null).getText())
         .isEqualTo("Is it quiet enough?");
+    Fx.run(() -> ((Button) demo.scene().lookup("#help-keys")).fire());
+    assertThat(Fx.on(this::texts)).contains("Ctrl+Z", "Undo", "8u");
     Fx.run(() -> ((Button) demo.scene().lookup("#help-words")).fire());
     TextField field = (TextField) Fx.await(() -> demo.scene().lookup("#find-word"), f -> f != null);
     Fx.run(() -> field.setText("flutter"));
