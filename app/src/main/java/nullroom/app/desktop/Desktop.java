@@ -12,6 +12,7 @@ import javafx.animation.PauseTransition;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import nullroom.app.shell.Preferences;
+import nullroom.app.words.Language;
 import nullroom.core.Trouble;
 import nullroom.core.book.Goal;
 import nullroom.core.book.Hearing;
@@ -119,6 +120,7 @@ public final class Desktop {
 
   /** Opens a book while the toolkit starts; what is wrong with it is said where one begins. */
   private int run(Optional<Supplier<Opening>> book, Optional<BookFolder> offered) {
+    Language.speak(preferences.languageProperty().get());
     CompletableFuture<Void> toolkit = CompletableFuture.runAsync(Toolkit::start);
     String notice = damage;
     Optional<Opening> opening = Optional.empty();

@@ -56,6 +56,9 @@ public enum Language {
   /** Speaks a language from now on; what is shown already stays as it is. */
   public static void speak(Language language) {
     spoken = language;
+    if (language == GERMAN) {
+      Thread.ofVirtual().start(() -> German.TRANSLATION.of("")); // read before it is asked
+    }
   }
 
   /** Says lengths in texts another way from now on. */

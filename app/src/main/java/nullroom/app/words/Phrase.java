@@ -1,7 +1,7 @@
 package nullroom.app.words;
 
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.LinkedList;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -20,8 +20,7 @@ final class Phrase {
   private final String english;
   private final String other;
   private final List<Integer> places;
-  private final Pattern near;
-  private final Pattern far;
+  private final String[] fixed;
 
   Phrase(String english, String other) {
     String e = english.strip();
@@ -37,8 +36,7 @@ final class Phrase {
     this.english = e;
     this.other = o;
     this.places = PLACE.matcher(e).results().map(m -> Integer.parseInt(m.group(1))).toList();
-    this.near = pattern(e, "(.*?)");
-    this.far = pattern(e, "(.*)");
+    this.fixed = PLACE.split(e, -1);
   }
 
   private static boolean shares(String e, String o, int atE, int atO) {
@@ -46,12 +44,6 @@ final class Phrase {
         && o.length() > 1
         && e.charAt(atE) == o.charAt(atO)
         && MARKS.indexOf(e.charAt(atE)) >= 0;
-  }
-
-  private static Pattern pattern(String text, String gap) {
-    String[] fixed = PLACE.split(text, -1);
-    return Pattern.compile(
-        String.join(gap, Arrays.stream(fixed).map(Pattern::quote).toList()), Pattern.DOTALL);
   }
 
   /** The English of it. */
@@ -77,28 +69,57 @@ final class Phrase {
         .toList();
   }
 
+  /** How many letters of every text of this message are its own. */
+  int letters() {
+    return (int) String.join("", fixed).chars().filter(Character::isLetter).count();
+  }
+
   /**
    * What was put into a text of this message, in the order of the text: the shortest first pieces,
    * and the longest where that differs; empty if it is no text of this message.
    */
   List<List<String>> match(String text) {
+    String first = fixed[0];
+    String last = fixed[fixed.length - 1];
+    int end = text.length() - last.length();
+    if (end < first.length() || !text.startsWith(first) || !text.endsWith(last)) {
+      return List.of();
+    }
     List<List<String>> found = new ArrayList<>();
-    put(near, text).ifPresent(found::add);
-    if (!found.isEmpty() && places.size() > 1) {
-      put(far, text).filter(f -> !f.equals(found.getFirst())).ifPresent(found::add);
+    near(text, first.length(), end).ifPresent(found::add);
+    if (!found.isEmpty() && fixed.length > 2) {
+      far(text, first.length(), end).filter(f -> !f.equals(found.getFirst())).ifPresent(found::add);
     }
     return found;
   }
 
-  private static Optional<List<String>> put(Pattern pattern, String text) {
-    Matcher matcher = pattern.matcher(text);
-    if (!matcher.matches()) {
-      return Optional.empty();
-    }
+  private Optional<List<String>> near(String text, int from, int end) {
     List<String> pieces = new ArrayList<>();
-    for (int i = 1; i <= matcher.groupCount(); i++) {
-      pieces.add(matcher.group(i));
+    int at = from;
+    for (int i = 1; i < fixed.length - 1; i++) {
+      int next = text.indexOf(fixed[i], at);
+      if (next < 0 || next + fixed[i].length() > end) {
+        return Optional.empty();
+      }
+      pieces.add(text.substring(at, next));
+      at = next + fixed[i].length();
     }
+    pieces.add(text.substring(at, end));
+    return Optional.of(pieces);
+  }
+
+  private Optional<List<String>> far(String text, int from, int end) {
+    LinkedList<String> pieces = new LinkedList<>();
+    int to = end;
+    for (int i = fixed.length - 2; i > 0; i--) {
+      int next = text.lastIndexOf(fixed[i], to - fixed[i].length());
+      if (next < from) {
+        return Optional.empty();
+      }
+      pieces.addFirst(text.substring(next + fixed[i].length(), to));
+      to = next;
+    }
+    pieces.addFirst(text.substring(from, to));
     return Optional.of(pieces);
   }
 

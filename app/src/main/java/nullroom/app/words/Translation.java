@@ -1,6 +1,7 @@
 package nullroom.app.words;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -24,17 +25,37 @@ final class Translation {
   private static final int MOST_KEPT = 20_000;
 
   /** Texts of more pieces are no single message; only neighbours are tried together. */
-  private static final int MOST_TOGETHER = 12;
+  private static final int MOST_TOGETHER = 8;
+
+  /** A message of such words alone joins two short things: "{0} on {1}". */
+  private static final Set<String> JOINING =
+      Set.of("on", "at", "in", "of", "by", "for", "and", "or", "with", "to", "from", "up", "down");
+
+  private static final int LONGEST_JOINED = 60;
 
   /** Putting in and cutting are the last resort, told in letters left over. */
   private static final double PER_PLACE = 0.3;
 
   private static final double PER_CUT = 0.5;
 
-  /** Where one message may end and another begin. */
-  private static final Pattern CUT =
-      Pattern.compile(
-          "(?<=[.,;:!?…)])\\s+|\\s+(?=\\()|\\s{2,}|\\n| · |(?<=\\()|(?=\\))|(?<=“)|(?=”)|(?<=[●◆▲✓])\\s|\\s(?=[●◆▲])");
+  /** What stands beside each other rather than in one text. */
+  private static final Pattern BLOCKS =
+      Pattern.compile("\\n|\\s{2,}| · |(?<=[●◆▲✓○])\\s|(?<=^\\?)\\s|\\s(?=[●◆▲])");
+
+  /** Where one sentence ends and another begins. */
+  private static final Pattern SENTENCES = Pattern.compile("(?<=[.!?…])\\s+");
+
+  /** Where one message may end and another begin within a sentence. */
+  private static final Pattern CLAUSES =
+      Pattern.compile("(?<=[,;:)])\\s+|\\s+(?=\\()|(?<=\\()|(?=\\))|(?<=“)|(?=”)");
+
+  private static final Pattern NUMBER =
+      Pattern.compile("(?<![\\p{L}\\d.,])\\d+(?:[.,:]\\d+)*(?![\\p{L}])");
+
+  /** Stands for the first number of a text, the next character for the second; of private use. */
+  private static final char MARK = '\uE000';
+
+  private static final int MOST_NUMBERS = 100;
 
   private static final Pattern WORD = Pattern.compile("\\p{L}+");
 
@@ -60,6 +81,9 @@ final class Translation {
     }
   }
 
+  private static final Comparator<Phrase> MOST_OWN_FIRST =
+      Comparator.comparingInt(Phrase::letters).reversed();
+
   private final Map<String, Phrase> exact = new HashMap<>();
   private final Map<String, List<Phrase>> byWord = new HashMap<>();
   private final List<Phrase> wordless = new ArrayList<>();
@@ -84,6 +108,7 @@ final class Translation {
                 () -> wordless.add(p));
       }
     }
+    wordless.sort(MOST_OWN_FIRST);
   }
 
   /** A text in the other language; what is in no message stays as it is. */
@@ -99,11 +124,29 @@ final class Translation {
   private Said whole(String text) {
     Said said = shown.get(text);
     if (said == null) {
-      said = translated(text);
+      said = anew(text);
       keep(shown, text, said);
       shown.putIfAbsent(said.text(), said);
     }
     return said;
+  }
+
+  /** By what the same text was with other numbers in it, if its messages state none themselves. */
+  private Said anew(String text) {
+    List<String> numbers = NUMBER.matcher(text).results().map(m -> m.group()).toList();
+    if (!exact.containsKey(bare(text)) && !numbers.isEmpty() && numbers.size() < MOST_NUMBERS) {
+      int[] at = {0};
+      String shape = NUMBER.matcher(text).replaceAll(m -> String.valueOf((char) (MARK + at[0]++)));
+      Said said = translated(shape);
+      if (said.letters() == 0) {
+        String filled = said.text();
+        for (int i = 0; i < numbers.size(); i++) {
+          filled = filled.replace(String.valueOf((char) (MARK + i)), numbers.get(i));
+        }
+        return said.as(filled);
+      }
+    }
+    return translated(text);
   }
 
   private Said translated(String text) {
@@ -123,13 +166,23 @@ final class Translation {
     in.put(text, said);
   }
 
-  /** One message, or several one behind the other. */
+  /** One message, or several one behind the other: sentences first, then parts of them. */
   private Said parts(String text) {
     Said whole = message(text);
-    if (whole.left() <= PER_PLACE) {
+    if (whole.letters() == 0) {
       return whole;
     }
-    List<int[]> pieces = pieces(text);
+    for (Pattern between : List.of(BLOCKS, SENTENCES)) {
+      List<int[]> pieces = pieces(text, between);
+      if (pieces.size() > 1) {
+        return composed(text, pieces, whole, this::translated);
+      }
+    }
+    return composed(text, pieces(text, CLAUSES), whole, this::message);
+  }
+
+  /** The best way to take neighbouring pieces together, each span of them one message. */
+  private Said composed(String text, List<int[]> pieces, Said whole, UnaryOperation single) {
     int n = pieces.size();
     if (n < 2) {
       return whole;
@@ -137,9 +190,9 @@ final class Translation {
     Said[] best = new Said[n + 1];
     best[0] = new Said("", 0, 0);
     for (int end = 1; end <= n; end++) {
-      for (int from = Math.max(0, end - MOST_TOGETHER); from < end; from++) {
-        String piece = text.substring(pieces.get(from)[0], pieces.get(end - 1)[1]);
-        Said so = from == 0 && end == n ? whole : message(piece);
+      for (int from = end - 1; from >= Math.max(0, end - MOST_TOGETHER); from--) {
+        String span = text.substring(pieces.get(from)[0], pieces.get(end - 1)[1]);
+        Said so = from == 0 && end == n ? whole : from == end - 1 ? single.of(span) : message(span);
         double cuts = best[from].cuts() + so.cuts() + (from == 0 ? 0 : PER_CUT);
         double letters = best[from].letters() + so.letters();
         if (best[end] == null || letters + cuts < best[end].left()) {
@@ -158,9 +211,13 @@ final class Translation {
                 + text.substring(pieces.getLast()[1]));
   }
 
-  private static List<int[]> pieces(String text) {
+  private interface UnaryOperation {
+    Said of(String text);
+  }
+
+  private static List<int[]> pieces(String text, Pattern where) {
     List<int[]> pieces = new ArrayList<>();
-    Matcher cut = CUT.matcher(text);
+    Matcher cut = where.matcher(text);
     int from = 0;
     while (cut.find()) {
       if (cut.start() > from) {
@@ -176,15 +233,9 @@ final class Translation {
 
   /** A text as one message, with its marks before and behind, its first letter large or small. */
   private Said message(String text) {
-    int from = 0;
-    int to = text.length();
-    while (from < to && isAround(text.charAt(from))) {
-      from++;
-    }
-    while (to > from && isAround(text.charAt(to - 1))) {
-      to--;
-    }
-    String core = text.substring(from, to);
+    String core = bare(text);
+    int from = text.indexOf(core);
+    int to = from + core.length();
     if (!WORD.matcher(core).find()) {
       return new Said(text, 0, 0);
     }
@@ -220,6 +271,19 @@ final class Translation {
         text.endsWith(mark) ? text.substring(0, text.length() - mark.length()) : text);
   }
 
+  /** Without the spaces and marks around it. */
+  private static String bare(String text) {
+    int from = 0;
+    int to = text.length();
+    while (from < to && isAround(text.charAt(from))) {
+      from++;
+    }
+    while (to > from && isAround(text.charAt(to - 1))) {
+      to--;
+    }
+    return text.substring(from, to);
+  }
+
   private static boolean isAround(char c) {
     return Character.isWhitespace(c) || ",;:.".indexOf(c) >= 0;
   }
@@ -234,33 +298,53 @@ final class Translation {
       return new Said(same.other(), 0, 0);
     }
     Said best = new Said(text, unexplained(text), 0);
+    boolean isLong = text.length() > LONGEST_JOINED || SENTENCES.matcher(text).find();
     for (Phrase p : candidates(text)) {
+      if (isLong && JOINING.containsAll(p.words())) {
+        continue;
+      }
       for (List<String> pieces : p.match(text)) {
-        double letters = 0;
-        double cuts = PER_PLACE * pieces.size();
-        List<String> said = new ArrayList<>();
-        for (String piece : pieces) {
-          Said inner = translated(piece);
-          said.add(inner.text());
-          letters += inner.letters();
-          cuts += inner.cuts();
+        Said so = with(p, pieces, best.left());
+        if (so.left() < best.left()) {
+          best = so;
         }
-        if (letters + cuts < best.left()) {
-          best = new Said(p.with(said), letters, cuts);
-        }
+      }
+      if (best.letters() == 0) {
+        return best; // those that follow say less of it themselves
       }
     }
     return best;
   }
 
-  private Set<Phrase> candidates(String text) {
+  /**
+   * A message with what is put in said, too; given up where it leaves more than is left at most.
+   */
+  private Said with(Phrase p, List<String> pieces, double most) {
+    double letters = 0;
+    double cuts = PER_PLACE * pieces.size();
+    List<String> said = new ArrayList<>();
+    for (String piece : pieces) {
+      Said inner = translated(piece);
+      said.add(inner.text());
+      letters += inner.letters();
+      cuts += inner.cuts();
+      if (letters + cuts >= most) {
+        return new Said("", letters, cuts);
+      }
+    }
+    return new Said(p.with(said), letters, cuts);
+  }
+
+  private List<Phrase> candidates(String text) {
     Set<Phrase> all = new LinkedHashSet<>();
     Matcher word = WORD.matcher(text);
     while (word.find()) {
       all.addAll(byWord.getOrDefault(word.group(), List.of()));
     }
-    all.addAll(wordless);
-    return all;
+    List<Phrase> sorted = new ArrayList<>(all);
+    sorted.sort(MOST_OWN_FIRST);
+    sorted.addAll(wordless);
+    return sorted;
   }
 
   private static double unexplained(String text) {
