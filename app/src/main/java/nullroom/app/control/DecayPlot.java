@@ -120,8 +120,8 @@ public final class DecayPlot extends PlotPane implements CopyMenu.Tabled {
     double hz = band.centreHz();
     String name =
         hz >= 1000
-            ? Figures.say("%.2f", hz / 1000).replaceFirst("\\.?0+$", "") + " kHz"
-            : Figures.say("%.1f", hz).replaceFirst("\\.0$", "") + " Hz";
+            ? Figures.say("%.2f", hz / 1000).replaceFirst("[.,]?0+$", "") + " kHz"
+            : Figures.say("%.1f", hz).replaceFirst("[.,]0$", "") + " Hz";
     double top = y + HEAD;
     double plot = h - HEAD;
     rectangle(x, top, w, plot, "cell");

@@ -143,7 +143,7 @@ public final class NumberField extends VBox {
   /** To the hundredth, without noughts at its end. */
   private static String print(double number) {
     return Math.abs(number) < WHOLE
-        ? Figures.say("%.2f", number).replaceFirst("\\.?0+$", "")
+        ? Figures.say("%.2f", number).replaceFirst("[.,]?0+$", "")
         : Figures.say("%.0f", number);
   }
 

@@ -9,6 +9,7 @@ import nullroom.app.control.NumberField;
 import nullroom.app.control.Row;
 import nullroom.app.control.WhileShown;
 import nullroom.app.shell.StationContext;
+import nullroom.app.words.Language;
 import nullroom.core.room.Surface;
 
 /** A part of a surface to be kept clear: door swing, window, heater, lamp, detector, exit. */
@@ -21,7 +22,7 @@ final class KeepClearForm {
 
   KeepClearForm(HandModel model, StationContext context) {
     this.context = context;
-    TextField why = new TextField("door swings here");
+    TextField why = new TextField(Language.say("door swings here"));
     why.setId("clear-why");
     why.setAccessibleText("why it is kept clear: door, window, heater, lamp, detector, exit");
     Choice<Surface> surface =

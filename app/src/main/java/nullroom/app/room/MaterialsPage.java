@@ -6,6 +6,7 @@ import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
@@ -27,6 +28,7 @@ import nullroom.core.acoustics.PorousLayer;
 import nullroom.core.plan.FigureReasons;
 import nullroom.core.predict.Origin;
 import nullroom.core.room.Surface;
+import org.jspecify.annotations.Nullable;
 
 /** Materials searched and held side by side, and porous layers computed. */
 final class MaterialsPage {
@@ -63,6 +65,7 @@ final class MaterialsPage {
     ListView<String> found = new ListView<>();
     found.setId("material-list");
     found.setPrefWidth(LIST_WIDTH);
+    found.setCellFactory(list -> new Full());
     search
         .textProperty()
         .subscribe(text ->
@@ -92,6 +95,20 @@ final class MaterialsPage {
 
   HBox node() {
     return node;
+  }
+
+  /** A name in as many lines as it takes. */
+  private static final class Full extends ListCell<String> {
+    Full() {
+      setWrapText(true);
+      setPrefWidth(0);
+    }
+
+    @Override
+    protected void updateItem(@Nullable String name, boolean empty) {
+      super.updateItem(name, empty);
+      setText(empty ? null : name);
+    }
   }
 
   private VBox layer() {

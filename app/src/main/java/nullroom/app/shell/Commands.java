@@ -1,5 +1,6 @@
 package nullroom.app.shell;
 
+import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -69,7 +70,7 @@ public final class Commands {
    * must be found.
    */
   public List<Map.Entry<String, Command>> find(String typed) {
-    String text = typed.strip().toLowerCase(Locale.ROOT);
+    String text = plain(typed.strip());
     if (text.isEmpty()) {
       return List.of();
     }
@@ -108,7 +109,16 @@ public final class Commands {
   }
 
   private static String sought(String words) {
-    return Language.say(words).toLowerCase(Locale.ROOT);
+    return plain(Language.say(words));
+  }
+
+  /**
+   * Small letters without marks over them, as people type them in a hurry: "störer" as "storer".
+   */
+  private static String plain(String words) {
+    return Normalizer.normalize(words.toLowerCase(Locale.ROOT), Normalizer.Form.NFD)
+        .replaceAll("\\p{M}", "")
+        .replace("ß", "ss");
   }
 
   private static boolean begins(String text, String word) {

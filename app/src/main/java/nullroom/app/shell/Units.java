@@ -122,7 +122,7 @@ public enum Units {
     double inches = Math.round(metres / METRES_PER_INCH * 10) / 10.0;
     int feet = (int) (inches / INCHES_PER_FOOT);
     String rest = Figures.say("%.1f", inches - feet * INCHES_PER_FOOT);
-    return feet + "' " + rest.replaceFirst("\\.0$", "") + "\"";
+    return feet + "' " + rest.replaceFirst("[.,]0$", "") + "\"";
   }
 
   /**

@@ -38,6 +38,9 @@ final class Translation {
 
   private static final double PER_CUT = 0.5;
 
+  /** A message that costs no more is not looked for in parts. */
+  private static final double PLAIN = 1;
+
   /** What stands beside each other rather than in one text. */
   private static final Pattern BLOCKS =
       Pattern.compile("\\n|\\s{2,}| · |(?<=[●◆▲✓○])\\s|(?<=^\\?)\\s|\\s(?=[●◆▲])");
@@ -56,6 +59,12 @@ final class Translation {
   private static final char MARK = '\uE000';
 
   private static final int MOST_NUMBERS = 100;
+
+  private static final Pattern DECIMAL_COMMA =
+      Pattern.compile("(?<=(?<![\\p{L}\\d.,])\\d{1,9}),(?=\\d+(?![.,]?\\d))");
+
+  private static final Pattern DECIMAL_POINT =
+      Pattern.compile("(?<=(?<![\\p{L}\\d.,])\\d{1,9})\\.(?=\\d+(?![.,]?\\d))");
 
   private static final Pattern WORD = Pattern.compile("\\p{L}+");
 
@@ -146,7 +155,13 @@ final class Translation {
         return said.as(filled);
       }
     }
-    return translated(text);
+    return DECIMAL_COMMA.matcher(text).find() ? withPoints(text) : translated(text);
+  }
+
+  /** Messages that state figures themselves state them with a decimal point. */
+  private Said withPoints(String text) {
+    Said said = translated(DECIMAL_COMMA.matcher(text).replaceAll("."));
+    return said.as(DECIMAL_POINT.matcher(said.text()).replaceAll(","));
   }
 
   private Said translated(String text) {
@@ -169,7 +184,7 @@ final class Translation {
   /** One message, or several one behind the other: sentences first, then parts of them. */
   private Said parts(String text) {
     Said whole = message(text);
-    if (whole.letters() == 0) {
+    if (whole.left() <= PLAIN) {
       return whole;
     }
     for (Pattern between : List.of(BLOCKS, SENTENCES)) {

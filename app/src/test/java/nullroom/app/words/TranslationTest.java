@@ -37,6 +37,11 @@ class TranslationTest {
           Nothing is clipped. No offset. | Nichts ist übersteuert. Kein Gleichanteil.
           must lie between 1 and 20 m, not 0 | muss zwischen 1 und 20 m liegen, nicht 0
           −31.5 dBFS | −31.5 dBFS
+          Blanket 1,5 × 2,0 m, 10 cm off the wall: relative only | \
+          Wolldecke 1,5 × 2,0 m, 10 cm vor der Wand: nur relativ
+          ● power: Phantom power from the input. | ● Speisung: Phantomspeisung vom Eingang.
+          by the skylight, 21:46 | beim Dachfenster, 21:46
+          wall 2, then wall 4 | Wand 2, dann Wand 4
           """)
   void composed(String text, String said) {
     assertThat(german.of(text)).isEqualTo(said);

@@ -96,7 +96,7 @@ public record Knob(Marks marks, double mark, double gainDb, double dbPerMark) {
   /** A mark in words: "6.5", "2 o'clock", "half past 2", "step 12". */
   public String words(double at) {
     return switch (marks) {
-      case NUMBERS -> Figures.say("%.1f", at).replaceFirst("\\.0$", "");
+      case NUMBERS -> Figures.say("%.1f", at).replaceFirst("[.,]0$", "");
       case STEPS -> Figures.say("step %.0f", at);
       case CLOCK -> {
         double half = Math.rint(at * 2) / 2;
