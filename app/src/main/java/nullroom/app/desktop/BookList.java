@@ -99,6 +99,7 @@ final class BookList {
       FileTime time = Files.getLastModifiedTime(folder.resolve("book.json"));
       return Optional.of(
           DateTimeFormatter.ofLocalizedDateTime(FormatStyle.MEDIUM, FormatStyle.SHORT)
+              .withLocale(Language.spoken().locale())
               .format(time.toInstant().atZone(ZoneId.systemDefault())));
     } catch (IOException e) { // it went away just now
       return Optional.empty();

@@ -19,6 +19,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import nullroom.app.shell.Station;
+import nullroom.app.words.Language;
 import nullroom.core.Figures;
 import nullroom.core.Trouble;
 import nullroom.core.signal.Samples;
@@ -99,7 +100,8 @@ final class RecordingsSheet {
     List<String> used = uses.getOrDefault(sound.name(), List.of());
     Label about =
         new Label(
-            WHEN.format(sound.changed().atZone(ZoneId.systemDefault()))
+            WHEN.withLocale(Language.spoken().locale())
+                    .format(sound.changed().atZone(ZoneId.systemDefault()))
                 + (sound.seconds().isPresent()
                     ? ", " + length(sound.seconds().getAsDouble())
                     : ", of unknown length")

@@ -20,6 +20,7 @@ import nullroom.app.control.Choice;
 import nullroom.app.control.FilePick;
 import nullroom.app.control.NumberField;
 import nullroom.app.shell.Units;
+import nullroom.app.words.Language;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.MicrophoneType;
 import nullroom.core.book.Goal;
@@ -95,7 +96,7 @@ final class Start {
   private final List<Optional<Double>> size =
       new ArrayList<>(List.of(Optional.empty(), Optional.empty(), Optional.empty()));
   private Optional<MicrophoneType> device = Optional.empty();
-  private String name = "My room";
+  private String name = Language.say("My room");
   private Goal goal = Goal.SPOKEN_ON_CAMERA;
 
   /** The page. */

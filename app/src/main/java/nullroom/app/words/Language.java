@@ -33,6 +33,12 @@ public enum Language {
     return label;
   }
 
+  /** Dates and times in it: as the system's country writes them, where that speaks it. */
+  public Locale locale() {
+    Locale system = Locale.getDefault(Locale.Category.FORMAT);
+    return system.getLanguage().equals(code()) ? system : locale;
+  }
+
   /** Its ISO 639 code. */
   public String code() {
     return locale.getLanguage();
