@@ -197,7 +197,7 @@ final class Translation {
   }
 
   /** The best way to take neighbouring pieces together, each span of them one message. */
-  private Said composed(String text, List<int[]> pieces, Said whole, UnaryOperation single) {
+  private Said composed(String text, List<int[]> pieces, Said whole, Single single) {
     int n = pieces.size();
     if (n < 2) {
       return whole;
@@ -226,7 +226,7 @@ final class Translation {
                 + text.substring(pieces.getLast()[1]));
   }
 
-  private interface UnaryOperation {
+  private interface Single {
     Said of(String text);
   }
 
