@@ -182,7 +182,7 @@ public final class DressModel {
 
   private String sayMeaning() {
     return Figures.say(
-        "%s: money about %s, work about %d minutes. Cloth works from about 500 Hz up; bass needs depth.",
+        "%s. Cloth works from about 500 Hz up; bass needs depth.%nMoney: about %s%nWork: about %d minutes",
         hanging.get().label(), Figures.money(hanging.get().cost()), hanging.get().minutes());
   }
 

@@ -244,10 +244,10 @@ public final class PlanModel {
             : "";
     String clear =
         now.late() && p.traced().late()
-            ? Figures.say("Clear %sto %.1f dB, ", from, p.traced().margins().clearDb())
+            ? Figures.say(": Clear %sto %.1f dB", from, p.traced().margins().clearDb())
             : "";
     return Figures.say(
-        "%s, %s: %smoney %s, work %.0f minutes.",
+        "%s, %s%s.%nMoney: %s%nWork: %.0f minutes",
         p.steps().size() == 1 ? "One thing" : p.steps().size() + " things",
         p.school().label(),
         clear,

@@ -44,6 +44,7 @@ class EveryPageTest extends OnEveryPage {
     "1024, 700, 100, false",
     "1280, 800, 100, true",
     "1920, 1080, 100, false",
+    "2560, 1440, 100, true",
     "1280, 800, 200, false",
     "1280, 800, 200, true"
   })

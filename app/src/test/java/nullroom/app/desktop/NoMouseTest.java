@@ -7,6 +7,7 @@ import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.robot.Robot;
 import nullroom.app.Fx;
+import nullroom.app.shell.Station;
 import nullroom.core.book.RoomBook;
 import nullroom.core.room.Point;
 import nullroom.core.room.Room;
@@ -31,12 +32,14 @@ class NoMouseTest extends OnEveryPage {
     Fx.run(() -> {});
   }
 
-  private void station(KeyCode digit) {
-    press(KeyCode.CONTROL, digit);
+  private void station(Station station) {
+    press(KeyCode.CONTROL, KeyCode.valueOf("DIGIT" + (station.ordinal() + 1)));
+    Fx.await(() -> demo.composition.shell().stationProperty().get(), s -> s == station);
     Fx.run(demo::layOut);
   }
 
   private void tabTo(String id) {
+    Fx.await(() -> demo.scene().lookup("#" + id), n -> n != null && !n.isDisabled());
     for (int i = 0; i < STOPS; i++) {
       Node owner = Fx.on(() -> demo.scene().getFocusOwner());
       if (owner != null && id.equals(owner.getId())) {
@@ -62,27 +65,27 @@ class NoMouseTest extends OnEveryPage {
   @Test
   @DisplayName("listen, ring, move in the room, hang, come nearer, set the gain")
   void work() {
-    station(KeyCode.DIGIT1);
+    station(Station.LISTEN);
     tabTo("listen");
     press(KeyCode.SPACE);
     done();
     assertThat(lastStep()).isEqualTo("Measure the noise");
-    station(KeyCode.DIGIT2);
+    station(Station.RING);
     tabTo("sweep");
     press(KeyCode.SPACE);
     done();
     assertThat(lastStep()).isEqualTo("Measure the decay");
-    station(KeyCode.DIGIT3);
+    station(Station.ROOM);
     Point before = book().room().requireTalker().at();
     tabTo("handle-talker");
     press(KeyCode.LEFT);
     assertThat(book().room().requireTalker().at().x()).isCloseTo(before.x() - 0.05, within(1e-9));
-    station(KeyCode.DIGIT4);
+    station(Station.DRESS);
     int pieces = book().room().patches().size();
     tabTo("hang");
     press(KeyCode.SPACE);
     assertThat(book().room().patches()).hasSize(pieces + 1);
-    station(KeyCode.DIGIT5);
+    station(Station.MIC);
     tabTo("field-distance");
     press(KeyCode.CONTROL, KeyCode.A);
     press(KeyCode.DIGIT3);
@@ -91,7 +94,7 @@ class NoMouseTest extends OnEveryPage {
     Room near = book().room();
     assertThat(near.requireMicrophone().at().distanceTo(near.requireTalker().at()))
         .isCloseTo(0.3, within(1e-6));
-    station(KeyCode.DIGIT6);
+    station(Station.LEVEL);
     tabTo("set-gain");
     press(KeyCode.SPACE);
     assertThat(lastStep()).isEqualTo("Turn the gain");

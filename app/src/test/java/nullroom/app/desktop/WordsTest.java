@@ -6,7 +6,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -51,16 +50,20 @@ class WordsTest extends OnEveryPage {
     Set<String> missing = new TreeSet<>();
     for (Command page : demo.pages()) {
       demo.go(page);
-      for (String text : Fx.on(this::texts)) {
-        Matcher found = TRADE.matcher(text);
-        while (found.find()) {
-          if (!KNOWN.contains(found.group()) && Glossary.shipped().in(found.group()).isEmpty()) {
-            missing.add(found.group() + " in “" + text + "”");
-          }
-        }
-      }
+      Fx.on(this::texts).forEach(text -> missing.addAll(notInGlossary(text)));
     }
     assertThat(missing).isEmpty();
+  }
+
+  /** Abbreviations of a text that the glossary of the language spoken does not have. */
+  static List<String> notInGlossary(String text) {
+    return TRADE
+        .matcher(text)
+        .results()
+        .map(m -> m.group())
+        .filter(t -> !KNOWN.contains(t) && Glossary.shipped().in(t).isEmpty())
+        .map(t -> t + " in “" + text + "”")
+        .toList();
   }
 
   @Test
