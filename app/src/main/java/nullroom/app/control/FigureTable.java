@@ -132,7 +132,9 @@ public final class FigureTable extends GridPane implements CopyMenu.Tabled {
 
   /** Words that are short stand in one line; longer ones take as many as they need. */
   private static void whole(Node node) {
-    if (node instanceof Labeled labeled) {
+    if (node instanceof ButtonBase button && button.isWrapText()) {
+      button.setMinHeight(Region.USE_PREF_SIZE); // it has its own width
+    } else if (node instanceof Labeled labeled) {
       boolean isShort = labeled.getText().length() <= SHORT || labeled instanceof ButtonBase;
       labeled.setWrapText(!isShort);
       labeled.setMinWidth(isShort ? Region.USE_PREF_SIZE : LEAST_WRAPPED);

@@ -8,6 +8,7 @@ import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
+import javafx.scene.control.Button;
 import javafx.scene.control.Control;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
@@ -28,9 +29,12 @@ class EveryPageTest extends OnEveryPage {
   /** Lines of text may share this much of their height: above and below the letters is air. */
   private static final double LINE_SHARE = 0.5;
 
-  /** So that the room station asks what it asks then. */
+  /** So that the room station asks what it asks then, and there is a plan. */
   @BeforeAll
   void describe() {
+    demo.go(demo.pages().stream().filter(p -> p.name().equals("Plan")).findFirst().orElseThrow());
+    Fx.run(() -> ((Button) demo.scene().lookup("#plan-make")).fire());
+    Fx.until(demo.composition.work().runningProperty(), false);
     Fx.run(() ->
         demo.composition
             .session()
@@ -45,8 +49,7 @@ class EveryPageTest extends OnEveryPage {
     "1280, 800, 100, true",
     "1920, 1080, 100, false",
     "2560, 1440, 100, true",
-    "1280, 800, 200, false",
-    "1280, 800, 200, true"
+    "1280, 800, 200, false"
   })
   @DisplayName(
       "no label is cut, no control is out of sight, no two labels of a picture lie over each other")
