@@ -191,7 +191,7 @@ class MeasureLevelTest {
     assertThat(verdict(json, "loudness").get("measured").asDouble())
         .isCloseTo(-23.01, within(0.02));
     assertThat(verdict(json, "loudness").get("limit").asDouble()).isEqualTo(-16);
-    assertThat(verdict(json, "loudness").get("advice").asString()).contains("+7.0 dB bring it");
+    assertThat(verdict(json, "loudness").get("advice").asString()).contains("Turn it up by 7.0 dB");
     assertThat(verdict(json, "truePeak").get("pass").asBoolean()).isTrue();
     Run wrong = Run.of("measure", "level", file, "--deliver", "vinyl");
     assertThat(wrong.code()).isEqualTo(1);

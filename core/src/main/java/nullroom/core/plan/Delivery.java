@@ -54,9 +54,14 @@ public record Delivery(double wantedDb, double gainDb, double peakDb, double sho
     return OptionalDouble.empty();
   }
 
+  /** What to do for a change of level, as an order. */
+  static String turn(double db) {
+    return Figures.say(db < 0 ? "Turn it down by %.1f dB" : "Turn it up by %.1f dB", Math.abs(db));
+  }
+
   /** In a sentence. */
   public String words() {
-    String there = Figures.say("%+.1f dB bring it there, with peaks at %.1f dB.", gainDb, peakDb);
+    String there = turn(gainDb) + Figures.say("; peaks would come to %.1f dB then.", peakDb);
     return (shortLu < 0.05
         ? there
         : Figures.say(

@@ -359,11 +359,11 @@ public final class TakeChecks {
         target,
         there
             ? "Loudness is what the brief asks for."
-            : Figures.say("%+.1f dB bring it there", change)
+            : Delivery.turn(change)
                 + (breaks
                     ? Figures.say(
                         "; peaks would come to %.1f dBTP then and have to be limited.", peak)
-                    : Figures.say("; peaks come to %.1f dBTP then.", peak)));
+                    : Figures.say("; peaks would come to %.1f dBTP then.", peak)));
   }
 
   private void rms(double low, double high) {
@@ -376,6 +376,6 @@ public final class TakeChecks {
         change < 0 ? high : low,
         change == 0
             ? "The average level is what the brief asks for."
-            : Figures.say("%+.1f dB bring it there.", change));
+            : Delivery.turn(change) + ".");
   }
 }

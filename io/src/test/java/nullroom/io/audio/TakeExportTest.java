@@ -186,7 +186,7 @@ class TakeExportTest {
       delivery = Delivery.of(TakeMeter.measure(sound, Progress.NONE), brief).orElseThrow();
     }
     assertThat(delivery.shortLu()).isZero();
-    assertThat(delivery.words()).contains("bring it there");
+    assertThat(delivery.words()).contains("would come to");
     Path target = folder.resolve("delivered.wav");
     new TakeExport(0, END, delivery.gainDb(), 24).write(source, target, Progress.NONE);
     try (SoundFile sound = SoundFile.open(target)) {

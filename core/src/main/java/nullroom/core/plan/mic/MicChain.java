@@ -216,8 +216,8 @@ record MicChain(
         !hot && rate.isEmpty(),
         Figures.say(
                 hot
-                    ? "The loudest peak comes to %.0f dBFS: too hot, and nothing turns it down but distance."
-                    : "The loudest peak comes to %.0f dBFS.",
+                    ? "The loudest peak would come to %.0f dBFS: too hot, and nothing turns it down but distance."
+                    : "The loudest peak would come to %.0f dBFS.",
                 peak)
             + rate.map(r -> " " + r).orElse(""));
   }
