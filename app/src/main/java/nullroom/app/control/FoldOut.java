@@ -260,7 +260,7 @@ public final class FoldOut extends PlotPane {
     }
     p.setId("surface-" + surface.id());
     p.setAccessibleText(
-        Figures.say("%s, %.1f square metres", surface.label(), u.room().areaOf(surface))
+        Figures.say("%s, %.1f m²", surface.label(), u.room().areaOf(surface))
             + tint.words(u.room(), surface));
     p.setOnMousePressed(e -> {
       onSelect.accept(surface);

@@ -1,5 +1,12 @@
 package nullroom.app.level;
 
+import static nullroom.core.plan.VoiceQuantity.FALL;
+import static nullroom.core.plan.VoiceQuantity.FALL_BY_GEOMETRY;
+import static nullroom.core.plan.VoiceQuantity.MOVED;
+import static nullroom.core.plan.VoiceQuantity.SPREAD;
+import static nullroom.core.plan.VoiceQuantity.TONE_BY_GEOMETRY;
+import static nullroom.core.plan.VoiceQuantity.TONE_FALL;
+
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Button;
@@ -97,19 +104,24 @@ final class LeanPage {
 
   private void showFigures(Leaning l, LeanModel.Heard heard) {
     Origin origin = Origin.heard(heard.simulated(), heard.taken());
+    LeanReport measured = l.measured();
     figures.show(
         List.of("", "heard", "by geometry"),
         List.of(
             List.of(
-                "softest",
-                figure(VoiceReasons.fall(l, origin)),
-                figure(VoiceReasons.fallByGeometry(l))),
+                FALL.label(),
+                figure(VoiceReasons.heard(FALL, -measured.fallDb(), origin)),
+                figure(VoiceReasons.geometry(FALL_BY_GEOMETRY, -l.predictedFallDb(), l))),
             List.of(
-                "highs at the dullest",
-                figure(VoiceReasons.toneFall(l, origin)),
-                figure(VoiceReasons.toneByGeometry(l))),
-            List.of("spread from second to second", figure(VoiceReasons.spread(l, origin)), ""),
-            List.of("of it by moving", figure(VoiceReasons.moved(l, origin)), "")));
+                TONE_FALL.label(),
+                figure(VoiceReasons.heard(TONE_FALL, -measured.toneFallDb(), origin)),
+                figure(VoiceReasons.geometry(TONE_BY_GEOMETRY, -l.predictedToneDb(), l))),
+            List.of(
+                SPREAD.label(),
+                figure(VoiceReasons.heard(SPREAD, measured.spreadDb(), origin)),
+                ""),
+            List.of(
+                MOVED.label(), figure(VoiceReasons.heard(MOVED, measured.movedDb(), origin)), "")));
   }
 
   private static FigureTable.Figure figure(Why why) {

@@ -28,7 +28,8 @@ import nullroom.core.acoustics.OwnVoice;
 import nullroom.core.acoustics.VocalEffort;
 import nullroom.core.measure.clip.Clip;
 import nullroom.core.measure.voice.VoiceReport;
-import nullroom.core.plan.VoiceReasons.OfClip;
+import nullroom.core.plan.VoiceQuantity;
+import nullroom.core.plan.VoiceReasons;
 import nullroom.core.predict.Basis;
 import nullroom.core.predict.Origin;
 
@@ -168,21 +169,22 @@ final class ClipPage {
         model.voice().map(v -> OptionalDouble.of(v.uncertaintyDb())).orElse(OptionalDouble.empty());
     OptionalDouble none = OptionalDouble.empty();
     return List.of(
-        row(OfClip.NOISE, noise(clip), come(clip.quiet().isPresent()), scale, looked),
-        row(OfClip.RINGING, ringing(clip), rung, none, looked),
-        row(OfClip.VOICE, voice(), spoken, level, looked),
-        row(OfClip.PEAKS, peaks(clip), spoken, none, looked),
-        row(OfClip.CONSONANTS, hisses(clip), spoken, none, looked));
+        row(VoiceQuantity.NOISE, noise(clip), come(clip.quiet().isPresent()), scale, looked),
+        row(VoiceQuantity.RINGING, ringing(clip), rung, none, looked),
+        row(VoiceQuantity.VOICE, voice(), spoken, level, looked),
+        row(VoiceQuantity.PEAKS, peaks(clip), spoken, none, looked),
+        row(VoiceQuantity.CONSONANTS, hisses(clip), spoken, none, looked));
   }
 
   private static List<Object> row(
-      OfClip what, String figure, String come, OptionalDouble db, ClipModel.Looked looked) {
+      VoiceQuantity what, String figure, String come, OptionalDouble db, ClipModel.Looked looked) {
     Origin origin = Origin.heard(looked.simulated(), looked.taken());
     Object shown =
         figure.equals(NOTHING)
             ? figure
             : new FigureTable.Figure(
-                figure, () -> Optional.of(what.why(figure, looked.sound(), origin, db)));
+                figure,
+                () -> Optional.of(VoiceReasons.clip(what, figure, looked.sound(), origin, db)));
     return List.of(what.label(), shown, come);
   }
 
@@ -240,7 +242,8 @@ final class ClipPage {
                 "now-bar",
                 b ->
                     Optional.of(
-                        OfClip.VOICE.why(
+                        VoiceReasons.clip(
+                            VoiceQuantity.VOICE,
                             Figures.say("%.0f dB", own.levelsDbSpl().get(b)),
                             own.sound(),
                             Origin.heard(own.simulated(), own.taken()),

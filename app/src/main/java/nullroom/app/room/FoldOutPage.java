@@ -112,10 +112,9 @@ final class FoldOutPage {
     number(form, "Width", 0.5, 30, room -> room.size().y(), metres -> model.setSize(1, metres));
     number(form, "Height", 0.5, 10, room -> room.size().z(), metres -> model.setSize(2, metres));
     form.getChildren().add(heading("Materials"));
-    HBox walls =
-        material("all walls", "material-walls", "all walls", model::walls, model::setWalls);
-    ((Choice<?>) walls.getChildren().getLast()).setNothing("they differ");
-    form.getChildren().add(walls);
+    Choice<Material> all = choice("walls", "all walls", model::walls, model::setWalls);
+    all.setNothing("they differ");
+    form.getChildren().add(material("all walls", all));
     VBox materials = new VBox(4);
     refreshers.add(() -> {
       if (materials.getChildren().size() != model.room().surfaces().size()) {
@@ -165,34 +164,33 @@ final class FoldOutPage {
   private HBox material(Surface surface) {
     return material(
         surface.label(),
-        "material-" + surface.id(),
-        surface.spoken(),
-        () ->
-            model.room().surfaces().contains(surface)
-                ? Optional.of(model.room().finishOf(surface))
-                : Optional.empty(),
-        chosen -> model.setMaterial(surface, chosen));
+        choice(
+            surface.id(),
+            surface.spoken(),
+            () ->
+                model.room().surfaces().contains(surface)
+                    ? Optional.of(model.room().finishOf(surface))
+                    : Optional.empty(),
+            chosen -> model.setMaterial(surface, chosen)));
   }
 
-  private HBox material(
-      String label,
-      String id,
-      String spoken,
-      Supplier<Optional<Finish>> now,
-      Consumer<Finish> onChoice) {
-    Choice<Material> box =
-        MaterialChoice.of(
-            id,
-            "material of " + spoken,
-            model.materials(),
-            MaterialsModel::forSurfaces,
-            now,
-            onChoice);
-    box.setMaxWidth(Double.MAX_VALUE);
-    box.setPrefWidth(MATERIAL_WIDTH);
-    Label name = new Label(Figures.capital(label));
+  private Choice<Material> choice(
+      String id, String of, Supplier<Optional<Finish>> now, Consumer<Finish> onChoice) {
+    return MaterialChoice.of(
+        "material-" + id,
+        "material of " + of,
+        model.materials(),
+        MaterialsModel::forSurfaces,
+        now,
+        onChoice);
+  }
+
+  private static HBox material(String of, Choice<Material> choice) {
+    choice.setMaxWidth(Double.MAX_VALUE);
+    choice.setPrefWidth(MATERIAL_WIDTH);
+    Label name = new Label(Figures.capital(of));
     name.getStyleClass().add("field-name");
-    HBox row = new HBox(name, box);
+    HBox row = new HBox(name, choice);
     row.getStyleClass().add("row");
     return row;
   }

@@ -151,7 +151,7 @@ public final class MaterialsModel {
    */
   public void hangFree(PorousLayer layer, double squareMetres) {
     if (!(squareMetres > 0 && squareMetres <= MOST_CLOTH)) {
-      throw new Trouble.BadField("area", "must lie between 0 and 100 square metres");
+      throw new Trouble.BadField("area", "must lie between 0 and 100 m²");
     }
     LooseObject cloth =
         new LooseObject(

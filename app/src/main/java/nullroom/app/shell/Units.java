@@ -32,7 +32,7 @@ public enum Units {
   private static final Pattern METRIC =
       Pattern.compile(
           "(?<![\\d.,/])((?:at |in )?)((?:\\d+(?:[.,]\\d+)?(?: (?:×|x|by|to|and|mal|bis|und) ))*"
-              + "\\d+(?:[.,]\\d+)?) (cm|m²|m³|m|square metres|Quadratmeter)(?![\\p{L}²³/])");
+              + "\\d+(?:[.,]\\d+)?) (cm|m²|m³|m)(?![\\p{L}²³/])");
 
   private static final double SQUARE_FOOT = 0.3048 * 0.3048;
   private static final double CUBIC_FOOT = SQUARE_FOOT * 0.3048;
@@ -173,16 +173,13 @@ public enum Units {
                   switch (unit) {
                     case "cm" -> length(metric / 100);
                     case "m" -> length(metric);
-                    case "m²", "square metres", "Quadratmeter" ->
-                        Figures.say("%.0f", metric / SQUARE_FOOT);
+                    case "m²" -> Figures.say("%.0f", metric / SQUARE_FOOT);
                     default -> Figures.say("%.0f", metric / CUBIC_FOOT);
                   });
             })
         + switch (unit) {
           case "cm", "m" -> "";
           case "m²" -> " ft²";
-          case "square metres" -> " square feet";
-          case "Quadratmeter" -> " Quadratfuß";
           default -> " ft³";
         };
   }

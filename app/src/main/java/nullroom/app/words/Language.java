@@ -24,7 +24,7 @@ public enum Language {
   }
 
   /** Read where it is first needed. */
-  private static final class German {
+  static final class German {
     static final Translation TRANSLATION = new Translation(Catalogue.of("de"));
   }
 
@@ -80,13 +80,5 @@ public enum Language {
           case GERMAN -> German.TRANSLATION.of(english);
         };
     return measured.apply(said);
-  }
-
-  /** How many letters of a text the language that is spoken has no message for. */
-  public static double lettersLeft(String english) {
-    return switch (spoken) {
-      case ENGLISH -> 0;
-      case GERMAN -> German.TRANSLATION.lettersLeft(english);
-    };
   }
 }

@@ -21,6 +21,8 @@ final class Phrase {
   private final String other;
   private final List<Integer> places;
   private final String[] fixed;
+  private final List<String> words;
+  private final int letters;
 
   Phrase(String english, String other) {
     String e = english.strip();
@@ -37,6 +39,9 @@ final class Phrase {
     this.other = o;
     this.places = PLACE.matcher(e).results().map(m -> Integer.parseInt(m.group(1))).toList();
     this.fixed = PLACE.split(e, -1);
+    this.words =
+        WORD.matcher(PLACE.matcher(e).replaceAll("}{$1{")).results().map(m -> m.group()).toList();
+    this.letters = (int) String.join("", fixed).chars().filter(Character::isLetter).count();
   }
 
   private static boolean shares(String e, String o, int atE, int atO) {
@@ -63,15 +68,12 @@ final class Phrase {
 
   /** The words that every text of this message holds whole. */
   List<String> words() {
-    return WORD.matcher(PLACE.matcher(english).replaceAll("}{$1{"))
-        .results()
-        .map(m -> m.group())
-        .toList();
+    return words;
   }
 
   /** How many letters of every text of this message are its own. */
   int letters() {
-    return (int) String.join("", fixed).chars().filter(Character::isLetter).count();
+    return letters;
   }
 
   /**

@@ -10,6 +10,7 @@ import javafx.scene.text.Text;
 import nullroom.app.Fx;
 import nullroom.app.shell.Command;
 import nullroom.app.words.Language;
+import nullroom.app.words.Untranslated;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 
@@ -44,8 +45,8 @@ class GermanTest extends EveryPageTest {
 
   private static void look(String text, Set<String> left) {
     left.addAll(WordsTest.notInGlossary(text));
-    if (Language.lettersLeft(text) > 0) {
-      left.add(Math.round(Language.lettersLeft(text)) + " " + text);
+    if (Untranslated.letters(text) > 0) {
+      left.add(Math.round(Untranslated.letters(text)) + " " + text);
     }
   }
 }

@@ -52,8 +52,6 @@ class CatalogueTest {
           "xlr trs35",
           "xlr trrs35",
           "xlr usb",
-          " square feet",
-          "\\d+(?:[.,]\\d+)?) (cm|m²|m³|m|square metres|Quadratmeter)(?![\\p{L}²³/])",
           "to stand", // found in a sentence, and put in its place
           "already finished",
           "finish first",

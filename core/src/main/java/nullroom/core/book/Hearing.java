@@ -259,8 +259,7 @@ public final class Hearing {
       Room changed, Basis described, boolean loudestHeard, Optional<Refinement> traced) {
     Optional<DecayMeasurement> decay = book.decay();
     Optional<NoiseMeasurement> noise = book.noise().filter(n -> n.roomDbSpl().isPresent());
-    boolean isDescribed =
-        book.here().described() || !changed.enclosure().equals(book.room().enclosure());
+    boolean isDescribed = book.here().with(changed).described();
     boolean same = traced.filter(r -> Refinement.alike(r.room(), changed)).isPresent();
     Basis.Term chain = chain(described.chain());
     return new Basis(

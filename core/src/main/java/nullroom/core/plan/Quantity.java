@@ -1,11 +1,7 @@
 package nullroom.core.plan;
 
-import java.util.List;
-import java.util.OptionalDouble;
-import nullroom.core.plan.Why.Input;
-
 /** What a single figure of a table or picture is, in the words that answer "why?". */
-public enum Quantity {
+public enum Quantity implements Explained {
   LAEQ(
       "LAeq",
       "Energy mean of the A-weighted level over the whole recording.",
@@ -381,31 +377,14 @@ public enum Quantity {
       "common practice",
       "the word length, the sampling rate, the bit rate of a film");
 
-  private final String label;
-  private final String formula;
-  private final String source;
-  private final String mostly;
+  private final Kind kind;
 
   Quantity(String label, String formula, String source, String mostly) {
-    this.label = label;
-    this.formula = formula;
-    this.source = source;
-    this.mostly = mostly;
+    kind = new Kind(label, formula, source, mostly);
   }
 
-  /**
-   * The answer for one figure of this kind.
-   *
-   * @param where after its name: " at 500 Hz"; may be empty
-   * @param figure with its unit
-   * @param uncertaintyDb of a level; empty otherwise
-   */
-  public Why why(String where, String figure, List<Input> inputs, OptionalDouble uncertaintyDb) {
-    return new Why(label + where, figure, formula, source, inputs, uncertaintyDb, mostly);
-  }
-
-  /** As {@link #why(String, String, List, OptionalDouble)}, of one input and no level. */
-  public Why why(String where, String figure, Input input) {
-    return why(where, figure, List.of(input), OptionalDouble.empty());
+  @Override
+  public Kind kind() {
+    return kind;
   }
 }

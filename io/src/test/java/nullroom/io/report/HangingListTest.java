@@ -89,6 +89,23 @@ class HangingListTest {
   }
 
   @Test
+  @DisplayName("each of its texts is said in the reader's words, title and drawings too")
+  void words() throws IOException {
+    Room room = FirstRoom.room();
+    TreatmentPlanner.Result found = planned(room, AtHand.USUAL);
+    TreatmentPlan plan = found.plans().getFirst();
+    HangingList.Faces plain = faces();
+    HangingList.Faces shouted =
+        new HangingList.Faces(plain.regular(), plain.bold(), t -> t.toUpperCase(Locale.ROOT));
+    Path file = folder.resolve("shouted.pdf");
+    HangingList.write(room, found.before(), plan, HangingListTest::length, shouted, file);
+    assertThat(text(file)).contains("WHAT TO HANG", " ALONG, ").doesNotContainPattern("[a-z]");
+    try (PDDocument document = Loader.loadPDF(file.toFile())) {
+      assertThat(document.getDocumentInformation().getTitle()).startsWith("WHAT TO HANG");
+    }
+  }
+
+  @Test
   @DisplayName("nothing to hang is said; a folder that is not there is named")
   void nothing() throws IOException {
     Room room = FirstRoom.room().tagged(Surface.wall(1), Optional.of(SurfaceTag.STAY_BARE));
