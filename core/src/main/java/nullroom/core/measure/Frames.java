@@ -23,6 +23,11 @@ public final class Frames {
     }
   }
 
+  /** How many floats a row has. */
+  public int width() {
+    return width;
+  }
+
   /** How many rows there are. */
   public int count() {
     return size / width;

@@ -26,23 +26,8 @@ public final class AlterationMeter {
   /** Only what comes so near to the largest so far can be at the ceiling. */
   private static final double NEAR_TOP = 0.96;
 
-  /** So many samples on end at one height were cut off, not held down. */
-  private static final int CUT_OFF = 3;
-
   /** So far under the loudest there are pauses. */
   private static final double PAUSE_DB = 20;
-
-  private static final double CEILING_DB = 0.3;
-  private static final double SAME_DB = 0.03;
-
-  /** Of tops that are round as those of any wave a third lies so near to the highest. */
-  private static final double FLAT_SHARE = 0.55;
-
-  private static final double FULL_SCALE_DBFS = -0.15;
-  private static final int FEWEST_PEAKS = 20;
-
-  /** What reaches the ceiling unlimited is always as loud: a tone. */
-  private static final double VARIED_DB = 0.7;
 
   private static final double EDGE_DB = 28;
   private static final double LOWEST_EDGE_HZ = 2000;
@@ -59,6 +44,7 @@ public final class AlterationMeter {
 
   private final double rate;
   private final SpectraSeen spectra;
+  private final FineBands fine;
 
   /** Of each 5 ms: mean square in dB, largest amplitude in dB, samples on end that have it. */
   private final Frames levels = new Frames(3);
@@ -73,6 +59,7 @@ public final class AlterationMeter {
   public AlterationMeter(double sampleRateHz) {
     rate = sampleRateHz;
     spectra = new SpectraSeen(sampleRateHz);
+    fine = new FineBands(sampleRateHz);
     frame = Math.max(8, (int) Math.round(SHORT_SECONDS * sampleRateHz));
     inside = new double[frame];
   }
@@ -129,6 +116,7 @@ public final class AlterationMeter {
   /** The next samples. */
   public void add(double[] block, int length) {
     spectra.add(block, length);
+    fine.add(block, length);
     int taken = 0;
     while (taken < length) {
       int n = Math.min(length - taken, frame - inFrame);
@@ -183,19 +171,24 @@ public final class AlterationMeter {
     if (spectra.blocks() < 8) {
       return all;
     }
-    Optional<Alteration> gate = Gate.of(levels, frame / rate);
+    Optional<Alteration> gate = Gate.of(levels, frame / rate).or(() -> FallsAlike.of(fine));
     Optional<Alteration> edge = bandLimit();
     Optional<Alteration> reduced = // a coder leaves islands too, under an edge
         gate.isPresent() || edge.isPresent() ? Optional.empty() : noiseReduction();
     gate.ifPresent(all::add);
     if (gate.isEmpty()) { // else what opens and shuts would be taken for it
       AutomaticGain.of(spectra.octaveLevels(), spectra.secondsPerBlock())
+          .or(() -> RisingTogether.of(fine))
           .or(() ->
-              HeldDown.of(spectra.octaveLevels(), spectra.asideLevels(), spectra.secondsPerBlock()))
+              HeldDown.of(
+                  spectra.octaveLevels(),
+                  spectra.asideLevels(),
+                  spectra.secondsPerBlock(),
+                  edge.isPresent() ? 1 : SpectraSeen.ASIDE))
           .ifPresent(all::add);
     }
     reduced.ifPresent(all::add);
-    limiter().ifPresent(all::add);
+    Ceiling.of(levels, frame / rate).ifPresent(all::add);
     edge.ifPresent(all::add);
     if (reduced.isEmpty()) {
       lossy(edge.isPresent()).ifPresent(all::add);
@@ -203,57 +196,31 @@ public final class AlterationMeter {
     return all;
   }
 
-  /** Cannot see a reduction that leaves pauses plain noise, only softer. */
+  /** Cannot see a reduction that leaves pauses and tails plain noise, only softer. */
   private Optional<Alteration> noiseReduction() {
-    return spectra
-        .quiet()
-        .filter(q -> q.isWorkedOn() && spectra.rangeDb() > PAUSE_DB)
-        .map(q ->
-            new Alteration(
-                Alteration.Kind.NOISE_REDUCTION,
-                Figures.say(
-                    "in the quietest moments islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where noise has 0.27 and 5.9",
-                    q.beside(), q.scatterDb()),
-                0,
-                seconds()));
-  }
-
-  /** Cannot see one that is hardly reached, or peaks that are cut off, which is clipping. */
-  private Optional<Alteration> limiter() {
-    double[] peaks = levels.column(1);
-    double top = Arrays.stream(peaks).max().orElse(0);
-    if (top > FULL_SCALE_DBFS) {
+    if (spectra.rangeDb() < PAUSE_DB) {
       return Optional.empty();
     }
-    int same = 0;
-    List<Integer> at = new ArrayList<>();
-    for (int k = 0; k < peaks.length; k++) {
-      if (peaks[k] > top - CEILING_DB) {
-        at.add(k);
-        same += peaks[k] > top - SAME_DB ? 1 : 0;
-      }
-    }
-    long cut = at.stream().filter(k -> levels.get(k, 2) >= CUT_OFF).count();
-    return at.size() >= FEWEST_PEAKS
-            && same > FLAT_SHARE * at.size()
-            && cut < at.size() / 2
-            && spread(at) > VARIED_DB
-        ? Optional.of(
-            new Alteration(
-                Alteration.Kind.LIMITER,
-                Figures.say(
-                    "%d peaks stand within %.1f dB of a ceiling at %.1f dBFS, and %d of them within %.2f dB",
-                    at.size(), CEILING_DB, top, same, SAME_DB),
-                at.getFirst() * frame / rate,
-                (at.getLast() + 1) * frame / rate))
-        : Optional.empty();
-  }
-
-  /** How far the levels of frames scatter, decibels. */
-  private double spread(List<Integer> frames) {
-    double mean = frames.stream().mapToDouble(k -> levels.get(k, 0)).average().orElse(0);
-    double squares = frames.stream().mapToDouble(k -> Math.pow(levels.get(k, 0) - mean, 2)).sum();
-    return Math.sqrt(squares / frames.size());
+    double[] total = SpectraSeen.totals(spectra.octaveLevels());
+    return spectra
+        .tails()
+        .workedOn(total)
+        .map(t ->
+            Figures.say(
+                "while sounds die away islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where a room has 0.3 and 5.6",
+                t.beside(), t.scatterDb()))
+        .or(() ->
+            spectra
+                .quiet()
+                .filter(q ->
+                    q.isWorkedOn()
+                        && !spectra.tails().isCoded(total)
+                        && (!q.isCoded() || spectra.tails().isEven(total)))
+                .map(q ->
+                    Figures.say(
+                        "in the quietest moments islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where noise has 0.27 and 5.9",
+                        q.beside(), q.scatterDb())))
+        .map(evidence -> new Alteration(Alteration.Kind.NOISE_REDUCTION, evidence, 0, seconds()));
   }
 
   /** Between the softest of the bins under an edge and the loudest over it. */
@@ -308,7 +275,10 @@ public final class AlterationMeter {
         spectra.rangeDb() > PAUSE_DB
             ? spectra
                 .quiet()
-                .filter(q -> q.isCoded() || edged && q.isWorkedOn())
+                .filter(q ->
+                    q.isCoded()
+                        || edged && q.isWorkedOn()
+                        || spectra.tails().isCoded(SpectraSeen.totals(spectra.octaveLevels())))
                 .map(q ->
                     Figures.say(
                         "islands of tones come and go in the quietest moments%s: neighbouring lines of the highs follow one another by %.2f, in noise by 0.26",

@@ -57,14 +57,7 @@ final class AutomaticGain {
     }
     List<Pause> half = pauses(octaves, total, seconds, loud, quiet + HALF * (loud - quiet));
     List<Pause> under = pauses(octaves, total, seconds, loud, loud - UNDER_LOUD_DB);
-    return rising(half, seconds)
-        .or(() -> rising(under, seconds))
-        .or(() -> RisingTogether.of(octaves, spans(half), seconds))
-        .or(() -> RisingTogether.of(octaves, spans(under), seconds));
-  }
-
-  private static List<RisingTogether.Span> spans(List<Pause> pauses) {
-    return pauses.stream().map(p -> new RisingTogether.Span(p.from(), p.to())).toList();
+    return rising(half, seconds).or(() -> rising(under, seconds));
   }
 
   private static Optional<Alteration> rising(List<Pause> pauses, double seconds) {

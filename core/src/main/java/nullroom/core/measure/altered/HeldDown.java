@@ -10,34 +10,66 @@ import nullroom.core.Quantile;
 import nullroom.core.measure.Frames;
 
 /**
- * Noise that is softer while something loud sounds than in the pauses beside it. Sounds only add up
- * in the air: where a voice has nothing, under its pitch and over its hisses, the noise stands as
- * it is, and only a gain takes it down. Sees a gain however fast it recovers, where the noise is
- * loud enough to be heard there beside the voice; compares what lies within some seconds, so that a
- * noise that swells is not taken for one.
+ * Noise that is softer while something sounds than in the pauses before and after. Sounds only add
+ * up in the air: where a voice has nothing, under its pitch and over its hisses, the noise stands
+ * as it is, and only a gain takes it down. Sees a gain however fast it recovers, where the noise is
+ * loud enough to be heard there beside the voice; how far it differs from one pause to the next
+ * tells how far that may be trusted.
  */
 final class HeldDown {
-  private static final double SPAN_SECONDS = 8;
   private static final double LOUD_SHARE = 0.98;
-  private static final double LOUD_DB = 8;
-  private static final double PAUSE_DB = 6;
-  private static final double UNDER_LOUD_DB = 11;
   private static final double QUIET_SHARE = 0.1;
-  private static final int FEWEST_LOUD = 12;
-  private static final int FEWEST_PAUSE = 6;
+  private static final double LEAST_RANGE_DB = 8;
 
-  /** The softest of the loud moments, in which the voice adds least. */
-  private static final double SOFTEST = 0.2;
+  /** Under the loudest, and a share of the range where that is less. */
+  private static final double LOUD_DB = 10;
 
-  /** And of the pauses: less than their middle, for what breathes in them. */
-  private static final double MIDDLE = 0.35;
+  private static final double LOUD_RANGE = 0.4;
+  private static final double PAUSE_DB = 6;
+  private static final double PAUSE_RANGE = 0.45;
+  private static final double PAUSE_SECONDS = 0.2;
+  private static final int FEWEST_ROWS = 6;
+  private static final int FEWEST_SOUNDS = 4;
 
-  /** Of untouched sound the noise seems 1.2 dB softer at most, by chance. */
-  private static final double LEAST_DB = 2.2;
+  /** Of a long pause what lies nearest to the sound. */
+  private static final double LONGEST_SECONDS = 1;
 
-  private static final double ALIKE_DB = 2;
+  private static final double LEAST_DB = 1.5;
+  private static final double EACH_DB = 0.6;
+  private static final double MOST_OF_THEM = 0.8;
 
-  private HeldDown() {}
+  /** So many standard errors, and decibels of them that no steadiness takes away. */
+  private static final double SURE = 4;
+
+  private static final double ERROR_DB = 0.1;
+
+  /** By chance alone; the band under the pitch is narrow, and scatters. */
+  private static final double SCATTER_DB = 0.3;
+
+  private static final double LOW_SCATTER_DB = 1.5;
+
+  private final double[] total;
+  private final double seconds;
+  private final List<Pause> pauses;
+
+  private HeldDown(double[] total, double seconds, double under) {
+    this.total = total;
+    this.seconds = seconds;
+    pauses = pauses(under);
+  }
+
+  private record Pause(int from, int to) {}
+
+  /**
+   * How the noise is compared: in sounds as in pauses by the level that so many of the moments lie
+   * under.
+   *
+   * @param over only moments that are so loud
+   */
+  private record Way(double over, double softest) {}
+
+  /** Of one sound: how far the noise is over that of the pauses, and how far those differ. */
+  private record Held(double db, double apartDb) {}
 
   /**
    * What speaks for a gain.
@@ -45,59 +77,95 @@ final class HeldDown {
    * @param octaves levels of the voice's octaves
    * @param aside levels of the bands beside the voice, not a number where there are none
    * @param seconds length of a row
+   * @param bands how many of those beside the voice are to be believed: a coder empties the highs
    */
-  static Optional<Alteration> of(Frames octaves, Frames aside, double seconds) {
+  static Optional<Alteration> of(Frames octaves, Frames aside, double seconds, int bands) {
     double[] total = SpectraSeen.totals(octaves);
-    int n = total.length;
-    if (n < FEWEST_LOUD + FEWEST_PAUSE) {
-      return Optional.empty();
-    }
     double loud = Quantile.of(total, LOUD_SHARE);
-    int span = (int) (SPAN_SECONDS / seconds);
-    List<double[]> all = new ArrayList<>();
-    for (int from = 0; from < Math.max(1, n - span / 2); from += Math.max(1, span / 2)) {
-      compare(total, aside, from, Math.min(n, from + span), loud).ifPresent(all::add);
-    }
-    if (all.isEmpty()) {
+    double quiet = Quantile.of(total, QUIET_SHARE);
+    double range = loud - quiet;
+    if (range < LEAST_RANGE_DB) {
       return Optional.empty();
     }
-    double[] bands =
-        IntStream.range(0, SpectraSeen.ASIDE)
-            .mapToDouble(b -> Quantile.median(all.stream().mapToDouble(d -> d[b]).toArray()))
-            .filter(d -> !Double.isNaN(d))
-            .toArray();
-    double most = Arrays.stream(bands).max().orElse(0);
-    double least = Arrays.stream(bands).min().orElse(0);
-    return bands.length == SpectraSeen.ASIDE && most < -LEAST_DB && most - least < ALIKE_DB
+    HeldDown held = new HeldDown(total, seconds, quiet + Math.min(PAUSE_DB, PAUSE_RANGE * range));
+    double over = loud - Math.min(LOUD_DB, LOUD_RANGE * range);
+    List<Way> ways =
+        List.of(new Way(over, 0.25), new Way(over, 0.5), new Way(Double.NEGATIVE_INFINITY, 0.1));
+    double most = 0;
+    for (int band = 0; band < bands; band++) {
+      double[] levels = aside.column(band);
+      double scatter = band == 0 ? LOW_SCATTER_DB : SCATTER_DB;
+      for (Way way : Double.isNaN(levels[0]) ? List.<Way>of() : ways) {
+        most = Math.max(most, held.byDb(levels, scatter, way));
+      }
+    }
+    return most > LEAST_DB
         ? Optional.of(
             new Alteration(
                 Alteration.Kind.AUTOMATIC_GAIN,
                 Figures.say(
-                    "while something loud sounds the noise under 70 Hz and over 8 kHz is %.1f dB softer than in the pauses beside it, where sounds in the air only add up",
-                    -(most + least) / 2),
+                    "while something sounds the noise beside it is %.1f dB softer than in the pauses before and after, where sounds in the air only add up",
+                    most),
                 0,
-                n * seconds))
+                total.length * seconds))
         : Optional.empty();
   }
 
-  private static Optional<double[]> compare(
-      double[] total, Frames aside, int from, int to, double loud) {
-    double pause =
-        Math.min(Quantile.of(total, from, to, QUIET_SHARE) + PAUSE_DB, loud - UNDER_LOUD_DB);
-    int[] loudest = IntStream.range(from, to).filter(k -> total[k] > loud - LOUD_DB).toArray();
-    int[] still = IntStream.range(from, to).filter(k -> total[k] < pause).toArray();
-    if (loudest.length < FEWEST_LOUD || still.length < FEWEST_PAUSE) {
-      return Optional.empty();
+  private List<Pause> pauses(double under) {
+    List<Pause> all = new ArrayList<>();
+    int from = -1;
+    for (int k = 0; k <= total.length; k++) {
+      boolean still = k < total.length && total[k] < under;
+      if (still && from < 0) {
+        from = k;
+      }
+      if (!still && from >= 0) {
+        if ((k - from) * seconds > PAUSE_SECONDS) {
+          all.add(new Pause(from, k));
+        }
+        from = -1;
+      }
     }
-    double[] apart = new double[SpectraSeen.ASIDE];
-    for (int b = 0; b < apart.length; b++) {
-      apart[b] = quantile(aside, b, loudest, SOFTEST) - quantile(aside, b, still, MIDDLE);
-    }
-    return Optional.of(apart);
+    return all;
   }
 
-  private static double quantile(Frames aside, int band, int[] rows, double share) {
-    double[] levels = Arrays.stream(rows).mapToDouble(k -> aside.get(k, band)).toArray();
-    return Double.isNaN(levels[0]) ? Double.NaN : Quantile.of(levels, share);
+  /** By how much the noise of a band is held down; none where that is not sure. */
+  private double byDb(double[] band, double scatter, Way way) {
+    List<Held> all =
+        IntStream.range(1, pauses.size())
+            .mapToObj(p -> held(band, pauses.get(p - 1), pauses.get(p), way))
+            .flatMap(Optional::stream)
+            .toList();
+    if (all.size() < FEWEST_SOUNDS) {
+      return 0;
+    }
+    double[] over = all.stream().mapToDouble(Held::db).toArray();
+    double mean = Arrays.stream(over).average().orElseThrow();
+    double spread = Arrays.stream(over).map(d -> (d - mean) * (d - mean)).sum() / (over.length - 1);
+    double unsteady = // more than two short pauses differ by chance
+        all.stream().mapToDouble(h -> h.apartDb() * h.apartDb()).average().orElseThrow()
+            - 2 * scatter * scatter;
+    double square = Math.max(spread / 4, Math.max(0, unsteady) + scatter * scatter);
+    double error = Math.sqrt(square / over.length) + ERROR_DB;
+    long with = Arrays.stream(over).filter(d -> d < -EACH_DB).count();
+    return mean < -SURE * error && with >= MOST_OF_THEM * over.length ? -Quantile.median(over) : 0;
+  }
+
+  private Optional<Held> held(double[] band, Pause left, Pause right, Way way) {
+    double[] within =
+        IntStream.range(left.to(), right.from())
+            .filter(k -> total[k] > way.over())
+            .mapToDouble(k -> band[k])
+            .toArray();
+    if (within.length < FEWEST_ROWS) {
+      return Optional.empty();
+    }
+    int longest = (int) (LONGEST_SECONDS / seconds);
+    int middle = (right.from() + right.to()) / 2; // a gain needs a while to recover
+    double before =
+        Quantile.of(band, Math.max(left.from(), left.to() - longest), left.to(), way.softest());
+    double after = Quantile.of(band, middle, Math.min(right.to(), middle + longest), way.softest());
+    return Optional.of(
+        new Held(Quantile.of(within, way.softest()) - (before + after) / 2, before - after));
   }
 }

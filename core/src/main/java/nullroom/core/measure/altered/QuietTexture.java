@@ -81,7 +81,7 @@ record QuietTexture(double beside, double high, double scatterDb, double followi
 
   /** Whether a gain of its own was set for each bin. */
   boolean isWorkedOn() {
-    return (beside > BESIDE || scatterDb > SCATTER_DB) && following < TONES && !isCoded();
+    return (beside > BESIDE || scatterDb > SCATTER_DB) && following < TONES;
   }
 
   /** Whether its islands lie as a coder's do. */

@@ -1,122 +1,213 @@
 package nullroom.core.measure.altered;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.IntToDoubleFunction;
+import java.util.stream.IntStream;
 import nullroom.core.Figures;
+import nullroom.core.Quantile;
 import nullroom.core.measure.Frames;
 
 /**
- * Pauses laid over one another from their beginnings: a gain that recovers lifts the floor of all
- * of them along one curve, and by as much in all octaves, where the noise of a room rises in one
- * and falls in the next. Sees smaller and shorter recoveries than a single pause shows.
+ * Pauses laid over one another from their beginnings: a gain that recovers lifts the noise of all
+ * of them along one curve, and by as much in neighbouring bands, where the noise of a room rises in
+ * one pause and falls in the next. Asks three bands at a time: in some of them the noise stands
+ * free of the room while it still rings in the others. Sees smaller and shorter recoveries than a
+ * single pause shows. A breath before the next word rises, too, but by another amount in each band.
  */
 final class RisingTogether {
-  private static final int FEWEST = 3;
-  private static final int SMOOTH = 2;
+  /** First bands of the threes. */
+  private static final int[] THREES = {2, 3, 5, 6};
+
+  private static final int BANDS = 3;
+  private static final double LOUD_SHARE = 0.98;
+  private static final double QUIET_SHARE = 0.05;
+  private static final double UNDER_LOUD_DB = 12;
+
+  /** Before a pause something was as loud as that within half a second. */
+  private static final double LOUD_DB = 8;
+
+  private static final double BEFORE_SECONDS = 0.48;
+  private static final double PAUSE_SECONDS = 0.45;
 
   /** The next sound may begin softly. */
-  private static final double BEGINNING_SECONDS = 0.15;
+  private static final double BEGINNING_SECONDS = 0.1;
 
+  private static final int FEWEST = 3;
   private static final double LONGEST_SECONDS = 2.5;
-  private static final double LATEST_LOW_SECONDS = 1.2;
-  private static final double RISE_DB = 1.5;
+  private static final double MEAN_SECONDS = 0.1;
+  private static final double LATEST_LOW_SECONDS = 0.7;
+  private static final double RISE_DB = 1.3;
 
-  /** So many standard errors. */
-  private static final double SURE = 4;
+  /** So many standard errors, and decibels of them that no likeness takes away. */
+  private static final double SURE = 2.5;
+
+  /** All come up by as much, or to the same level; a noise that swells does neither. */
+  private static final double SCATTER_SHARE = 0.4;
+
+  private static final double ERROR_DB = 0.08;
 
   /** A pause whose floor rises by less speaks against it. */
   private static final double LEAST_DB = 0.7;
 
   private static final double MOST_OF_THEM = 0.8;
-  private static final double ALIKE_DB = 1;
-  private static final double ALIKE_SHARE = 0.25;
+  private static final double ALIKE_DB = 0.6;
 
-  private RisingTogether() {}
+  /** Where a breath rises at the edge of what it has, it rises further in the middle. */
+  private static final double MORE_DB = 1.5;
 
-  /**
-   * A pause.
-   *
-   * @param from its first frame
-   * @param to behind its last
-   */
-  record Span(int from, int to) {}
+  private final Frames levels;
+  private final double seconds;
+  private final List<Integer> pauses;
+  private final int common;
+  private final int mean;
 
-  static Optional<Alteration> of(Frames octaves, List<Span> pauses, double seconds) {
-    int beginning = (int) Math.ceil(BEGINNING_SECONDS / seconds);
-    int[] lengths = pauses.stream().mapToInt(p -> p.to() - p.from() - beginning).sorted().toArray();
-    if (lengths.length < FEWEST) {
+  private record Span(int from, int to) {
+    int rows() {
+      return to - from;
+    }
+  }
+
+  private RisingTogether(Frames levels, double seconds, List<Span> pauses) {
+    this.levels = levels;
+    this.seconds = seconds;
+    int[] lengths = pauses.stream().mapToInt(Span::rows).sorted().toArray();
+    common = (int) Math.min(lengths[lengths.length / 3], LONGEST_SECONDS / seconds);
+    this.pauses = pauses.stream().filter(p -> p.rows() >= common).map(Span::from).toList();
+    mean = (int) Math.round(MEAN_SECONDS / seconds);
+  }
+
+  /** What speaks for a gain. */
+  static Optional<Alteration> of(FineBands fine) {
+    double[] total = fine.totals();
+    if (total.length * fine.seconds() < FEWEST * PAUSE_SECONDS) {
       return Optional.empty();
     }
-    int common = (int) Math.min(lengths[lengths.length / 3], LONGEST_SECONDS / seconds);
-    List<Span> long_ =
-        pauses.stream().filter(p -> p.to() - p.from() - beginning >= common).toList();
-    if (common < 3 * SMOOTH || long_.size() < FEWEST) {
+    double loud = Quantile.of(total, LOUD_SHARE);
+    double half = (loud + Quantile.of(total, QUIET_SHARE)) / 2;
+    return rising(fine, total, loud, half)
+        .or(() -> rising(fine, total, loud, loud - UNDER_LOUD_DB));
+  }
+
+  private static Optional<Alteration> rising(
+      FineBands fine, double[] total, double loud, double under) {
+    List<Span> pauses = pauses(total, loud - LOUD_DB, under, fine.seconds());
+    if (pauses.size() < FEWEST) {
       return Optional.empty();
     }
-    double[] mean = new double[common];
-    for (Span p : long_) {
-      for (int k = 0; k < common; k++) {
-        mean[k] += level(octaves, p.from() + k, p.from() + k + 1) / long_.size();
+    RisingTogether together = new RisingTogether(fine.levels(), fine.seconds(), pauses);
+    return Arrays.stream(THREES)
+        .filter(first -> first + BANDS <= fine.bands())
+        .mapToObj(together::told)
+        .flatMap(Optional::stream)
+        .findFirst();
+  }
+
+  private static List<Span> pauses(double[] total, double loud, double under, double seconds) {
+    List<Span> all = new ArrayList<>();
+    int before = (int) (BEFORE_SECONDS / seconds);
+    int beginning = (int) (BEGINNING_SECONDS / seconds);
+    int from = -1;
+    for (int k = 0; k <= total.length; k++) {
+      boolean still = k < total.length && total[k] < under;
+      if (still && from < 0) {
+        from = k;
+      }
+      if (!still && from >= 0) {
+        if (from > 0
+            && (k - from) * seconds > PAUSE_SECONDS
+            && IntStream.range(Math.max(0, from - before), from).anyMatch(i -> total[i] > loud)) {
+          all.add(new Span(from, k - beginning));
+        }
+        from = -1;
       }
     }
-    int low = lowest(mean, (int) (LATEST_LOW_SECONDS / seconds));
-    int end = common - SMOOTH;
-    double[] rises =
-        long_.stream()
-            .mapToDouble(p ->
-                level(octaves, p.from() + end, p.from() + common)
-                    - level(octaves, p.from() + low, p.from() + low + SMOOTH))
-            .toArray();
+    return all;
+  }
+
+  private Optional<Alteration> told(int band) {
+    int places = common - mean + 1;
+    if (pauses.size() < FEWEST || places < 2) {
+      return Optional.empty();
+    }
+    double[] curve = IntStream.range(0, places).mapToDouble(k -> level(band, k)).toArray();
+    int low = 0;
+    for (int k = 1; k < Math.min(places, LATEST_LOW_SECONDS / seconds); k++) {
+      low = curve[k] < curve[low] ? k : low;
+    }
+    int high = low;
+    for (int k = low; k < places; k++) {
+      high = curve[k] > curve[high] ? k : high;
+    }
+    int bottom = low;
+    int top = high;
+    double[] rises = each(from -> rise(from, band, bottom, top));
     double rise = Arrays.stream(rises).average().orElseThrow();
-    double squares = Arrays.stream(rises).map(r -> (r - rise) * (r - rise)).sum();
-    double error = Math.sqrt(squares / (rises.length - 1) / rises.length);
+    double[] late = each(from -> mean(from + top, band));
+    double scatter =
+        Math.min(
+            deviation(rises, rise), deviation(late, Arrays.stream(late).average().orElseThrow()));
     long with = Arrays.stream(rises).filter(r -> r > LEAST_DB).count();
+    double[] bands =
+        IntStream.range(0, levels.width()).mapToDouble(b -> bandRise(b, bottom, top)).toArray();
     return rise > RISE_DB
-            && rise > SURE * error
+            && rise > SURE * (deviation(rises, rise) / Math.sqrt(rises.length - 1.0) + ERROR_DB)
+            && scatter < SCATTER_SHARE * rise
             && with >= MOST_OF_THEM * rises.length
-            && alike(octaves, long_, low, end, rise)
+            && deviation(Arrays.copyOfRange(bands, band, band + BANDS), rise) < ALIKE_DB
+            && Arrays.stream(bands).max().orElseThrow() < rise + MORE_DB
         ? Optional.of(
             new Alteration(
                 Alteration.Kind.AUTOMATIC_GAIN,
                 Figures.say(
-                    "laid over one another, %d pauses after loud sounds all come up again, by %.1f dB on average and alike in all octaves",
+                    "laid over one another, %d pauses after loud sounds all come up again, by %.1f dB on average and alike in neighbouring bands",
                     with, rise),
-                long_.getFirst().from() * seconds,
-                long_.getLast().to() * seconds))
+                pauses.getFirst() * seconds,
+                (pauses.getLast() + common) * seconds))
         : Optional.empty();
   }
 
-  private static int lowest(double[] mean, int latest) {
-    int low = 0;
-    for (int k = 0; k <= Math.min(latest, mean.length - 2 * SMOOTH); k++) {
-      low = mean[k] + mean[k + 1] < mean[low] + mean[low + 1] ? k : low;
-    }
-    return low;
+  private double[] each(IntToDoubleFunction ofPause) {
+    return pauses.stream().mapToInt(from -> from).mapToDouble(ofPause).toArray();
   }
 
-  private static boolean alike(Frames octaves, List<Span> pauses, int low, int end, double rise) {
-    double squares = 0;
-    for (int o = 0; o < SpectraSeen.OCTAVES; o++) {
-      double one = 0;
-      for (Span p : pauses) {
-        for (int k = 0; k < SMOOTH; k++) {
-          one += octaves.get(p.from() + end + k, o) - octaves.get(p.from() + low + k, o);
-        }
-      }
-      squares += Math.pow(one / SMOOTH / pauses.size() - rise, 2);
-    }
-    return Math.sqrt(squares / SpectraSeen.OCTAVES) < Math.max(ALIKE_DB, ALIKE_SHARE * rise);
+  /** Rise of one band, mean of all pauses. */
+  private double bandRise(int band, int low, int high) {
+    return Arrays.stream(each(from -> bandMean(from + high, band) - bandMean(from + low, band)))
+        .average()
+        .orElseThrow();
   }
 
-  /** Mean of all octaves, decibels: of noise alone it scatters by half a decibel. */
-  private static double level(Frames octaves, int from, int to) {
+  /** Rise of three bands in one pause. */
+  private double rise(int from, int band, int low, int high) {
+    return mean(from + high, band) - mean(from + low, band);
+  }
+
+  private double bandMean(int from, int band) {
     double sum = 0;
-    for (int k = from; k < to; k++) {
-      for (int o = 0; o < SpectraSeen.OCTAVES; o++) {
-        sum += octaves.get(k, o);
-      }
+    for (int k = from; k < from + mean; k++) {
+      sum += levels.get(k, band);
     }
-    return sum / SpectraSeen.OCTAVES / (to - from);
+    return sum / mean;
+  }
+
+  /** Of three bands from one on. */
+  private double mean(int from, int band) {
+    double sum = 0;
+    for (int b = band; b < band + BANDS; b++) {
+      sum += bandMean(from, b);
+    }
+    return sum / BANDS;
+  }
+
+  /** Of three bands in all pauses, so long after their beginnings. */
+  private double level(int band, int after) {
+    return Arrays.stream(each(from -> mean(from + after, band))).average().orElseThrow();
+  }
+
+  private static double deviation(double[] values, double mean) {
+    return Math.sqrt(Arrays.stream(values).map(v -> (v - mean) * (v - mean)).average().orElse(0));
   }
 }

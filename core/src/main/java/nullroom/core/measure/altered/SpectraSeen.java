@@ -36,6 +36,11 @@ final class SpectraSeen {
   /** Empty in more of the spectra than this, a place is no hole but a gap between steady lines. */
   private static final double STEADY_SHARE = 0.8;
 
+  /**
+   * Between the lines of a sung tone there are gaps, too; its lines stand still, a coder's do not.
+   */
+  private static final double TONES = 0.4;
+
   /** Neighbours must themselves be heard. */
   private static final double HEARD_DB = -120;
 
@@ -51,6 +56,7 @@ final class SpectraSeen {
   private final double[] mean;
   private final Frames octaves = new Frames(OCTAVES);
   private final Frames aside = new Frames(ASIDE);
+  private final TailTexture tails;
   private final PriorityQueue<Quiet> quietest =
       new PriorityQueue<>(Comparator.comparingDouble((Quiet q) -> -q.level()));
   private long[] holesAt = new long[0];
@@ -68,6 +74,7 @@ final class SpectraSeen {
     spectrum =
         new HannSpectrum(Fft.sizeFor(Math.max(64, Math.round(BLOCK_SECONDS * rate * 0.75))), rate);
     ring = new double[spectrum.size()];
+    tails = new TailTexture(spectrum, rate);
     mean = new double[ring.length / 2 + 1];
   }
 
@@ -100,6 +107,7 @@ final class SpectraSeen {
     blocks++;
     octaves.add(octaves(power));
     aside.add(aside(power));
+    tails.add(power);
     if (sum > 1e-15) {
       holes(power);
       loudest = Math.max(loudest, Decibels.ofEnergy(sum));
@@ -145,9 +153,9 @@ final class SpectraSeen {
     if (holesAt.length != db.length) {
       holesAt = new long[db.length];
     }
-    for (int g = 2; g + 2 < db.length; g++) {
+    groups += Math.max(0, db.length - 4);
+    for (int g = 2; g + 2 < db.length && tails.lastFollowing() < TONES; g++) {
       double beside = Math.min(db[g - 2], db[g + 2]);
-      groups++;
       holesAt[g] += beside > HEARD_DB && beside - db[g] > HOLE_DB ? 1 : 0;
     }
     spectraWithHoles++;
@@ -228,6 +236,10 @@ final class SpectraSeen {
       all[k] = meanDb(k);
     }
     return all;
+  }
+
+  TailTexture tails() {
+    return tails;
   }
 
   double binHz() {

@@ -1,0 +1,161 @@
+package nullroom.core.measure.altered;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+import nullroom.core.Decibels;
+import nullroom.core.Figures;
+import nullroom.core.Quantile;
+import nullroom.core.measure.Frames;
+
+/**
+ * Peaks that stand at one height under full scale: many that crowd there, or a few sounds apart
+ * from one another, of different loudness, whose peaks are the same to some thousandths of a
+ * decibel. Cannot see a limiter that is hardly reached, or peaks that are cut off, which is
+ * clipping.
+ */
+final class Ceiling {
+  private static final int LEVEL = 0;
+  private static final int PEAK = 1;
+  private static final int RUN = 2;
+
+  private static final double FULL_SCALE_DBFS = -0.15;
+  private static final double NEAR_DB = 0.3;
+  private static final double CROWDED_DB = 0.03;
+
+  /** Of tops that are round as those of any wave a third lies so near to the highest. */
+  private static final double CROWDED_SHARE = 0.55;
+
+  private static final int CROWD = 20;
+
+  /** What reaches the ceiling unlimited is always as loud: a tone. */
+  private static final double VARIED_DB = 0.7;
+
+  /** So many samples on end at one height were cut off, not held down. */
+  private static final int CUT_OFF = 3;
+
+  /** By chance a peak comes so near to another in one of some hundreds. */
+  private static final double EXACT_DB = 0.002;
+
+  /** The steps of 16 bits are finer than that down to here. */
+  private static final double LOWEST_EXACT_DBFS = -17;
+
+  private static final double EXACT_SHARE = 0.5;
+  private static final double EXACT_VARIED_DB = 0.2;
+  private static final int FEWEST_SOUNDS = 3;
+  private static final int FEWEST_OF_TWO = 4;
+  private static final double APART_SECONDS = 0.1;
+
+  private final Frames levels;
+  private final double seconds;
+  private final double top;
+
+  private Ceiling(Frames levels, double seconds) {
+    this.levels = levels;
+    this.seconds = seconds;
+    top = Arrays.stream(levels.column(PEAK)).max().orElse(0);
+  }
+
+  /**
+   * What speaks for a limiter.
+   *
+   * @param levels mean square and largest amplitude of each frame in dB, and the samples on end
+   *     that have it
+   * @param seconds length of a frame
+   */
+  static Optional<Alteration> of(Frames levels, double seconds) {
+    Ceiling ceiling = new Ceiling(levels, seconds);
+    if (ceiling.top > FULL_SCALE_DBFS) {
+      return Optional.empty();
+    }
+    List<Integer> near = ceiling.within(NEAR_DB);
+    long cut = near.stream().filter(k -> levels.get(k, RUN) >= CUT_OFF).count();
+    return cut >= Math.max(1, near.size() / 2)
+        ? Optional.empty()
+        : ceiling.crowded(near).or(() -> ceiling.exact(near));
+  }
+
+  private List<Integer> within(double decibels) {
+    List<Integer> at = new ArrayList<>();
+    for (int k = 0; k < levels.count(); k++) {
+      if (levels.get(k, PEAK) > top - decibels) {
+        at.add(k);
+      }
+    }
+    return at;
+  }
+
+  private Optional<Alteration> crowded(List<Integer> near) {
+    int same = within(CROWDED_DB).size();
+    return near.size() >= CROWD
+            && same > CROWDED_SHARE * near.size()
+            && deviation(near, k -> levels.get(k, LEVEL)) > VARIED_DB
+        ? Optional.of(
+            limiter(
+                Figures.say(
+                    "%d peaks stand within %.1f dB of a ceiling at %.1f dBFS, and %d of them within %.2f dB",
+                    near.size(), NEAR_DB, top, same, CROWDED_DB),
+                near))
+        : Optional.empty();
+  }
+
+  private Optional<Alteration> exact(List<Integer> near) {
+    List<Integer> exact = within(EXACT_DB);
+    List<Integer> sounds = apart(exact);
+    return top > LOWEST_EXACT_DBFS
+            && (sounds.size() >= FEWEST_SOUNDS
+                || sounds.size() == 2 && exact.size() >= FEWEST_OF_TWO)
+            && exact.size() >= EXACT_SHARE * near.size()
+            && deviation(sounds, this::loudness) > EXACT_VARIED_DB
+            && midspread(exact) > EXACT_VARIED_DB
+        ? Optional.of(
+            limiter(
+                Figures.say(
+                    "the highest peaks of %d sounds that are not as loud as one another stand at one ceiling, %.1f dBFS, to %.3f dB",
+                    sounds.size(), top, EXACT_DB),
+                exact))
+        : Optional.empty();
+  }
+
+  private Alteration limiter(String evidence, List<Integer> at) {
+    return new Alteration(
+        Alteration.Kind.LIMITER, evidence, at.getFirst() * seconds, (at.getLast() + 1) * seconds);
+  }
+
+  /** The first of each group that lies apart from the one before. */
+  private List<Integer> apart(List<Integer> frames) {
+    List<Integer> first = new ArrayList<>();
+    int last = Integer.MIN_VALUE / 2;
+    for (int k : frames) {
+      if ((k - last) * seconds > APART_SECONDS) {
+        first.add(k);
+      }
+      last = k;
+    }
+    return first;
+  }
+
+  /** Mean level of what sounds from a frame on, decibels. */
+  private double loudness(int frame) {
+    int to = Math.min(levels.count(), frame + (int) Math.round(APART_SECONDS / seconds));
+    double sum = 0;
+    for (int k = frame; k < to; k++) {
+      sum += Decibels.toEnergy(levels.get(k, LEVEL));
+    }
+    return Decibels.ofEnergy(sum / (to - frame));
+  }
+
+  private static double deviation(List<Integer> frames, ToDoubleFunction<Integer> value) {
+    double[] all = frames.stream().mapToDouble(value).toArray();
+    double mean = Arrays.stream(all).average().orElse(0);
+    return Math.sqrt(Arrays.stream(all).map(v -> (v - mean) * (v - mean)).average().orElse(0));
+  }
+
+  /** Bursts of a tone differ by their edges only. */
+  private double midspread(List<Integer> frames) {
+    double[] all = frames.stream().mapToDouble(k -> levels.get(k, LEVEL)).toArray();
+    return Quantile.of(all, 0.75) - Quantile.of(all, 0.25);
+  }
+}

@@ -1,0 +1,100 @@
+package nullroom.core.measure.altered;
+
+import nullroom.core.Decibels;
+import nullroom.core.measure.Frames;
+import nullroom.core.signal.Fft;
+import nullroom.core.signal.HannSpectrum;
+
+/**
+ * Levels of the bands from 180 Hz to 20 kHz, each ten milliseconds or so, of the first half hour of
+ * a sound: what a device does it does by then.
+ */
+final class FineBands {
+  /** Octaves, above 5.7 kHz half octaves: noise has most of its energy to show there. */
+  private static final double[] EDGES_HZ = {
+    177, 354, 707, 1414, 2828, 5657, 8000, 11_314, 15_500, 20_000
+  };
+
+  private static final double MOST_OF_RATE = 0.45;
+  private static final double BLOCK_SECONDS = 0.02;
+  private static final double LONGEST_SECONDS = 1800;
+  private static final double LEAST = 1e-20;
+
+  private final double rate;
+  private final HannSpectrum spectrum;
+  private final double[] block;
+  private int filled;
+  private final int bands;
+  private final Frames levels;
+
+  FineBands(double rate) {
+    this.rate = rate;
+    spectrum =
+        new HannSpectrum(Fft.sizeFor(Math.max(64, Math.round(0.75 * BLOCK_SECONDS * rate))), rate);
+    block = new double[spectrum.size()];
+    int within = 0;
+    while (within + 1 < EDGES_HZ.length && EDGES_HZ[within + 1] < MOST_OF_RATE * rate) {
+      within++;
+    }
+    bands = within;
+    levels = new Frames(Math.max(1, bands));
+  }
+
+  void add(double[] samples, int length) {
+    int hop = block.length / 2;
+    int taken = 0;
+    while (taken < length && levels.count() * seconds() < LONGEST_SECONDS) {
+      int n = Math.min(length - taken, block.length - filled);
+      System.arraycopy(samples, taken, block, filled, n);
+      taken += n;
+      filled += n;
+      if (filled == block.length) {
+        levels.add(row());
+        System.arraycopy(block, hop, block, 0, hop);
+        filled = hop;
+      }
+    }
+  }
+
+  private double[] row() {
+    double[] power = spectrum.of(block, 0);
+    double[] row = new double[Math.max(1, bands)];
+    for (int b = 0; b < bands; b++) {
+      row[b] = Decibels.ofEnergy(2 * spectrum.between(power, EDGES_HZ[b], EDGES_HZ[b + 1]) + LEAST);
+    }
+    return row;
+  }
+
+  /** Level of all bands together, row by row. */
+  double[] totals() {
+    double[] total = new double[levels.count()];
+    for (int k = 0; k < total.length; k++) {
+      double sum = 0;
+      for (int b = 0; b < bands; b++) {
+        sum += Decibels.toEnergy(levels.get(k, b));
+      }
+      total[k] = Decibels.ofEnergy(sum);
+    }
+    return total;
+  }
+
+  /** How many there are under half the sampling rate. */
+  int bands() {
+    return bands;
+  }
+
+  /** Width of a band. */
+  double widthHz(int band) {
+    return EDGES_HZ[band + 1] - EDGES_HZ[band];
+  }
+
+  /** Levels in decibels, a full-scale sine 0 dB, row by row. */
+  Frames levels() {
+    return levels;
+  }
+
+  /** From row to row. */
+  double seconds() {
+    return block.length / 2 / rate;
+  }
+}

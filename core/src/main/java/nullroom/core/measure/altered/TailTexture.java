@@ -1,0 +1,258 @@
+package nullroom.core.measure.altered;
+
+import java.util.Optional;
+import java.util.stream.IntStream;
+import nullroom.core.Decibels;
+import nullroom.core.Quantile;
+import nullroom.core.measure.Frames;
+import nullroom.core.signal.HannSpectrum;
+
+/**
+ * How single bins of spectra lie beside one another while sounds die away into the noise. A room's
+ * tail and the noise are both noise, and so is their sum: whatever the levels, the logarithms of
+ * neighbouring bins scatter by 5.6 dB, each for itself but for what the window shares. A reduction
+ * that leaves the pauses plain noise, only softer, still decides there, bin by bin, what is to be
+ * kept, and makes islands of them.
+ */
+final class TailTexture {
+  private static final double[] EDGES_HZ = {1500, 2828, 4000, 5657, 8000, 11_314, 15_500};
+  private static final int BANDS = EDGES_HZ.length - 1;
+  private static final double MOST_OF_RATE = 0.45;
+
+  /** Level, and the sums of squares, of neighbours and of followers. */
+  private static final int COLUMNS = 4;
+
+  /** Bins on each side whose mean is taken for the spectrum's own shape. */
+  private static final int AROUND = 12;
+
+  /** A steady line stands further over its neighbours than noise ever does. */
+  private static final double HIGHEST_DB = 8;
+
+  private static final double LONGEST_SECONDS = 1800;
+  private static final double LOUD_SHARE = 0.97;
+  private static final double LOUD_DB = 15;
+  private static final double TAIL_SECONDS = 0.6;
+  private static final double AROUND_SECONDS = 3;
+  private static final double FLOOR_SHARE = 0.12;
+
+  /** From the softest eighth to the mean. */
+  private static final double FLOOR_DB = 0.5;
+
+  private static final double STILL_DB = 1;
+  private static final double TAIL_FROM_DB = 8;
+  private static final double TAIL_TO_DB = 14;
+  private static final double LOUD_FROM_DB = 24;
+  private static final int FEWEST = 10;
+
+  private static final int HIGH = 2;
+  private static final int MIDDLE_FROM = 1;
+  private static final int MIDDLE_TO = 4;
+  private static final int TOP = 4;
+
+  /** Of untouched sound up to 5.9, and the neighbours up to 0.37. */
+  private static final double SCATTER_DB = 5.95;
+
+  private static final double BESIDE = 0.395;
+
+  /** Further apart than any of untouched sound, where there is enough of it. */
+  private static final double WIDE_DB = 6.12;
+
+  private static final double WIDE_BESIDE = 0.34;
+  private static final int WIDE_ROWS = 15;
+
+  /** Squared decibels more than in the pauses, which a steady line would widen, too. */
+  private static final double MORE = 6.5;
+
+  /** Of a sung tone the lines follow one another also while it is loud. */
+  private static final double FOLLOWING = 0.3;
+
+  private static final double TAIL_FOLLOWING = 0.45;
+  private static final double RISING_DB = 0.45;
+  private static final double EVEN_DB = 5.55;
+  private static final double EVEN_SLACK_DB = 0.2;
+  private static final double CODED_LOW_DB = 5.6;
+  private static final double CODED_RISE_DB = 0.24;
+
+  private final HannSpectrum spectrum;
+  private final double rate;
+  private final Frames rows;
+  private final double[][] before = new double[BANDS][0];
+  private final int bands;
+  private double lastFollowing;
+
+  TailTexture(HannSpectrum spectrum, double rate) {
+    this.spectrum = spectrum;
+    this.rate = rate;
+    bands =
+        (int)
+            IntStream.rangeClosed(1, BANDS).filter(b -> EDGES_HZ[b] < MOST_OF_RATE * rate).count();
+    rows = new Frames(COLUMNS * Math.max(1, bands));
+  }
+
+  /**
+   * Of some bands and moments.
+   *
+   * @param rows how many spectra of a band
+   * @param scatterDb root mean square of what a bin is over or under those around it
+   * @param beside correlation with the next bin
+   * @param following correlation with the same bin in the next spectrum; tones have it
+   */
+  record Texture(int rows, double scatterDb, double beside, double following) {
+    private boolean isIslands() {
+      return following < TAIL_FOLLOWING
+          && (scatterDb > SCATTER_DB && beside > BESIDE
+              || scatterDb > WIDE_DB && beside > WIDE_BESIDE && rows > WIDE_ROWS);
+    }
+  }
+
+  private double seconds() {
+    return spectrum.size() / rate;
+  }
+
+  /** One spectrum, behind the one before. */
+  void add(double[] power) {
+    if (bands == 0) {
+      return;
+    }
+    double[] row = new double[COLUMNS * bands];
+    for (int b = 0; b < bands; b++) {
+      double[] off = new double[spectrum.bin(EDGES_HZ[b + 1]) - spectrum.bin(EDGES_HZ[b])];
+      for (int k = 0; k < off.length; k++) {
+        off[k] = Decibels.ofEnergy(power[spectrum.bin(EDGES_HZ[b]) + k] + Double.MIN_NORMAL);
+      }
+      HannSpectrum.level(off, AROUND);
+      for (int k = 0; k < off.length; k++) {
+        off[k] = Math.min(off[k], HIGHEST_DB);
+        row[COLUMNS * b + 1] += off[k] * off[k] / off.length;
+        row[COLUMNS * b + 2] += k > 0 ? off[k] * off[k - 1] / (off.length - 1) : 0;
+        row[COLUMNS * b + 3] += before[b].length > 0 ? off[k] * before[b][k] / off.length : 0;
+      }
+      row[COLUMNS * b] =
+          Decibels.ofEnergy(
+              spectrum.between(power, EDGES_HZ[b], EDGES_HZ[b + 1]) + Double.MIN_NORMAL);
+      before[b] = off;
+    }
+    double squares = Double.MIN_NORMAL;
+    double following = 0;
+    for (int b = HIGH; b < Math.min(TOP, bands); b++) {
+      squares += row[COLUMNS * b + 1];
+      following += row[COLUMNS * b + 3];
+    }
+    lastFollowing = following / squares;
+    if (rows.count() * seconds() < LONGEST_SECONDS) {
+      rows.add(row);
+    }
+  }
+
+  /** Which spectra of a band are asked, by their seconds since something loud and their level. */
+  private interface Asked {
+    boolean is(double since, double overFloorDb);
+  }
+
+  /** While sounds die away, from one band to another; empty where that is too short. */
+  Optional<Texture> tails(double[] total, int from, int to) {
+    return of(
+        total,
+        from,
+        to,
+        (since, over) ->
+            since > 0 && since < TAIL_SECONDS && over > TAIL_FROM_DB && over < TAIL_TO_DB);
+  }
+
+  /** While something stands far over the noise. */
+  private Optional<Texture> loud(double[] total, int from, int to) {
+    return of(total, from, to, (since, over) -> over > LOUD_FROM_DB);
+  }
+
+  /** While nothing sounds. */
+  Optional<Texture> still(double[] total, int from, int to) {
+    return of(total, from, to, (since, over) -> over < STILL_DB);
+  }
+
+  /**
+   * Of the last spectrum, over 4 kHz: whether its lines stand where those of the one before stood.
+   */
+  double lastFollowing() {
+    return lastFollowing;
+  }
+
+  /** How many bands there are under half the sampling rate. */
+  int bands() {
+    return bands;
+  }
+
+  private Optional<Texture> of(double[] total, int from, int to, Asked asked) {
+    double loud = Quantile.of(total, LOUD_SHARE) - LOUD_DB;
+    int around = (int) (AROUND_SECONDS / seconds());
+    double[] sums = new double[COLUMNS];
+    for (int b = from; b < to; b++) {
+      double[] level = rows.column(COLUMNS * b);
+      int since = level.length;
+      double floor = 0;
+      for (int k = 0; k < level.length; k++) {
+        if (k % Math.max(1, around / 6) == 0) {
+          floor =
+              FLOOR_DB
+                  + Quantile.of(
+                      level,
+                      Math.max(0, k - around),
+                      Math.min(level.length, k + around),
+                      FLOOR_SHARE);
+        }
+        since = total[k] > loud ? 0 : since + 1;
+        if (asked.is(since * seconds(), level[k] - floor)) {
+          sums[0]++;
+          for (int c = 1; c < COLUMNS; c++) {
+            sums[c] += rows.get(k, COLUMNS * b + c);
+          }
+        }
+      }
+    }
+    return sums[0] < FEWEST
+        ? Optional.empty()
+        : Optional.of(
+            new Texture(
+                (int) sums[0], Math.sqrt(sums[1] / sums[0]), sums[2] / sums[1], sums[3] / sums[1]));
+  }
+
+  /** Whether somebody decided bin by bin, and no coder did. */
+  Optional<Texture> workedOn(double[] total) {
+    Optional<Texture> high = tails(total, HIGH, bands);
+    Optional<Texture> still = still(total, HIGH, bands);
+    if (high.isEmpty() || still.isEmpty() || isCoded(total)) {
+      return Optional.empty();
+    }
+    Optional<Texture> middle = tails(total, MIDDLE_FROM, MIDDLE_TO);
+    Optional<Texture> top = tails(total, TOP, bands);
+    boolean tones = loud(total, HIGH, bands).filter(l -> l.following > FOLLOWING).isPresent();
+    boolean rising =
+        middle.isPresent()
+            && top.filter(t -> t.scatterDb > middle.get().scatterDb + RISING_DB).isPresent();
+    double more = square(high.get().scatterDb) - square(still.get().scatterDb);
+    return high.filter(h -> h.isIslands() && more > MORE && !tones && !rising);
+  }
+
+  /** Islands in the pauses, more the higher: a coder's. */
+  boolean isCoded(double[] total) {
+    Optional<Texture> low = still(total, 0, HIGH);
+    Optional<Texture> high = still(total, HIGH, bands);
+    return low.isPresent()
+        && high.isPresent()
+        && low.get().scatterDb < CODED_LOW_DB
+        && high.get().scatterDb > low.get().scatterDb + CODED_RISE_DB;
+  }
+
+  /** Islands in the pauses, as many at all heights: no coder's. */
+  boolean isEven(double[] total) {
+    Optional<Texture> low = still(total, 0, HIGH);
+    Optional<Texture> high = still(total, HIGH, bands);
+    return low.isPresent()
+        && high.isPresent()
+        && low.get().scatterDb > EVEN_DB
+        && Math.abs(high.get().scatterDb - low.get().scatterDb) < EVEN_SLACK_DB;
+  }
+
+  private static double square(double x) {
+    return x * x;
+  }
+}

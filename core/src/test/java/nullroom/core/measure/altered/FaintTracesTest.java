@@ -1,0 +1,206 @@
+package nullroom.core.measure.altered;
+
+import static nullroom.core.measure.altered.AlteredSounds.FLAT;
+import static nullroom.core.measure.altered.AlteredSounds.RATE;
+import static nullroom.core.measure.altered.AlteredSounds.found;
+import static nullroom.core.measure.altered.AlteredSounds.kinds;
+import static nullroom.core.measure.altered.AlteredSounds.spectral;
+import static nullroom.core.measure.altered.AlteredSounds.talk;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Arrays;
+import java.util.Random;
+import nullroom.core.measure.altered.Alteration.Kind;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Devices that leave little behind, and what people and rooms do that looks like them. */
+class FaintTracesTest {
+  /** Hits of three bands of loudness, none like another, in a room. */
+  private static double[] hits() {
+    double[] x = new double[12 * RATE];
+    Random random = new Random(11);
+    double loud = 0;
+    double tilt = 0;
+    for (int k = 0; k < x.length; k++) {
+      int since = k % (2 * RATE) - RATE / 2;
+      if (since == 0) {
+        loud = 0.5 + 0.4 * random.nextDouble();
+        tilt = 0.3 + 0.6 * random.nextDouble();
+      }
+      double decay = since < 0 ? 0 : Math.pow(10, -3.0 * since / RATE / (0.2 + tilt));
+      x[k] = (0.1 * loud * decay + 1e-4) * random.nextGaussian();
+    }
+    return x;
+  }
+
+  private static double[] limited(double[] x, double ceiling) {
+    double[] y = x.clone();
+    double gain = 1;
+    for (int k = 0; k < y.length; k++) {
+      gain = Math.min(1, gain * 1.003);
+      gain = Math.abs(y[k] * gain) > ceiling ? ceiling / Math.abs(y[k]) : gain;
+      y[k] *= gain;
+    }
+    return y;
+  }
+
+  @Test
+  @DisplayName("a limiter that only a few claps reach is known by their one height")
+  void fewPeaks() {
+    double[] x = hits();
+    assertThat(found(x)).isEmpty();
+    assertThat(kinds(limited(x, 0.2))).containsExactly(Kind.LIMITER);
+    assertThat(found(limited(x, 0.2)).getFirst().evidence())
+        .contains("sounds that are not as loud", "−14.0 dBFS");
+  }
+
+  @Test
+  @DisplayName("clicks that are all the same, and bursts of one tone, reach no ceiling")
+  void same() {
+    double[] clicks = new double[12 * RATE];
+    double[] bursts = new double[12 * RATE];
+    Random random = new Random(2);
+    for (int k = 0; k < clicks.length; k++) {
+      clicks[k] = (k % RATE == RATE / 2 ? 0.5 : 0) + 1e-5 * random.nextGaussian();
+      boolean on = k % RATE < RATE / (2 + k / RATE);
+      bursts[k] =
+          (on ? 0.5 * Math.sin(2 * Math.PI * 997 * k / RATE) : 0) + 1e-5 * random.nextGaussian();
+    }
+    assertThat(kinds(clicks)).doesNotContain(Kind.LIMITER);
+    assertThat(kinds(bursts)).doesNotContain(Kind.LIMITER);
+  }
+
+  /** Shuts by so much, over so long, where the level falls under a threshold. */
+  private static double[] gated(double[] x, double rangeDb, double seconds, double threshold) {
+    double[] y = x.clone();
+    double shut = Math.pow(10, -rangeDb / 20);
+    double step = Math.pow(shut, 1 / (seconds * RATE));
+    double follow = 0;
+    double gain = 1;
+    for (int k = 0; k < y.length; k++) {
+      follow = Math.max(Math.abs(x[k]), follow * 0.9998);
+      gain = follow > threshold ? 1 : Math.max(shut, gain * step);
+      y[k] *= gain;
+    }
+    return y;
+  }
+
+  @ParameterizedTest(name = "{0} dB over {1} s")
+  @DisplayName("a gate that shuts slowly is known by the noise that falls alike in all bands")
+  @CsvSource({"12, 0.3", "20, 0.3", "30, 0.25"})
+  void slowGate(double rangeDb, double seconds) {
+    double[] x = talk(FLAT, 32, 0.2, 21);
+    assertThat(found(x)).isEmpty();
+    double[] y = gated(x, rangeDb, seconds, 0.007);
+    assertThat(kinds(y)).containsExactly(Kind.GATE);
+    assertThat(found(y).getFirst().evidence()).contains("alike in all bands");
+  }
+
+  @Test
+  @DisplayName("noise that swells, knocks beside the talk and breaths before it are no device")
+  void people() {
+    double[] x = talk(FLAT, 30, 0.2, 22);
+    double[] swelling = x.clone();
+    double[] knocks = x.clone();
+    double[] breaths = x.clone();
+    Random random = new Random(5);
+    double last = 0;
+    for (int k = 0; k < x.length; k++) {
+      double t = k / (double) RATE;
+      swelling[k] +=
+          2e-3 * Math.pow(10, 0.5 * Math.sin(2 * Math.PI * t / 4.1)) * random.nextGaussian();
+      double since = t % 1.27;
+      knocks[k] += since < 0.3 ? 0.02 * Math.exp(-since / 0.04) * random.nextGaussian() : 0;
+      double before = 3.6 - t % 3.6; // every line begins after one
+      double fresh = random.nextGaussian();
+      double breath = before < 0.55 ? 0.012 * Math.sin(Math.PI * before / 0.55) : 0;
+      breaths[k] += breath * (fresh - 0.7 * last);
+      last = fresh;
+    }
+    assertThat(found(swelling)).as("swelling").isEmpty();
+    assertThat(found(knocks)).as("knocks").isEmpty();
+    assertThat(found(breaths)).as("breaths").isEmpty();
+  }
+
+  /** Automatic gain over a sound, as fast as it recovers. */
+  private static double[] compressed(double[] x, double seconds, double ratio) {
+    double[] y = x.clone();
+    double follow = 0;
+    for (int k = 0; k < y.length; k++) {
+      follow = Math.max(Math.abs(x[k]), follow * Math.exp(-1 / (seconds * RATE)));
+      double over = Math.max(0, 20 * Math.log10(follow / 0.01));
+      y[k] *= Math.pow(10, -over * (1 - 1 / ratio) / 20);
+    }
+    return y;
+  }
+
+  @ParameterizedTest
+  @DisplayName("a gain is known by bands in which noise stands free while the room still rings")
+  @ValueSource(doubles = {0.2, 0.4, 0.8})
+  void gainInTheHighs(double seconds) {
+    double[] x = talk(FLAT, 30, 0.8, 23);
+    assertThat(found(x)).isEmpty();
+    assertThat(kinds(compressed(x, seconds, 4))).containsExactly(Kind.AUTOMATIC_GAIN);
+  }
+
+  /**
+   * Wiener's gain with the ratio decided from frame to frame (Y. Ephraim and D. Malah, IEEE Trans.
+   * Acoust., Speech, Signal Process. 32 (1984) 1109), and a floor that keeps the pauses plain.
+   */
+  private static double[] denoised(double[] x, double floorDb) {
+    double[] noise = new double[1025];
+    int[] frames = {0};
+    double[] pause = Arrays.copyOfRange(x, (int) (2.7 * RATE), (int) (3.5 * RATE));
+    spectral(
+        pause,
+        (power, bin, frame) -> {
+          noise[bin] += power;
+          frames[0] = frame + 1;
+          return 1;
+        });
+    double[] before = new double[1025];
+    double least = Math.pow(10, floorDb / 20);
+    return spectral(
+        x,
+        (power, bin, frame) -> {
+          double ratio = power / (1.3 * noise[bin] / frames[0]);
+          double prior = 0.98 * before[bin] + 0.02 * Math.max(0, ratio - 1);
+          double gain = Math.max(least, prior / (1 + prior));
+          before[bin] = gain * gain * ratio;
+          return gain;
+        });
+  }
+
+  @ParameterizedTest
+  @DisplayName("noise reduction that leaves the pauses plain is known by the tails of sounds")
+  @ValueSource(doubles = {-10, -14, -18})
+  void plainPauses(double floorDb) {
+    double[] x = talk(FLAT, 35, 0.5, 24);
+    assertThat(found(x)).isEmpty();
+    assertThat(kinds(denoised(x, floorDb))).contains(Kind.NOISE_REDUCTION);
+  }
+
+  @Test
+  @DisplayName("between the lines of a sung tone there are gaps that no coder made")
+  void sung() {
+    double[] x = new double[14 * RATE];
+    Random random = new Random(6);
+    double[] phase = new double[18];
+    for (int k = 0; k < x.length; k++) {
+      double t = k / (double) RATE;
+      double pitch =
+          new double[] {660, 784, 880, 587}[(int) (t / 1.1) % 4] * (1 + 0.004 * Math.sin(35 * t));
+      double swell = t % 1.1 < 0.8 ? Math.sin(Math.PI * (t % 1.1) / 0.8) : 0;
+      for (int h = 1; h < phase.length; h++) {
+        phase[h] += 2 * Math.PI * pitch * h / RATE;
+        x[k] += 0.1 * swell / h * Math.sin(phase[h]);
+      }
+      x[k] += 1e-5 * random.nextGaussian();
+    }
+    assertThat(kinds(x)).doesNotContain(Kind.LOSSY, Kind.NOISE_REDUCTION);
+  }
+}
