@@ -201,10 +201,9 @@ public final class AlterationMeter {
     if (spectra.rangeDb() < PAUSE_DB) {
       return Optional.empty();
     }
-    double[] total = SpectraSeen.totals(spectra.octaveLevels());
     return spectra
         .tails()
-        .workedOn(total)
+        .workedOn(spectra.totals())
         .map(t ->
             Figures.say(
                 "while sounds die away islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where a room has 0.3 and 5.6",
@@ -214,8 +213,8 @@ public final class AlterationMeter {
                 .quiet()
                 .filter(q ->
                     q.isWorkedOn()
-                        && !spectra.tails().isCoded(total)
-                        && (!q.isCoded() || spectra.tails().isEven(total)))
+                        && !spectra.tails().isCoded(spectra.totals())
+                        && (!q.isCoded() || spectra.tails().isEven(spectra.totals())))
                 .map(q ->
                     Figures.say(
                         "in the quietest moments islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where noise has 0.27 and 5.9",
@@ -278,7 +277,7 @@ public final class AlterationMeter {
                 .filter(q ->
                     q.isCoded()
                         || edged && q.isWorkedOn()
-                        || spectra.tails().isCoded(SpectraSeen.totals(spectra.octaveLevels())))
+                        || spectra.tails().isCoded(spectra.totals()))
                 .map(q ->
                     Figures.say(
                         "islands of tones come and go in the quietest moments%s: neighbouring lines of the highs follow one another by %.2f, in noise by 0.26",

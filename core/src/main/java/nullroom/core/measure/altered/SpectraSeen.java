@@ -45,6 +45,11 @@ final class SpectraSeen {
   private static final double HEARD_DB = -120;
 
   private static final int QUIETEST = 60;
+
+  /** Of a short sound only so small a part is quiet. */
+  private static final int QUIET_PART = 4;
+
+  private static final int FEWEST_QUIET = 15;
   private static final double QUIET_FROM_HZ = 200;
   private static final double QUIET_TO_HZ = 8000;
   private static final double LEAST = 1e-20;
@@ -196,7 +201,7 @@ final class SpectraSeen {
     return octaves;
   }
 
-  /** Levels of all octaves together, row by row. */
+  /** Levels of all octaves together, of rows of {@link #octaveLevels}. */
   static double[] totals(Frames octaves) {
     double[] total = new double[octaves.count()];
     for (int k = 0; k < total.length; k++) {
@@ -207,6 +212,11 @@ final class SpectraSeen {
       total[k] = Decibels.ofEnergy(sum);
     }
     return total;
+  }
+
+  /** Levels of all octaves together, row by row. */
+  double[] totals() {
+    return totals(octaves);
   }
 
   /** Levels of the bands beside the voice, a row for each block. */
@@ -248,10 +258,13 @@ final class SpectraSeen {
 
   /** How the bins of the quietest spectra lie; empty where there are too few. */
   Optional<QuietTexture> quiet() {
-    return quietest.size() < QUIETEST / 2
+    int most = Math.min(quietest.size(), blocks / QUIET_PART);
+    return most < FEWEST_QUIET
         ? Optional.empty()
         : QuietTexture.of(
             quietest.stream()
+                .sorted(Comparator.comparingDouble(Quiet::level))
+                .limit(most)
                 .sorted(Comparator.comparingInt(Quiet::block))
                 .map(q -> new QuietTexture.Spectrum(q.block(), q.db()))
                 .toList());

@@ -67,10 +67,18 @@ final class TailTexture {
   private static final double FOLLOWING = 0.3;
 
   private static final double TAIL_FOLLOWING = 0.45;
+
+  /** So much wider over 8 kHz than about 4 kHz it is a coder. */
   private static final double RISING_DB = 0.45;
+
+  /** Pauses in which bins scatter further than in any plain noise, low and high alike. */
   private static final double EVEN_DB = 5.55;
+
   private static final double EVEN_SLACK_DB = 0.2;
+
+  /** A coder leaves the voice's own bands nearly as they were, and takes more the higher. */
   private static final double CODED_LOW_DB = 5.6;
+
   private static final double CODED_RISE_DB = 0.24;
 
   private final HannSpectrum spectrum;
@@ -150,7 +158,7 @@ final class TailTexture {
   }
 
   /** While sounds die away, from one band to another; empty where that is too short. */
-  Optional<Texture> tails(double[] total, int from, int to) {
+  private Optional<Texture> tails(double[] total, int from, int to) {
     return of(
         total,
         from,
@@ -165,7 +173,7 @@ final class TailTexture {
   }
 
   /** While nothing sounds. */
-  Optional<Texture> still(double[] total, int from, int to) {
+  private Optional<Texture> still(double[] total, int from, int to) {
     return of(total, from, to, (since, over) -> over < STILL_DB);
   }
 
@@ -176,16 +184,11 @@ final class TailTexture {
     return lastFollowing;
   }
 
-  /** How many bands there are under half the sampling rate. */
-  int bands() {
-    return bands;
-  }
-
   private Optional<Texture> of(double[] total, int from, int to, Asked asked) {
     double loud = Quantile.of(total, LOUD_SHARE) - LOUD_DB;
     int around = (int) (AROUND_SECONDS / seconds());
     double[] sums = new double[COLUMNS];
-    for (int b = from; b < to; b++) {
+    for (int b = from; b < Math.min(to, bands); b++) {
       double[] level = rows.column(COLUMNS * b);
       int since = level.length;
       double floor = 0;
@@ -246,7 +249,8 @@ final class TailTexture {
   boolean isEven(double[] total) {
     Optional<Texture> low = still(total, 0, HIGH);
     Optional<Texture> high = still(total, HIGH, bands);
-    return low.isPresent()
+    return bands > TOP // a coder shows by what it does up there
+        && low.isPresent()
         && high.isPresent()
         && low.get().scatterDb > EVEN_DB
         && Math.abs(high.get().scatterDb - low.get().scatterDb) < EVEN_SLACK_DB;

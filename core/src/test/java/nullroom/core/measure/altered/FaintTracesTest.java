@@ -10,7 +10,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Arrays;
 import java.util.Random;
+import nullroom.core.Progress;
 import nullroom.core.measure.altered.Alteration.Kind;
+import nullroom.core.signal.SampleSource;
+import nullroom.core.signal.Samples;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -202,5 +205,24 @@ class FaintTracesTest {
       x[k] += 1e-5 * random.nextGaussian();
     }
     assertThat(kinds(x)).doesNotContain(Kind.LOSSY, Kind.NOISE_REDUCTION);
+  }
+
+  @ParameterizedTest
+  @DisplayName("at any sampling rate an untouched voice is told nothing")
+  @ValueSource(ints = {8000, 11_025, 16_000, 22_050, 32_000, 96_000})
+  void rates(int rate) {
+    double[] x = talk(FLAT, 30, 0.3, 25);
+    assertThat( // played slower or faster it is still one
+            AlterationMeter.measure(SampleSource.of(new Samples(x, rate)), Progress.NONE)
+                .getFirst())
+        .isEmpty();
+  }
+
+  @Test
+  @DisplayName("what is too short to have a quiet part is told nothing of its quiet")
+  void shortOnes() {
+    double[] x = talk(FLAT, 40, 0.2, 26);
+    assertThat(found(Arrays.copyOfRange(x, 4 * RATE / 10, 2 * RATE))).isEmpty();
+    assertThat(found(Arrays.copyOf(x, 3 * RATE))).isEmpty();
   }
 }
