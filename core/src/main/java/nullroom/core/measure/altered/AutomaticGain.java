@@ -1,6 +1,5 @@
 package nullroom.core.measure.altered;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -79,23 +78,13 @@ final class AutomaticGain {
   /** Stretches in which nothing loud sounds, each after something loud. */
   private static List<Pause> pauses(
       Frames octaves, double[] total, double seconds, double loud, double threshold) {
-    List<Pause> all = new ArrayList<>();
     int least = (int) Math.ceil(PAUSE_SECONDS / seconds);
     int mean = Math.max(1, (int) Math.round(MEAN_SECONDS / seconds));
-    int from = -1;
-    for (int k = 0; k <= total.length; k++) {
-      boolean still = k < total.length && total[k] < threshold;
-      if (still && from < 0) {
-        from = k;
-      }
-      if (!still && from >= 0) {
-        if (k - from >= least && loudBefore(total, from, seconds) > threshold + OVER_DB) {
-          pause(octaves, total, from, k, mean, seconds, loud).ifPresent(all::add);
-        }
-        from = -1;
-      }
-    }
-    return all;
+    return Stretch.under(total, threshold).stream()
+        .filter(
+            p -> p.rows() >= least && loudBefore(total, p.from(), seconds) > threshold + OVER_DB)
+        .flatMap(p -> pause(octaves, total, p.from(), p.to(), mean, seconds, loud).stream())
+        .toList();
   }
 
   private static double loudBefore(double[] total, int from, double seconds) {

@@ -1,6 +1,5 @@
 package nullroom.core.measure.altered;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -50,15 +49,16 @@ final class HeldDown {
 
   private final double[] total;
   private final double seconds;
-  private final List<Pause> pauses;
+  private final List<Stretch> pauses;
 
   private HeldDown(double[] total, double seconds, double under) {
     this.total = total;
     this.seconds = seconds;
-    pauses = pauses(under);
+    pauses =
+        Stretch.under(total, under).stream()
+            .filter(p -> p.rows() * seconds > PAUSE_SECONDS)
+            .toList();
   }
-
-  private record Pause(int from, int to) {}
 
   /**
    * How the noise is compared: in sounds as in pauses by the level that so many of the moments lie
@@ -111,24 +111,6 @@ final class HeldDown {
         : Optional.empty();
   }
 
-  private List<Pause> pauses(double under) {
-    List<Pause> all = new ArrayList<>();
-    int from = -1;
-    for (int k = 0; k <= total.length; k++) {
-      boolean still = k < total.length && total[k] < under;
-      if (still && from < 0) {
-        from = k;
-      }
-      if (!still && from >= 0) {
-        if ((k - from) * seconds > PAUSE_SECONDS) {
-          all.add(new Pause(from, k));
-        }
-        from = -1;
-      }
-    }
-    return all;
-  }
-
   /** By how much the noise of a band is held down; none where that is not sure. */
   private double byDb(double[] band, double scatter, Way way) {
     List<Held> all =
@@ -151,7 +133,7 @@ final class HeldDown {
     return mean < -SURE * error && with >= MOST_OF_THEM * over.length ? -Quantile.median(over) : 0;
   }
 
-  private Optional<Held> held(double[] band, Pause left, Pause right, Way way) {
+  private Optional<Held> held(double[] band, Stretch left, Stretch right, Way way) {
     double[] within =
         IntStream.range(left.to(), right.from())
             .filter(k -> total[k] > way.over())

@@ -1,6 +1,5 @@
 package nullroom.core.measure.altered;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -64,18 +63,12 @@ final class RisingTogether {
   private final int common;
   private final int mean;
 
-  private record Span(int from, int to) {
-    int rows() {
-      return to - from;
-    }
-  }
-
-  private RisingTogether(Frames levels, double seconds, List<Span> pauses) {
+  private RisingTogether(Frames levels, double seconds, List<Stretch> pauses) {
     this.levels = levels;
     this.seconds = seconds;
-    int[] lengths = pauses.stream().mapToInt(Span::rows).sorted().toArray();
+    int[] lengths = pauses.stream().mapToInt(Stretch::rows).sorted().toArray();
     common = (int) Math.min(lengths[lengths.length / 3], LONGEST_SECONDS / seconds);
-    this.pauses = pauses.stream().filter(p -> p.rows() >= common).map(Span::from).toList();
+    this.pauses = pauses.stream().filter(p -> p.rows() >= common).map(Stretch::from).toList();
     mean = (int) Math.round(MEAN_SECONDS / seconds);
   }
 
@@ -93,7 +86,7 @@ final class RisingTogether {
 
   private static Optional<Alteration> rising(
       FineBands fine, double[] total, double loud, double under) {
-    List<Span> pauses = pauses(total, loud - LOUD_DB, under, fine.seconds());
+    List<Stretch> pauses = pauses(total, loud - LOUD_DB, under, fine.seconds());
     if (pauses.size() < FEWEST) {
       return Optional.empty();
     }
@@ -105,26 +98,16 @@ final class RisingTogether {
         .findFirst();
   }
 
-  private static List<Span> pauses(double[] total, double loud, double under, double seconds) {
-    List<Span> all = new ArrayList<>();
+  private static List<Stretch> pauses(double[] total, double loud, double under, double seconds) {
     int before = (int) (BEFORE_SECONDS / seconds);
     int beginning = (int) (BEGINNING_SECONDS / seconds);
-    int from = -1;
-    for (int k = 0; k <= total.length; k++) {
-      boolean still = k < total.length && total[k] < under;
-      if (still && from < 0) {
-        from = k;
-      }
-      if (!still && from >= 0) {
-        if (from > 0
-            && (k - from) * seconds > PAUSE_SECONDS
-            && IntStream.range(Math.max(0, from - before), from).anyMatch(i -> total[i] > loud)) {
-          all.add(new Span(from, k - beginning));
-        }
-        from = -1;
-      }
-    }
-    return all;
+    return Stretch.under(total, under).stream()
+        .filter(p -> p.from() > 0 && p.rows() * seconds > PAUSE_SECONDS)
+        .filter(p ->
+            IntStream.range(Math.max(0, p.from() - before), p.from())
+                .anyMatch(k -> total[k] > loud))
+        .map(p -> new Stretch(p.from(), p.to() - beginning))
+        .toList();
   }
 
   private Optional<Alteration> told(int band) {
