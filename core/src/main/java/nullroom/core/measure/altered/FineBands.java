@@ -6,8 +6,8 @@ import nullroom.core.signal.Fft;
 import nullroom.core.signal.HannSpectrum;
 
 /**
- * Levels of the bands from 180 Hz to 20 kHz, each ten milliseconds or so, of the first half hour of
- * a sound: what a device does it does by then.
+ * Levels of the bands from 180 Hz to 20 kHz, each ten milliseconds or so, of the first ten minutes
+ * of a sound: what a device does it does by then.
  */
 final class FineBands {
   /** Octaves, above 5.7 kHz half octaves: noise has most of its energy to show there. */
@@ -17,7 +17,7 @@ final class FineBands {
 
   private static final double MOST_OF_RATE = 0.45;
   private static final double BLOCK_SECONDS = 0.02;
-  private static final double LONGEST_SECONDS = 1800;
+  private static final double LONGEST_SECONDS = 600;
   private static final double LEAST = 1e-20;
 
   private final double rate;

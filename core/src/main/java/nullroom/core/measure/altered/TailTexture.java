@@ -28,7 +28,9 @@ final class TailTexture {
   /** A steady line stands further over its neighbours than noise ever does. */
   private static final double HIGHEST_DB = 8;
 
-  private static final double LONGEST_SECONDS = 1800;
+  /** What a device does it does by then. */
+  private static final double LONGEST_SECONDS = 600;
+
   private static final double LOUD_SHARE = 0.97;
   private static final double LOUD_DB = 15;
   private static final double TAIL_SECONDS = 0.6;
@@ -122,8 +124,9 @@ final class TailTexture {
     if (bands == 0) {
       return;
     }
+    boolean kept = rows.count() * seconds() < LONGEST_SECONDS;
     double[] row = new double[COLUMNS * bands];
-    for (int b = 0; b < bands; b++) {
+    for (int b = kept ? 0 : HIGH; b < (kept ? bands : Math.min(TOP, bands)); b++) {
       double[] off = new double[spectrum.bin(EDGES_HZ[b + 1]) - spectrum.bin(EDGES_HZ[b])];
       for (int k = 0; k < off.length; k++) {
         off[k] = Decibels.ofEnergy(power[spectrum.bin(EDGES_HZ[b]) + k] + Double.MIN_NORMAL);
@@ -147,7 +150,7 @@ final class TailTexture {
       following += row[COLUMNS * b + 3];
     }
     lastFollowing = following / squares;
-    if (rows.count() * seconds() < LONGEST_SECONDS) {
+    if (kept) {
       rows.add(row);
     }
   }
