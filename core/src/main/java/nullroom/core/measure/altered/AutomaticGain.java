@@ -111,19 +111,12 @@ final class AutomaticGain {
       return Optional.empty();
     }
     double[] rises = new double[SpectraSeen.OCTAVES];
-    double sum = 0;
     for (int o = 0; o < rises.length; o++) {
       rises[o] = mean(octaves, o, end - mean, end) - mean(octaves, o, lowest, lowest + mean);
-      sum += rises[o];
     }
-    double average = sum / rises.length;
-    double squares = 0;
-    for (double rise : rises) {
-      squares += (rise - average) * (rise - average);
-    }
+    double average = mean(rises, 0, rises.length);
     boolean soon = (lowest - from) * seconds < LATEST_LOW_SECONDS;
-    double apart = Math.sqrt(squares / rises.length);
-    boolean alike = apart < Math.max(ALIKE_DB, 0.2 * average);
+    boolean alike = Scatter.of(rises) < Math.max(ALIKE_DB, 0.2 * average);
     return Optional.of(new Pause(from, to, soon ? average : 0, alike));
   }
 

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.ToDoubleFunction;
 import nullroom.core.Decibels;
 import nullroom.core.Figures;
 import nullroom.core.Quantile;
@@ -91,7 +90,7 @@ final class Ceiling {
     int same = within(CROWDED_DB).size();
     return near.size() >= CROWD
             && same > CROWDED_SHARE * near.size()
-            && deviation(near, k -> levels.get(k, LEVEL)) > VARIED_DB
+            && Scatter.of(loudness(near)) > VARIED_DB
         ? Optional.of(
             limiter(
                 Figures.say(
@@ -108,7 +107,8 @@ final class Ceiling {
             && (sounds.size() >= FEWEST_SOUNDS
                 || sounds.size() == 2 && exact.size() >= FEWEST_OF_TWO)
             && exact.size() >= EXACT_SHARE * near.size()
-            && deviation(sounds, this::loudness) > EXACT_VARIED_DB
+            && Scatter.of(sounds.stream().mapToDouble(this::loudnessFrom).toArray())
+                > EXACT_VARIED_DB
             && midspread(exact) > EXACT_VARIED_DB
         ? Optional.of(
             limiter(
@@ -138,7 +138,7 @@ final class Ceiling {
   }
 
   /** Mean level of what sounds from a frame on, decibels. */
-  private double loudness(int frame) {
+  private double loudnessFrom(int frame) {
     int to = Math.min(levels.count(), frame + (int) Math.round(APART_SECONDS / seconds));
     double sum = 0;
     for (int k = frame; k < to; k++) {
@@ -147,15 +147,13 @@ final class Ceiling {
     return Decibels.ofEnergy(sum / (to - frame));
   }
 
-  private static double deviation(List<Integer> frames, ToDoubleFunction<Integer> value) {
-    double[] all = frames.stream().mapToDouble(value).toArray();
-    double mean = Arrays.stream(all).average().orElse(0);
-    return Math.sqrt(Arrays.stream(all).map(v -> (v - mean) * (v - mean)).average().orElse(0));
+  private double[] loudness(List<Integer> frames) {
+    return frames.stream().mapToDouble(k -> levels.get(k, LEVEL)).toArray();
   }
 
   /** Bursts of a tone differ by their edges only. */
   private double midspread(List<Integer> frames) {
-    double[] all = frames.stream().mapToDouble(k -> levels.get(k, LEVEL)).toArray();
+    double[] all = loudness(frames);
     return Quantile.of(all, 0.75) - Quantile.of(all, 0.25);
   }
 }

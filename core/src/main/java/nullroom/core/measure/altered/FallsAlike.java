@@ -86,14 +86,14 @@ final class FallsAlike {
     double[] colours =
         IntStream.range(0, n)
             .filter(k -> total[k] > loud)
-            .mapToDouble(k -> apart(over[k], mean(over[k])))
+            .mapToDouble(k -> Scatter.of(over[k]))
             .toArray();
     if (Quantile.median(colours) < COLOUR_DB) {
       return Optional.empty();
     }
     for (int k = SLOPE_ROWS; k < n - SLOPE_ROWS; k++) {
       double mean = mean(over[k]);
-      double apart = apart(over[k], mean);
+      double apart = Scatter.of(over[k]);
       if (mean < OVER_DB) {
         other = 0;
       } else if (apart > COLOUR_DB) {
@@ -161,9 +161,5 @@ final class FallsAlike {
 
   private static double mean(double[] values) {
     return Arrays.stream(values).average().orElse(0);
-  }
-
-  private static double apart(double[] values, double mean) {
-    return Math.sqrt(Arrays.stream(values).map(v -> (v - mean) * (v - mean)).average().orElse(0));
   }
 }

@@ -67,15 +67,7 @@ final class FineBands {
 
   /** Level of all bands together, row by row. */
   double[] totals() {
-    double[] total = new double[levels.count()];
-    for (int k = 0; k < total.length; k++) {
-      double sum = 0;
-      for (int b = 0; b < bands; b++) {
-        sum += Decibels.toEnergy(levels.get(k, b));
-      }
-      total[k] = Decibels.ofEnergy(sum);
-    }
-    return total;
+    return SpectraSeen.totals(levels);
   }
 
   /** How many there are under half the sampling rate. */

@@ -128,18 +128,15 @@ final class RisingTogether {
     int top = high;
     double[] rises = each(from -> rise(from, band, bottom, top));
     double rise = Arrays.stream(rises).average().orElseThrow();
-    double[] late = each(from -> mean(from + top, band));
-    double scatter =
-        Math.min(
-            deviation(rises, rise), deviation(late, Arrays.stream(late).average().orElseThrow()));
+    double scatter = Math.min(Scatter.of(rises), Scatter.of(each(from -> mean(from + top, band))));
     long with = Arrays.stream(rises).filter(r -> r > LEAST_DB).count();
     double[] bands =
         IntStream.range(0, levels.width()).mapToDouble(b -> bandRise(b, bottom, top)).toArray();
     return rise > RISE_DB
-            && rise > SURE * (deviation(rises, rise) / Math.sqrt(rises.length - 1.0) + ERROR_DB)
+            && rise > SURE * (Scatter.of(rises) / Math.sqrt(rises.length - 1.0) + ERROR_DB)
             && scatter < SCATTER_SHARE * rise
             && with >= MOST_OF_THEM * rises.length
-            && deviation(Arrays.copyOfRange(bands, band, band + BANDS), rise) < ALIKE_DB
+            && Scatter.of(Arrays.copyOfRange(bands, band, band + BANDS)) < ALIKE_DB
             && Arrays.stream(bands).max().orElseThrow() < rise + MORE_DB
         ? Optional.of(
             new Alteration(
@@ -188,9 +185,5 @@ final class RisingTogether {
   /** Of three bands in all pauses, so long after their beginnings. */
   private double level(int band, int after) {
     return Arrays.stream(each(from -> mean(from + after, band))).average().orElseThrow();
-  }
-
-  private static double deviation(double[] values, double mean) {
-    return Math.sqrt(Arrays.stream(values).map(v -> (v - mean) * (v - mean)).average().orElse(0));
   }
 }

@@ -201,13 +201,13 @@ final class SpectraSeen {
     return octaves;
   }
 
-  /** Levels of all octaves together, of rows of {@link #octaveLevels}. */
-  static double[] totals(Frames octaves) {
-    double[] total = new double[octaves.count()];
+  /** Levels of bands together, row by row. */
+  static double[] totals(Frames bands) {
+    double[] total = new double[bands.count()];
     for (int k = 0; k < total.length; k++) {
       double sum = 0;
-      for (int o = 0; o < OCTAVES; o++) {
-        sum += Decibels.toEnergy(octaves.get(k, o));
+      for (int o = 0; o < bands.width(); o++) {
+        sum += Decibels.toEnergy(bands.get(k, o));
       }
       total[k] = Decibels.ofEnergy(sum);
     }
