@@ -30,7 +30,7 @@ final class LiveView {
                   .orElse(OptionalDouble.empty());
           scope.setScale(full, full.isPresent() ? model.quietEnoughDbA() : OptionalDouble.empty());
         };
-    WhileShown.follow(scope, rescale, context.session().bookProperty());
+    WhileShown.follow(scope, rescale, context.session().revisionProperty());
     rescale.run();
     AnimationTimer frames =
         new AnimationTimer() {

@@ -63,7 +63,7 @@ final class ReportView {
     VBox.setVgrow(octaves, Priority.ALWAYS);
     HBox.setHgrow(plots, Priority.ALWAYS);
     HBox picture = new HBox(14, plots, figures);
-    WhileShown.follow(picture, this::refresh, context.session().bookProperty());
+    WhileShown.follow(picture, this::refresh, context.session().revisionProperty());
     refresh();
     parts = new PageParts(picture, controls(context));
   }

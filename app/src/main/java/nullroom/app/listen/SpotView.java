@@ -41,7 +41,7 @@ final class SpotView {
     spectra.setAsks(context.asked()::set);
     VBox picture = new VBox(14, rows, spectra);
     VBox.setVgrow(spectra, Priority.ALWAYS);
-    WhileShown.follow(picture, this::refresh, context.session().bookProperty());
+    WhileShown.follow(picture, this::refresh, context.session().revisionProperty());
     refresh();
     parts = new PageParts(picture, controls());
   }

@@ -68,7 +68,7 @@ final class DecayPage {
     VBox.setVgrow(decays, Priority.ALWAYS);
     decays.setPrefHeight(260);
     times.plot().setPrefHeight(190);
-    WhileShown.follow(node, refresh, context.session().bookProperty(), context.units());
+    WhileShown.follow(node, refresh, context.session().revisionProperty(), context.units());
     refresh.run();
   }
 

@@ -21,8 +21,11 @@ import nullroom.app.Fx;
 import nullroom.app.control.BandPlot;
 import nullroom.app.control.FigureTable;
 import nullroom.app.control.LevelRows;
+import nullroom.app.shell.BookSession;
 import nullroom.app.shell.Station;
 import nullroom.core.book.RoomBook;
+import nullroom.core.predict.Refinement;
+import nullroom.core.predict.ReflectedSound;
 import nullroom.io.book.BookFolder;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -87,6 +90,13 @@ class FiguresAnswerTest {
 
   private static void press(Node node, KeyCode code) {
     node.fireEvent(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", code, false, false, false, false));
+  }
+
+  private void toReport() {
+    Fx.run(() -> window.shell().stationProperty().set(Station.LISTEN));
+    layOut();
+    Fx.run(() -> ((ToggleButton) scene.lookup("#page-report")).fire());
+    layOut();
   }
 
   /** Runs on every page of every station. */
@@ -184,12 +194,37 @@ class FiguresAnswerTest {
   }
 
   @Test
+  @DisplayName("a page that is shown while tracing ends shows what the card then says")
+  void tracedMeanwhile() {
+    toReport();
+    Fx.await(() -> window.session().refinedProperty().get(), words -> words.startsWith("Traced"));
+    Fx.run(() -> {
+      BookSession session = window.session();
+      Refinement found = session.refinement().orElseThrow();
+      ReflectedSound full = found.full();
+      session.refine(
+          new Refinement(
+              found.room(),
+              found.decaySeconds(),
+              new ReflectedSound(
+                  full.earlyDb().map(level -> level + 10), full.lateDb(), full.directBlocked()),
+              found.earlyDb(),
+              found.lateDb(),
+              found.standardErrorDb()));
+      Node cell =
+          scene.lookup("#noise-figures").lookupAll(".asking").stream()
+              .filter(c -> ((Label) c).getText().endsWith(" dB"))
+              .findFirst()
+              .orElseThrow();
+      Fx.click(cell);
+      assertThat(card().getFirst()).isEqualTo("to the quiet line: " + ((Label) cell).getText());
+    });
+  }
+
+  @Test
   @DisplayName("a table is one stop of the tab key: arrows go from figure to figure, enter asks")
   void byKeyboard() {
-    Fx.run(() -> window.shell().stationProperty().set(Station.LISTEN));
-    layOut();
-    Fx.run(() -> ((ToggleButton) scene.lookup("#page-report")).fire());
-    layOut();
+    toReport();
     Fx.run(() -> {
       Node table = scene.lookup("#noise-figures");
       table.requestFocus();
