@@ -171,13 +171,17 @@ public final class AlterationMeter {
     if (spectra.blocks() < 8) {
       return all;
     }
-    Optional<Alteration> gate = Gate.of(levels, frame / rate).or(() -> FallsAlike.of(fine));
     Optional<Alteration> edge = bandLimit();
-    Optional<Alteration> reduced = // a coder leaves islands too, under an edge
-        gate.isPresent() || edge.isPresent() ? Optional.empty() : noiseReduction();
+    Optional<Alteration> under = // a coder empties the highs
+        edge.isPresent() || isHoled() ? Optional.empty() : UnderNoise.of(fine);
+    Optional<Alteration> gate = Gate.of(levels, frame / rate);
+    if (under.isEmpty()) { // a gate leaves no noise lower than in the pauses
+      gate = gate.or(() -> ShutNoise.of(fine)).or(() -> FallsAlike.of(fine));
+    }
     gate.ifPresent(all::add);
     if (gate.isEmpty()) { // else what opens and shuts would be taken for it
-      AutomaticGain.of(spectra.octaveLevels(), spectra.secondsPerBlock())
+      under
+          .or(() -> AutomaticGain.of(spectra.octaveLevels(), spectra.secondsPerBlock()))
           .or(() -> RisingTogether.of(fine))
           .or(() ->
               HeldDown.of(
@@ -187,6 +191,8 @@ public final class AlterationMeter {
                   edge.isPresent() ? 1 : SpectraSeen.ASIDE))
           .ifPresent(all::add);
     }
+    Optional<Alteration> reduced = // a coder leaves islands too, under an edge
+        gate.isPresent() || edge.isPresent() ? Optional.empty() : noiseReduction();
     reduced.ifPresent(all::add);
     Ceiling.of(levels, frame / rate).ifPresent(all::add);
     edge.ifPresent(all::add);
@@ -260,11 +266,15 @@ public final class AlterationMeter {
     return part[(int) (share * (part.length - 1))];
   }
 
+  private boolean isHoled() {
+    return spectra.holeShare() > HOLED;
+  }
+
   /** Cannot see coders that fill their holes with noise. */
   private Optional<Alteration> lossy(boolean edged) {
     double share = spectra.holeShare();
     Optional<String> holes =
-        share > HOLED
+        isHoled()
             ? Optional.of(
                 Figures.say(
                     "narrow holes in the spectrum over 4 kHz, %.1f in a thousand, each 18 dB and more under what is beside it",

@@ -38,7 +38,7 @@ final class RisingTogether {
   private static final double LONGEST_SECONDS = 2.5;
   private static final double MEAN_SECONDS = 0.1;
   private static final double LATEST_LOW_SECONDS = 0.7;
-  private static final double RISE_DB = 1.3;
+  private static final double RISE_DB = 2.2;
 
   /** So many standard errors, and decibels of them that no likeness takes away. */
   private static final double SURE = 2.5;
@@ -48,8 +48,8 @@ final class RisingTogether {
 
   private static final double ERROR_DB = 0.08;
 
-  /** A pause whose floor rises by less speaks against it. */
-  private static final double LEAST_DB = 0.7;
+  /** A pause whose floor rises by less than so much of that speaks against it. */
+  private static final double LEAST_SHARE = 0.6;
 
   private static final double MOST_OF_THEM = 0.8;
   private static final double ALIKE_DB = 0.6;
@@ -129,7 +129,7 @@ final class RisingTogether {
     double[] rises = each(from -> rise(from, band, bottom, top));
     double rise = Arrays.stream(rises).average().orElseThrow();
     double scatter = Math.min(Scatter.of(rises), Scatter.of(each(from -> mean(from + top, band))));
-    long with = Arrays.stream(rises).filter(r -> r > LEAST_DB).count();
+    long with = Arrays.stream(rises).filter(r -> r > LEAST_SHARE * rise).count();
     double[] bands =
         IntStream.range(0, levels.width()).mapToDouble(b -> bandRise(b, bottom, top)).toArray();
     return rise > RISE_DB

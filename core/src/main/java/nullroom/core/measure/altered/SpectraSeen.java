@@ -203,10 +203,15 @@ final class SpectraSeen {
 
   /** Levels of bands together, row by row. */
   static double[] totals(Frames bands) {
+    return totals(bands, bands.width());
+  }
+
+  /** Levels of the first bands together, row by row. */
+  static double[] totals(Frames bands, int first) {
     double[] total = new double[bands.count()];
     for (int k = 0; k < total.length; k++) {
       double sum = 0;
-      for (int o = 0; o < bands.width(); o++) {
+      for (int o = 0; o < first; o++) {
         sum += Decibels.toEnergy(bands.get(k, o));
       }
       total[k] = Decibels.ofEnergy(sum);

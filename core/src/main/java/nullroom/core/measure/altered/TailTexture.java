@@ -52,7 +52,7 @@ final class TailTexture {
   private static final int TOP = 4;
 
   /** Of untouched sound up to 5.9, and the neighbours up to 0.37. */
-  private static final double SCATTER_DB = 5.95;
+  private static final double SCATTER_DB = 6.08;
 
   private static final double BESIDE = 0.395;
 

@@ -1,0 +1,283 @@
+package nullroom.core.measure.altered;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import nullroom.core.Figures;
+import nullroom.core.Quantile;
+import nullroom.core.measure.Frames;
+
+/**
+ * Noise that stands still in three neighbouring bands, free of what still rings in others, and then
+ * falls to the floor of the pauses while all else falls with it, every time by as many decibels: a
+ * gate that shuts. Sounds end on levels of their own, each in another band by as much as it stood
+ * over the noise there; so one or another may fall alike, but not most of them by the same.
+ */
+final class ShutNoise {
+  private static final int BANDS = 3;
+
+  /** Rows that stand still before the fall, and behind it. */
+  private static final int BEFORE = 8;
+
+  private static final int BEHIND = 6;
+  private static final double STILL_BEFORE_DB = 1;
+  private static final double STILL_BEHIND_DB = 1.3;
+
+  /** Of the second half over the first. */
+  private static final double LEVEL_DB = 1.1;
+
+  private static final int LOOK_ROWS = 3;
+  private static final double BEGINS_DB = 0.3;
+  private static final double SHUTS_WITHIN_SECONDS = 0.45;
+  private static final double RISES_DB = 1.2;
+  private static final double FALLS_DB = 3;
+
+  /** The floor is the lowest within some seconds. */
+  private static final double AROUND_SECONDS = 3.2;
+
+  private static final double OVER_FLOOR_DB = 3;
+
+  /** Between three bands: in how much they fall, and on the way. */
+  private static final double ALIKE_DB = 1.1;
+
+  private static final double ON_THE_WAY_DB = 1.6;
+
+  /** Of what the three fall by the others fall at least so much. */
+  private static final double WITH_SHARE = 0.55;
+
+  /** So long before something of another colour sounded; else a source was switched off. */
+  private static final double SOUND_SECONDS = 1.5;
+
+  private static final double COLOUR_DB = 1.5;
+
+  /** What stands still is no sound itself: so far under the loudest. */
+  private static final double LOUD_SHARE = 0.97;
+
+  private static final double UNDER_LOUD_DB = 12;
+
+  private static final double SHUTS_DB = 5;
+  private static final double SAME_DB = 1;
+  private static final double SAME_SECONDS = 0.4;
+
+  /** Smaller falls than this share of what a gate does are no gate's. */
+  private static final double OTHERS_SHARE = 0.4;
+
+  private static final int FEWEST = 3;
+  private static final double MOST_OF_THEM = 0.4;
+
+  /** So often, less what falls otherwise: where it falls alike in many bands, and where in few. */
+  private static final double SURE = 1.6;
+
+  private static final double SURE_OF_FEW = 3;
+
+  /** In the mean of all falls so many bands fall by the same. */
+  private static final double MANY_BANDS = 4.2;
+
+  private static final double SAME_IN_BANDS_DB = 1.5;
+
+  /**
+   * A fall to the floor.
+   *
+   * @param row where it ends
+   * @param byDb mean of the three bands
+   * @param alike whether they fell together, and all others with them
+   * @param bands how many of all fell by as much
+   */
+  private record Fall(int row, double byDb, boolean alike, int bands) {}
+
+  private final Frames levels;
+  private final double seconds;
+  private final double[] total;
+  private final double loud;
+
+  private ShutNoise(FineBands fine) {
+    levels = fine.levels();
+    seconds = fine.seconds();
+    total = fine.totals();
+    loud = total.length == 0 ? 0 : Quantile.of(total, LOUD_SHARE) - UNDER_LOUD_DB;
+  }
+
+  /** What speaks for a gate. */
+  static Optional<Alteration> of(FineBands fine) {
+    ShutNoise noise = new ShutNoise(fine);
+    List<Fall> all =
+        IntStream.rangeClosed(0, fine.bands() - BANDS)
+            .mapToObj(noise::falls)
+            .flatMap(List::stream)
+            .sorted(Comparator.comparingInt(Fall::row))
+            .toList();
+    return all.stream()
+        .filter(f -> f.alike() && f.byDb() > SHUTS_DB)
+        .map(f -> noise.told(all, f.byDb()))
+        .flatMap(Optional::stream)
+        .findFirst();
+  }
+
+  /** Whether most falls are by so much. */
+  private Optional<Alteration> told(List<Fall> all, double byDb) {
+    List<Fall> same = new ArrayList<>();
+    List<Fall> others = new ArrayList<>();
+    for (Fall f : all) {
+      if (f.alike() && Math.abs(f.byDb() - byDb) < SAME_DB) {
+        same.add(f);
+      } else if (f.byDb() > Math.max(SHUTS_DB, OTHERS_SHARE * byDb)) {
+        others.add(f);
+      }
+    }
+    List<Integer> moments = moments(same);
+    int near = (int) (SAME_SECONDS / seconds);
+    others.removeIf(f -> moments.stream().anyMatch(m -> Math.abs(m - f.row()) < near));
+    int n = moments.size();
+    double share = (double) n / (n + moments(others).size());
+    double bands =
+        moments.stream()
+            .mapToInt(m ->
+                same.stream()
+                    .filter(f -> Math.abs(f.row() - m) < near)
+                    .mapToInt(Fall::bands)
+                    .max()
+                    .orElse(0))
+            .average()
+            .orElse(0);
+    return n >= FEWEST
+            && share >= MOST_OF_THEM
+            && n * share >= (bands >= MANY_BANDS ? SURE : SURE_OF_FEW)
+        ? Optional.of(
+            new Alteration(
+                Alteration.Kind.GATE,
+                Figures.say(
+                    "%d times the noise itself stands still and then falls by %.0f dB, and all else with it: sounds end on levels of their own",
+                    n, same.stream().mapToDouble(Fall::byDb).average().orElseThrow()),
+                moments.getFirst() * seconds,
+                (moments.getLast() + 1) * seconds))
+        : Optional.empty();
+  }
+
+  /** Rows of falls that are not seen in several bands at the same moment. */
+  private List<Integer> moments(List<Fall> falls) {
+    List<Integer> all = new ArrayList<>();
+    for (Fall f : falls) {
+      if (all.isEmpty() || (f.row() - all.getLast()) * seconds > SAME_SECONDS) {
+        all.add(f.row());
+      }
+    }
+    return all;
+  }
+
+  private List<Fall> falls(int band) {
+    double[] mean = means(band);
+    List<Fall> all = new ArrayList<>();
+    for (int k = BEFORE; k + BEHIND + LOOK_ROWS < mean.length; k++) {
+      double before = mean(mean, k - BEFORE, BEFORE);
+      if (total[k - 1] < loud
+          && mean(mean, k, LOOK_ROWS) < before - BEGINS_DB
+          && still(mean, k - BEFORE, BEFORE, STILL_BEFORE_DB)) {
+        int bottom = bottom(mean, k, before);
+        if (bottom > 0) {
+          all.add(fall(band, k, bottom));
+          k = bottom + LOOK_ROWS;
+        }
+      }
+    }
+    return all;
+  }
+
+  private double[] means(int band) {
+    double[] mean = new double[levels.count()];
+    for (int k = 0; k < mean.length; k++) {
+      mean[k] = three(k, band);
+    }
+    return mean;
+  }
+
+  private double three(int row, int band) {
+    return (levels.get(row, band) + levels.get(row, band + 1) + levels.get(row, band + 2)) / BANDS;
+  }
+
+  /** Where it stands still again, on the floor; -1 where it does not. */
+  private int bottom(double[] mean, int from, double before) {
+    int to = (int) Math.min(mean.length - BEHIND, from + SHUTS_WITHIN_SECONDS / seconds);
+    for (int k = from; k < to && mean[k] < before + RISES_DB; k++) {
+      if (k > from + 1
+          && mean[k] < before - FALLS_DB
+          && still(mean, k, BEHIND, STILL_BEHIND_DB)
+          && mean(mean, k, BEHIND) < floor(mean, k) + OVER_FLOOR_DB) {
+        return k;
+      }
+    }
+    return -1;
+  }
+
+  private double floor(double[] mean, int row) {
+    int around = (int) (AROUND_SECONDS / seconds);
+    double least = Double.POSITIVE_INFINITY;
+    for (int k = Math.max(0, row - around); k < Math.min(mean.length - BEHIND, row + around); k++) {
+      least = Math.min(least, mean(mean, k, BEHIND));
+    }
+    return least;
+  }
+
+  private Fall fall(int band, int from, int bottom) {
+    double[] by = new double[levels.width()];
+    for (int b = 0; b < by.length; b++) {
+      by[b] = level(b, from - BEFORE, BEFORE) - level(b, bottom, BEHIND);
+    }
+    double[] three = Arrays.copyOfRange(by, band, band + BANDS);
+    double mean = Arrays.stream(three).average().orElseThrow();
+    double apart = 0;
+    for (int k = from; k < bottom; k++) {
+      apart += scatter(k, band, from);
+    }
+    boolean alike =
+        Scatter.of(three) < ALIKE_DB
+            && apart / (bottom - from) < ON_THE_WAY_DB
+            && Arrays.stream(by).min().orElseThrow() > WITH_SHARE * mean
+            && colourBefore(from - BEFORE) > COLOUR_DB;
+    int same = (int) Arrays.stream(by).filter(b -> Math.abs(b - mean) < SAME_IN_BANDS_DB).count();
+    return new Fall(bottom, mean, alike, same);
+  }
+
+  /** How unlike in all bands what sounded before stood over what stands still. */
+  private double colourBefore(int still) {
+    int from = Math.max(0, still - (int) (SOUND_SECONDS / seconds));
+    return still == from
+        ? 0
+        : Scatter.of(
+            IntStream.range(0, levels.width())
+                .mapToDouble(b -> level(b, from, still - from) - level(b, still, BEFORE))
+                .toArray());
+  }
+
+  /** How far three bands have come apart since the fall began. */
+  private double scatter(int row, int band, int from) {
+    return Scatter.of(
+        IntStream.range(band, band + BANDS)
+            .mapToDouble(b -> levels.get(row, b) - level(b, from - BEFORE, BEFORE))
+            .toArray());
+  }
+
+  private double level(int band, int from, int rows) {
+    double sum = 0;
+    for (int k = from; k < from + rows; k++) {
+      sum += levels.get(k, band);
+    }
+    return sum / rows;
+  }
+
+  private static double mean(double[] x, int from, int rows) {
+    double sum = 0;
+    for (int k = from; k < from + rows; k++) {
+      sum += x[k];
+    }
+    return sum / rows;
+  }
+
+  private static boolean still(double[] x, int from, int rows, double db) {
+    int half = rows / 2;
+    return Scatter.of(Arrays.copyOfRange(x, from, from + rows)) < db
+        && Math.abs(mean(x, from, half) - mean(x, from + half, half)) < LEVEL_DB;
+  }
+}

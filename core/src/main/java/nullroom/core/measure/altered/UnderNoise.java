@@ -1,0 +1,205 @@
+package nullroom.core.measure.altered;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import nullroom.core.Decibels;
+import nullroom.core.Figures;
+import nullroom.core.Quantile;
+
+/**
+ * Moments while something sounds at which a band lies under the noise of the pauses before and
+ * after. Sounds in the air only add up: between two hisses, or where a tail has died away among the
+ * highs, the noise of the room is what is left, and only a gain takes it lower. Asks for the
+ * softest 30 ms of each sound. A coder empties highs that loud sounds mask, so that of coded sound
+ * nothing can be said.
+ */
+final class UnderNoise {
+  /** Up to 15 kHz: over that coders save at any rate. */
+  private static final int BANDS = 8;
+
+  /** Up to 11 kHz, for how loud it is. */
+  private static final int LOUD_BANDS = 7;
+
+  private static final int SMOOTH_ROWS = 5;
+  private static final double LOUD_SHARE = 0.98;
+  private static final double QUIET_SHARE = 0.08;
+  private static final double LEAST_RANGE_DB = 8;
+  private static final double PAUSE_RANGE = 0.4;
+  private static final double PAUSE_SECONDS = 0.2;
+
+  /** Rows at the ends of a pause and of a sound that may belong to the other. */
+  private static final int EDGE_ROWS = 2;
+
+  /** The highs have died away while the lows still ring. */
+  private static final int TAIL_ROWS = 15;
+
+  /** Of a pause that much is left. */
+  private static final int LEFT_ROWS = 10;
+
+  private static final int SHORTEST_SOUND_ROWS = 20;
+
+  /** Noise alone stands still for so many rows. */
+  private static final int STILL_ROWS = 8;
+
+  private static final double STILL_DB = 1.2;
+  private static final double LEVEL_DB = 0.8;
+  private static final int FEWEST_STILL = 3;
+  private static final double STILL_SHARE = 0.3;
+
+  private static final int DIP_ROWS = 3;
+  private static final double LEAST_DB = 1;
+
+  /** Of one degree of freedom, 10 / ln 10, and of what a Hann window hears from row to row. */
+  private static final double SCATTER_DB = 4.34;
+
+  private static final double HEARD = 1.33;
+
+  /** Times the scatter of plain noise, of which there are some hundred moments. */
+  private static final double BEYOND = 4.2;
+
+  /** Noise that is the same in all pauses to so much is steady. */
+  private static final double STEADY_DB = 0.5;
+
+  private static final double STEADY_SHARE = 0.4;
+  private static final int STEADY_FEWEST = 2;
+
+  /** Of noise that is not, nearly all sounds must fall under the softest pause of all. */
+  private static final double RESTLESS_DB = 1.2;
+
+  private static final double RESTLESS_SHARE = 0.8;
+  private static final int RESTLESS_FEWEST = 4;
+
+  private final FineBands fine;
+  private final List<Stretch> pauses;
+
+  private UnderNoise(FineBands fine, List<Stretch> pauses) {
+    this.fine = fine;
+    this.pauses = pauses;
+  }
+
+  /**
+   * One sound between two pauses.
+   *
+   * @param softestDb level of its softest moment
+   * @param noiseDb that of the softer pause
+   * @param apartDb how far the noise of both differs
+   */
+  private record Dip(double softestDb, double noiseDb, double apartDb) {}
+
+  /** What speaks for a gain. */
+  static Optional<Alteration> of(FineBands fine) {
+    UnderNoise noise = new UnderNoise(fine, pauses(fine));
+    return IntStream.range(0, Math.min(BANDS, fine.bands()))
+        .mapToObj(noise::told)
+        .flatMap(Optional::stream)
+        .findFirst();
+  }
+
+  private static List<Stretch> pauses(FineBands fine) {
+    double[] loud = smooth(SpectraSeen.totals(fine.levels(), Math.min(LOUD_BANDS, fine.bands())));
+    if (loud.length == 0) {
+      return List.of();
+    }
+    double quiet = Quantile.of(loud, QUIET_SHARE);
+    double range = Quantile.of(loud, LOUD_SHARE) - quiet;
+    return range < LEAST_RANGE_DB
+        ? List.of()
+        : Stretch.under(loud, quiet + PAUSE_RANGE * range).stream()
+            .filter(p -> p.rows() * fine.seconds() > PAUSE_SECONDS)
+            .toList();
+  }
+
+  private static double[] smooth(double[] levels) {
+    double[] energy = Arrays.stream(levels).map(Decibels::toEnergy).toArray();
+    int half = SMOOTH_ROWS / 2;
+    double[] smooth = new double[levels.length];
+    for (int k = 0; k < smooth.length; k++) {
+      int from = Math.max(0, k - half);
+      smooth[k] =
+          Decibels.ofEnergy(mean(energy, from, Math.min(levels.length, k + half + 1) - from));
+    }
+    return smooth;
+  }
+
+  private Optional<Alteration> told(int band) {
+    double[] levels = fine.levels().column(band);
+    double[] noise = pauses.stream().mapToDouble(p -> still(levels, p)).toArray();
+    List<Dip> dips = dips(levels, noise);
+    double scatter = // of plain noise
+        SCATTER_DB / Math.sqrt(fine.widthHz(band) * fine.seconds() * HEARD * DIP_ROWS);
+    double least = Math.max(LEAST_DB, BEYOND * scatter);
+    double apart =
+        Math.sqrt(
+            dips.stream().mapToDouble(d -> d.apartDb() * d.apartDb() / 2).average().orElse(0));
+    boolean steady = apart < STEADY_DB;
+    double floor =
+        Arrays.stream(noise).filter(n -> !Double.isNaN(n)).min().orElse(Double.NEGATIVE_INFINITY);
+    double[] found =
+        dips.stream()
+            .mapToDouble(d ->
+                steady
+                    ? d.noiseDb() - least - 2 * apart - d.softestDb()
+                    : floor - Math.max(RESTLESS_DB, least) - d.softestDb())
+            .filter(under -> under > 0)
+            .toArray();
+    return found.length
+            >= (steady
+                ? Math.max(STEADY_FEWEST, STEADY_SHARE * dips.size())
+                : Math.max(RESTLESS_FEWEST, RESTLESS_SHARE * dips.size()))
+        ? Optional.of(
+            new Alteration(
+                Alteration.Kind.AUTOMATIC_GAIN,
+                Figures.say(
+                    "in %d of %d sounds a band falls under the noise of the pauses before and after, by %.1f dB, where sounds in the air only add up",
+                    found.length, dips.size(), Quantile.median(found) + least),
+                0,
+                levels.length * fine.seconds()))
+        : Optional.empty();
+  }
+
+  private List<Dip> dips(double[] levels, double[] noise) {
+    List<Dip> all = new ArrayList<>();
+    for (int p = 1; p < pauses.size(); p++) {
+      Stretch right = pauses.get(p);
+      int from = pauses.get(p - 1).to() + EDGE_ROWS;
+      int to = Math.min(right.from() + TAIL_ROWS, right.to() - LEFT_ROWS);
+      double apart = noise[p - 1] - noise[p];
+      if (to - from >= SHORTEST_SOUND_ROWS && !Double.isNaN(apart)) {
+        double softest =
+            IntStream.rangeClosed(from, to - DIP_ROWS)
+                .mapToDouble(k -> mean(levels, k, DIP_ROWS))
+                .min()
+                .orElseThrow();
+        all.add(new Dip(softest, Math.min(noise[p - 1], noise[p]), apart));
+      }
+    }
+    return all;
+  }
+
+  /** Level of a pause where it stands still; not a number where it does not. */
+  private static double still(double[] levels, Stretch pause) {
+    double[] all =
+        IntStream.rangeClosed(pause.from() + EDGE_ROWS + 1, pause.to() - EDGE_ROWS - STILL_ROWS)
+            .filter(k -> stands(levels, k))
+            .mapToDouble(k -> mean(levels, k, STILL_ROWS))
+            .toArray();
+    return all.length < FEWEST_STILL ? Double.NaN : Quantile.of(all, STILL_SHARE);
+  }
+
+  private static boolean stands(double[] levels, int from) {
+    int half = STILL_ROWS / 2;
+    return Scatter.of(Arrays.copyOfRange(levels, from, from + STILL_ROWS)) < STILL_DB
+        && Math.abs(mean(levels, from, half) - mean(levels, from + half, half)) < LEVEL_DB;
+  }
+
+  private static double mean(double[] x, int from, int rows) {
+    double sum = 0;
+    for (int k = from; k < from + rows; k++) {
+      sum += x[k];
+    }
+    return sum / rows;
+  }
+}
