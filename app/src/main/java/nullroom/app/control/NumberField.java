@@ -85,6 +85,7 @@ public final class NumberField extends VBox {
   private Entry entry = Entry.plain("");
   private double number = Double.NaN;
   private String shown = "";
+  private boolean taking;
 
   /** Other units; the number shown stays the same. */
   public void setEntry(Entry other) {
@@ -99,8 +100,19 @@ public final class NumberField extends VBox {
   /** Shows a number that came from elsewhere. */
   public void show(double other) {
     number = other;
-    shown = entry.print().apply(number);
-    field.setText(shown);
+    show(entry.print().apply(number));
+  }
+
+  /** What is being typed stays for as long as there is nothing new to show. */
+  private void show(String text) {
+    boolean here = field.getScene() != null && field.getScene().getFocusOwner() == field;
+    if (here && !taking && !field.getText().equals(shown) && text.equals(shown)) {
+      return;
+    }
+    shown = text;
+    if (!field.getText().equals(text)) { // else what is selected would be forgotten
+      field.setText(text);
+    }
     message.setText("");
   }
 
@@ -128,9 +140,7 @@ public final class NumberField extends VBox {
       show(other.getAsDouble());
     } else {
       number = Double.NaN;
-      shown = "";
-      field.setText("");
-      message.setText("");
+      show("");
     }
   }
 
@@ -184,11 +194,14 @@ public final class NumberField extends VBox {
   }
 
   private void take(Runnable heard) {
+    taking = true;
     try {
       heard.run();
       message.setText("");
     } catch (Trouble e) {
       message.setText(e.line());
+    } finally {
+      taking = false;
     }
   }
 }

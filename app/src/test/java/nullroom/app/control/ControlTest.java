@@ -229,6 +229,34 @@ class ControlTest {
   }
 
   @Test
+  void whatIsBeingTypedOutlivesAPageThatShowsTheSameAgain() {
+    List<Double> taken = new ArrayList<>();
+    NumberField field = Fx.on(() -> new NumberField("Depth", "m", 0, 10, taken::add));
+    Fx.show(field, 300, 60);
+    TextField text = (TextField) Fx.on(() -> field.lookup("#field-depth"));
+    Fx.run(() -> {
+      field.show(2);
+      text.requestFocus();
+      text.setText("3.");
+      field.show(2); // as when tracing ends
+      assertThat(text.getText()).isEqualTo("3.");
+      text.appendText("4");
+      text.fireEvent(new ActionEvent());
+      assertThat(taken).containsExactly(3.4);
+      field.show(5);
+      assertThat(text.getText()).as("what is new is shown").isEqualTo("5");
+      text.selectAll();
+      field.show(5);
+      assertThat(text.getSelectedText()).isEqualTo("5");
+      text.setText("six");
+      assertThat(field.isGood()).isFalse();
+      field.show(5);
+      assertThat(text.getText()).as("with its sentence").isEqualTo("six");
+      assertThat(field.isGood()).isFalse();
+    });
+  }
+
+  @Test
   void aDialTellsTheUserFromTheProgram() {
     List<Double> turned = new ArrayList<>();
     Dial dial = Fx.on(() -> new Dial("Gain", "dB", 0, 75, turned::add));
