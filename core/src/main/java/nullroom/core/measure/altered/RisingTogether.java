@@ -38,18 +38,18 @@ final class RisingTogether {
   private static final double LONGEST_SECONDS = 2.5;
   private static final double MEAN_SECONDS = 0.1;
   private static final double LATEST_LOW_SECONDS = 0.7;
-  private static final double RISE_DB = 2.2;
+  private static final double RISE_DB = 1.3;
 
   /** So many standard errors, and decibels of them that no likeness takes away. */
   private static final double SURE = 2.5;
 
   /** All come up by as much, or to the same level; a noise that swells does neither. */
-  private static final double SCATTER_SHARE = 0.4;
+  private static final double SCATTER_SHARE = 0.3;
 
   private static final double ERROR_DB = 0.08;
 
   /** A pause whose floor rises by less than so much of that speaks against it. */
-  private static final double LEAST_SHARE = 0.6;
+  private static final double LEAST_SHARE = 0.5;
 
   private static final double MOST_OF_THEM = 0.8;
   private static final double ALIKE_DB = 0.6;

@@ -184,7 +184,7 @@ class AlterationMeterTest {
     double[] other = x.clone();
     for (int k = 0; k < x.length; k++) {
       double since = (k % (2 * RATE)) / (double) RATE - 0.5;
-      y[k] *= Math.pow(10, since > 0 ? -6 * Math.exp(-since / 0.5) / 20 : 0);
+      y[k] *= Math.pow(10, since > 0 ? -4 * Math.exp(-since / 0.5) / 20 : 0);
       int pause = k / (2 * RATE); // one pause rises, the next falls
       double slope = (pause % 2 == 0 ? 1 : -1) * 4 * (1 - Math.exp(-Math.max(0, since) / 0.5));
       other[k] *= Math.pow(10, slope / 20);
