@@ -54,12 +54,6 @@ final class FallsAlike {
   /** The floor is taken from the softest of what scatters, by this much of its scatter. */
   private static final double UNDER_MEAN = 0.75;
 
-  /** Decibels: of one degree of freedom, 10 / ln 10. */
-  private static final double SCATTER_DB = 4.34;
-
-  /** Of the seconds from row to row a Hann window hears so much. */
-  private static final double HEARD = 1.33;
-
   private int rows;
   private int sounds;
   private int fallsFirst;
@@ -145,7 +139,7 @@ final class FallsAlike {
     double[][] over = new double[n][bands];
     for (int b = 0; b < bands; b++) {
       double[] band = levels.column(b);
-      double off = UNDER_MEAN * SCATTER_DB / Math.sqrt(fine.widthHz(b) * fine.seconds() * HEARD);
+      double off = UNDER_MEAN * fine.scatterDb(b, 1);
       for (int from = 0; from < n; from += step) {
         double floor =
             off

@@ -20,6 +20,12 @@ final class FineBands {
   private static final double LONGEST_SECONDS = 600;
   private static final double LEAST = 1e-20;
 
+  /** Decibels: of one degree of freedom, 10 / ln 10. */
+  private static final double SCATTER_DB = 4.34;
+
+  /** Of the seconds from row to row a Hann window hears so much. */
+  private static final double HEARD = 1.33;
+
   private final double rate;
   private final HannSpectrum spectrum;
   private final double[] block;
@@ -75,9 +81,10 @@ final class FineBands {
     return bands;
   }
 
-  /** Width of a band. */
-  double widthHz(int band) {
-    return EDGES_HZ[band + 1] - EDGES_HZ[band];
+  /** How far the mean level of so many rows scatters where a band holds plain noise. */
+  double scatterDb(int band, int rows) {
+    double widthHz = EDGES_HZ[band + 1] - EDGES_HZ[band];
+    return SCATTER_DB / Math.sqrt(widthHz * seconds() * HEARD * rows);
   }
 
   /** Levels in decibels, a full-scale sine 0 dB, row by row. */

@@ -171,10 +171,10 @@ final class ShutNoise {
     double[] mean = means(band);
     List<Fall> all = new ArrayList<>();
     for (int k = BEFORE; k + BEHIND + LOOK_ROWS < mean.length; k++) {
-      double before = mean(mean, k - BEFORE, BEFORE);
+      double before = Rows.mean(mean, k - BEFORE, BEFORE);
       if (total[k - 1] < loud
-          && mean(mean, k, LOOK_ROWS) < before - BEGINS_DB
-          && still(mean, k - BEFORE, BEFORE, STILL_BEFORE_DB)) {
+          && Rows.mean(mean, k, LOOK_ROWS) < before - BEGINS_DB
+          && Rows.still(mean, k - BEFORE, BEFORE, STILL_BEFORE_DB, LEVEL_DB)) {
         int bottom = bottom(mean, k, before);
         if (bottom > 0) {
           all.add(fall(band, k, bottom));
@@ -203,8 +203,8 @@ final class ShutNoise {
     for (int k = from; k < to && mean[k] < before + RISES_DB; k++) {
       if (k > from + 1
           && mean[k] < before - FALLS_DB
-          && still(mean, k, BEHIND, STILL_BEHIND_DB)
-          && mean(mean, k, BEHIND) < floor(mean, k) + OVER_FLOOR_DB) {
+          && Rows.still(mean, k, BEHIND, STILL_BEHIND_DB, LEVEL_DB)
+          && Rows.mean(mean, k, BEHIND) < floor(mean, k) + OVER_FLOOR_DB) {
         return k;
       }
     }
@@ -215,7 +215,7 @@ final class ShutNoise {
     int around = (int) (AROUND_SECONDS / seconds);
     double least = Double.POSITIVE_INFINITY;
     for (int k = Math.max(0, row - around); k < Math.min(mean.length - BEHIND, row + around); k++) {
-      least = Math.min(least, mean(mean, k, BEHIND));
+      least = Math.min(least, Rows.mean(mean, k, BEHIND));
     }
     return least;
   }
@@ -265,19 +265,5 @@ final class ShutNoise {
       sum += levels.get(k, band);
     }
     return sum / rows;
-  }
-
-  private static double mean(double[] x, int from, int rows) {
-    double sum = 0;
-    for (int k = from; k < from + rows; k++) {
-      sum += x[k];
-    }
-    return sum / rows;
-  }
-
-  private static boolean still(double[] x, int from, int rows, double db) {
-    int half = rows / 2;
-    return Scatter.of(Arrays.copyOfRange(x, from, from + rows)) < db
-        && Math.abs(mean(x, from, half) - mean(x, from + half, half)) < LEVEL_DB;
   }
 }

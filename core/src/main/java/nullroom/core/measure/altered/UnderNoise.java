@@ -52,11 +52,6 @@ final class UnderNoise {
   private static final int DIP_ROWS = 3;
   private static final double LEAST_DB = 1;
 
-  /** Of one degree of freedom, 10 / ln 10, and of what a Hann window hears from row to row. */
-  private static final double SCATTER_DB = 4.34;
-
-  private static final double HEARD = 1.33;
-
   /** Times the scatter of plain noise, of which there are some hundred moments. */
   private static final double BEYOND = 4.2;
 
@@ -119,7 +114,7 @@ final class UnderNoise {
     for (int k = 0; k < smooth.length; k++) {
       int from = Math.max(0, k - half);
       smooth[k] =
-          Decibels.ofEnergy(mean(energy, from, Math.min(levels.length, k + half + 1) - from));
+          Decibels.ofEnergy(Rows.mean(energy, from, Math.min(levels.length, k + half + 1) - from));
     }
     return smooth;
   }
@@ -128,9 +123,7 @@ final class UnderNoise {
     double[] levels = fine.levels().column(band);
     double[] noise = pauses.stream().mapToDouble(p -> still(levels, p)).toArray();
     List<Dip> dips = dips(levels, noise);
-    double scatter = // of plain noise
-        SCATTER_DB / Math.sqrt(fine.widthHz(band) * fine.seconds() * HEARD * DIP_ROWS);
-    double least = Math.max(LEAST_DB, BEYOND * scatter);
+    double least = Math.max(LEAST_DB, BEYOND * fine.scatterDb(band, DIP_ROWS));
     double apart =
         Math.sqrt(
             dips.stream().mapToDouble(d -> d.apartDb() * d.apartDb() / 2).average().orElse(0));
@@ -170,7 +163,7 @@ final class UnderNoise {
       if (to - from >= SHORTEST_SOUND_ROWS && !Double.isNaN(apart)) {
         double softest =
             IntStream.rangeClosed(from, to - DIP_ROWS)
-                .mapToDouble(k -> mean(levels, k, DIP_ROWS))
+                .mapToDouble(k -> Rows.mean(levels, k, DIP_ROWS))
                 .min()
                 .orElseThrow();
         all.add(new Dip(softest, Math.min(noise[p - 1], noise[p]), apart));
@@ -183,23 +176,9 @@ final class UnderNoise {
   private static double still(double[] levels, Stretch pause) {
     double[] all =
         IntStream.rangeClosed(pause.from() + EDGE_ROWS + 1, pause.to() - EDGE_ROWS - STILL_ROWS)
-            .filter(k -> stands(levels, k))
-            .mapToDouble(k -> mean(levels, k, STILL_ROWS))
+            .filter(k -> Rows.still(levels, k, STILL_ROWS, STILL_DB, LEVEL_DB))
+            .mapToDouble(k -> Rows.mean(levels, k, STILL_ROWS))
             .toArray();
     return all.length < FEWEST_STILL ? Double.NaN : Quantile.of(all, STILL_SHARE);
-  }
-
-  private static boolean stands(double[] levels, int from) {
-    int half = STILL_ROWS / 2;
-    return Scatter.of(Arrays.copyOfRange(levels, from, from + STILL_ROWS)) < STILL_DB
-        && Math.abs(mean(levels, from, half) - mean(levels, from + half, half)) < LEVEL_DB;
-  }
-
-  private static double mean(double[] x, int from, int rows) {
-    double sum = 0;
-    for (int k = from; k < from + rows; k++) {
-      sum += x[k];
-    }
-    return sum / rows;
   }
 }

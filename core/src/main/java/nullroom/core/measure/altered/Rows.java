@@ -1,0 +1,28 @@
+package nullroom.core.measure.altered;
+
+import java.util.Arrays;
+
+/** Levels on end. */
+final class Rows {
+  private Rows() {}
+
+  static double mean(double[] levels, int from, int rows) {
+    double sum = 0;
+    for (int k = from; k < from + rows; k++) {
+      sum += levels[k];
+    }
+    return sum / rows;
+  }
+
+  /**
+   * Whether a level stands still as plain noise does.
+   *
+   * @param scatterDb it scatters by less
+   * @param driftDb its second half lies less over or under the first
+   */
+  static boolean still(double[] levels, int from, int rows, double scatterDb, double driftDb) {
+    int half = rows / 2;
+    return Scatter.of(Arrays.copyOfRange(levels, from, from + rows)) < scatterDb
+        && Math.abs(mean(levels, from, half) - mean(levels, from + half, half)) < driftDb;
+  }
+}
