@@ -101,7 +101,7 @@ final class AutomaticGain {
     int lowest = from;
     double low = Double.POSITIVE_INFINITY;
     for (int k = from; k + mean <= end; k++) {
-      double here = mean(total, k, k + mean);
+      double here = Rows.mean(total, k, mean);
       if (here < low) {
         low = here;
         lowest = k;
@@ -112,27 +112,11 @@ final class AutomaticGain {
     }
     double[] rises = new double[SpectraSeen.OCTAVES];
     for (int o = 0; o < rises.length; o++) {
-      rises[o] = mean(octaves, o, end - mean, end) - mean(octaves, o, lowest, lowest + mean);
+      rises[o] = Rows.mean(octaves, o, end - mean, mean) - Rows.mean(octaves, o, lowest, mean);
     }
-    double average = mean(rises, 0, rises.length);
+    double average = Rows.mean(rises, 0, rises.length);
     boolean soon = (lowest - from) * seconds < LATEST_LOW_SECONDS;
     boolean alike = Scatter.of(rises) < Math.max(ALIKE_DB, 0.2 * average);
     return Optional.of(new Pause(from, to, soon ? average : 0, alike));
-  }
-
-  private static double mean(double[] values, int from, int to) {
-    double sum = 0;
-    for (int k = from; k < to; k++) {
-      sum += values[k];
-    }
-    return sum / (to - from);
-  }
-
-  private static double mean(Frames frames, int column, int from, int to) {
-    double sum = 0;
-    for (int k = from; k < to; k++) {
-      sum += frames.get(k, column);
-    }
-    return sum / (to - from);
   }
 }

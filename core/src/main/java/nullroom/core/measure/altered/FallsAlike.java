@@ -1,6 +1,5 @@
 package nullroom.core.measure.altered;
 
-import java.util.Arrays;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import nullroom.core.Figures;
@@ -86,7 +85,7 @@ final class FallsAlike {
       return Optional.empty();
     }
     for (int k = SLOPE_ROWS; k < n - SLOPE_ROWS; k++) {
-      double mean = mean(over[k]);
+      double mean = Rows.mean(over[k], 0, bands);
       double apart = Scatter.of(over[k]);
       if (mean < OVER_DB) {
         other = 0;
@@ -94,7 +93,8 @@ final class FallsAlike {
         other++;
         sound = k;
       } else if (apart < ALIKE_DB && other >= FEWEST_OTHER && total[k] < loud) {
-        double fall = mean(over[k - SLOPE_ROWS]) - mean(over[k + SLOPE_ROWS]);
+        double fall =
+            Rows.mean(over[k - SLOPE_ROWS], 0, bands) - Rows.mean(over[k + SLOPE_ROWS], 0, bands);
         if (Math.abs(fall) > FALLS_DB) {
           seen.add(k, sound, mean, fall > 0);
         }
@@ -151,9 +151,5 @@ final class FallsAlike {
       }
     }
     return over;
-  }
-
-  private static double mean(double[] values) {
-    return Arrays.stream(values).average().orElse(0);
   }
 }

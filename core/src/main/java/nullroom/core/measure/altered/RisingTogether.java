@@ -155,7 +155,10 @@ final class RisingTogether {
 
   /** Rise of one band, mean of all pauses. */
   private double bandRise(int band, int low, int high) {
-    return Arrays.stream(each(from -> bandMean(from + high, band) - bandMean(from + low, band)))
+    return Arrays.stream(
+            each(from ->
+                Rows.mean(levels, band, from + high, mean)
+                    - Rows.mean(levels, band, from + low, mean)))
         .average()
         .orElseThrow();
   }
@@ -165,19 +168,11 @@ final class RisingTogether {
     return mean(from + high, band) - mean(from + low, band);
   }
 
-  private double bandMean(int from, int band) {
-    double sum = 0;
-    for (int k = from; k < from + mean; k++) {
-      sum += levels.get(k, band);
-    }
-    return sum / mean;
-  }
-
   /** Of three bands from one on. */
   private double mean(int from, int band) {
     double sum = 0;
     for (int b = band; b < band + BANDS; b++) {
-      sum += bandMean(from, b);
+      sum += Rows.mean(levels, b, from, mean);
     }
     return sum / BANDS;
   }

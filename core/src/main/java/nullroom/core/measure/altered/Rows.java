@@ -1,6 +1,7 @@
 package nullroom.core.measure.altered;
 
 import java.util.Arrays;
+import nullroom.core.measure.Frames;
 
 /** Levels on end. */
 final class Rows {
@@ -10,6 +11,14 @@ final class Rows {
     double sum = 0;
     for (int k = from; k < from + rows; k++) {
       sum += levels[k];
+    }
+    return sum / rows;
+  }
+
+  static double mean(Frames levels, int column, int from, int rows) {
+    double sum = 0;
+    for (int k = from; k < from + rows; k++) {
+      sum += levels.get(k, column);
     }
     return sum / rows;
   }

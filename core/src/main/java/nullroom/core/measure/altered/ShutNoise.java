@@ -223,7 +223,7 @@ final class ShutNoise {
   private Fall fall(int band, int from, int bottom) {
     double[] by = new double[levels.width()];
     for (int b = 0; b < by.length; b++) {
-      by[b] = level(b, from - BEFORE, BEFORE) - level(b, bottom, BEHIND);
+      by[b] = Rows.mean(levels, b, from - BEFORE, BEFORE) - Rows.mean(levels, b, bottom, BEHIND);
     }
     double[] three = Arrays.copyOfRange(by, band, band + BANDS);
     double mean = Arrays.stream(three).average().orElseThrow();
@@ -247,7 +247,8 @@ final class ShutNoise {
         ? 0
         : Scatter.of(
             IntStream.range(0, levels.width())
-                .mapToDouble(b -> level(b, from, still - from) - level(b, still, BEFORE))
+                .mapToDouble(b ->
+                    Rows.mean(levels, b, from, still - from) - Rows.mean(levels, b, still, BEFORE))
                 .toArray());
   }
 
@@ -255,15 +256,7 @@ final class ShutNoise {
   private double scatter(int row, int band, int from) {
     return Scatter.of(
         IntStream.range(band, band + BANDS)
-            .mapToDouble(b -> levels.get(row, b) - level(b, from - BEFORE, BEFORE))
+            .mapToDouble(b -> levels.get(row, b) - Rows.mean(levels, b, from - BEFORE, BEFORE))
             .toArray());
-  }
-
-  private double level(int band, int from, int rows) {
-    double sum = 0;
-    for (int k = from; k < from + rows; k++) {
-      sum += levels.get(k, band);
-    }
-    return sum / rows;
   }
 }

@@ -128,15 +128,13 @@ final class UnderNoise {
         Math.sqrt(
             dips.stream().mapToDouble(d -> d.apartDb() * d.apartDb() / 2).average().orElse(0));
     boolean steady = apart < STEADY_DB;
+    double under = steady ? least + 2 * apart : Math.max(RESTLESS_DB, least);
     double floor =
         Arrays.stream(noise).filter(n -> !Double.isNaN(n)).min().orElse(Double.NEGATIVE_INFINITY);
     double[] found =
         dips.stream()
-            .mapToDouble(d ->
-                steady
-                    ? d.noiseDb() - least - 2 * apart - d.softestDb()
-                    : floor - Math.max(RESTLESS_DB, least) - d.softestDb())
-            .filter(under -> under > 0)
+            .mapToDouble(d -> (steady ? d.noiseDb() : floor) - d.softestDb())
+            .filter(by -> by > under)
             .toArray();
     return found.length
             >= (steady
@@ -147,7 +145,7 @@ final class UnderNoise {
                 Alteration.Kind.AUTOMATIC_GAIN,
                 Figures.say(
                     "in %d of %d sounds a band falls under the noise of the pauses before and after, by %.1f dB, where sounds in the air only add up",
-                    found.length, dips.size(), Quantile.median(found) + least),
+                    found.length, dips.size(), Quantile.median(found)),
                 0,
                 levels.length * fine.seconds()))
         : Optional.empty();
