@@ -45,6 +45,8 @@ public final class AlterationMeter {
   private final double rate;
   private final SpectraSeen spectra;
   private final FineBands fine;
+  private final List<BeforeSound> before;
+  private final AveragedNoise averaged;
 
   /** Of each 5 ms: mean square in dB, largest amplitude in dB, samples on end that have it. */
   private final Frames levels = new Frames(3);
@@ -60,6 +62,8 @@ public final class AlterationMeter {
     rate = sampleRateHz;
     spectra = new SpectraSeen(sampleRateHz);
     fine = new FineBands(sampleRateHz);
+    before = BeforeSound.all(sampleRateHz);
+    averaged = new AveragedNoise(sampleRateHz);
     frame = Math.max(8, (int) Math.round(SHORT_SECONDS * sampleRateHz));
     inside = new double[frame];
   }
@@ -117,6 +121,8 @@ public final class AlterationMeter {
   public void add(double[] block, int length) {
     spectra.add(block, length);
     fine.add(block, length);
+    before.forEach(b -> b.add(block, length));
+    averaged.add(block, length);
     int taken = 0;
     while (taken < length) {
       int n = Math.min(length - taken, frame - inFrame);
@@ -225,6 +231,13 @@ public final class AlterationMeter {
                     Figures.say(
                         "in the quietest moments islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where noise has 0.27 and 5.9",
                         q.beside(), q.scatterDb())))
+        .or(averaged::told)
+        .or(() ->
+            before.stream()
+                .map(BeforeSound::told)
+                .flatMap(Optional::stream)
+                .filter(b -> !isHoled())
+                .findFirst())
         .map(evidence -> new Alteration(Alteration.Kind.NOISE_REDUCTION, evidence, 0, seconds()));
   }
 
