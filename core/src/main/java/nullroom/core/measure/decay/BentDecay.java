@@ -13,9 +13,20 @@ import nullroom.core.measure.altered.Alteration;
  * straight, and only too long.
  */
 public final class BentDecay {
-  private static final double FIRST_FROM_DB = -5;
-  private static final double FIRST_TO_DB = -15;
-  private static final double SECOND_TO_DB = -25;
+  private static final double FROM_DB = -5;
+
+  /**
+   * Beside the microphone the direct sound is much of all, and for a moment nothing follows; by
+   * then what the room throws back dies away.
+   */
+  private static final double FROM_SECONDS = 0.03;
+
+  /** Each of the two parts. */
+  private static final double PART_DB = 10;
+
+  /** So far over the noise the second must end. */
+  private static final double OVER_NOISE_DB = 5;
+
   private static final int FEWEST_BANDS = 3;
 
   /** The second ten decibels fall faster by this much and more; natural logarithm. */
@@ -60,8 +71,9 @@ public final class BentDecay {
     int bands = 0;
     int faster = 0;
     for (DecayReport.BandDecay band : report.bands()) {
-      double first = slope(band.curveDb(), FIRST_FROM_DB, FIRST_TO_DB);
-      double bend = Math.log(slope(band.curveDb(), FIRST_TO_DB, SECOND_TO_DB) / first);
+      double from = fromDb(band);
+      double first = slope(band.curveDb(), from, from - PART_DB);
+      double bend = Math.log(slope(band.curveDb(), from - PART_DB, from - 2 * PART_DB) / first);
       if (band.centreHz() > LOWEST_HZ && Double.isFinite(bend)) {
         double time = -60 * DecayReport.BandDecay.CURVE_STEP_SECONDS / first;
         double weight = band.centreHz() / Math.sqrt(2) * time;
@@ -84,6 +96,16 @@ public final class BentDecay {
                 0,
                 seconds))
         : Optional.empty();
+  }
+
+  /** Where the first part begins; not a number where the noise would reach into the second. */
+  private static double fromDb(DecayReport.BandDecay band) {
+    int settled = (int) (FROM_SECONDS / DecayReport.BandDecay.CURVE_STEP_SECONDS);
+    double from =
+        band.curveDb().size() > settled
+            ? Math.min(FROM_DB, band.curveDb().get(settled))
+            : Double.NaN;
+    return from - 2 * PART_DB > OVER_NOISE_DB - band.inrDb().orElse(0) ? from : Double.NaN;
   }
 
   /** Of the straight line through a part of a curve, dB a point; not a number where too short. */

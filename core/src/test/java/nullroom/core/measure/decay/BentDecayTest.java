@@ -56,6 +56,21 @@ class BentDecayTest {
     }
   }
 
+  @ParameterizedTest(name = "{0} s")
+  @DisplayName("beside the microphone nothing follows the clap for a moment: that is no bend")
+  @ValueSource(doubles = {0.4, 0.8, 1.5})
+  void near(double seconds) {
+    double[] x = claps(seconds, 4);
+    double[] near = new double[x.length];
+    Random random = new Random(5);
+    for (int k = 0; k < x.length; k++) {
+      int since = (k + RATE / 40) % (2 * RATE) - RATE / 4; // 25 ms before the room answers
+      double direct = since >= 0 && since < 40 ? 8 * random.nextGaussian() : 0;
+      near[k] = 0.03 * (x[k] + direct);
+    }
+    assertThat(found(near)).isEmpty();
+  }
+
   @ParameterizedTest(name = "{0} s, over {1} dB, {2} to one, back in {3} s")
   @DisplayName("a gain that comes up while the room dies away bends it the other way")
   @CsvSource({"0.6, -35, 4, 0.05", "0.9, -30, 6, 0.08", "0.4, -35, 8, 0.04"})
