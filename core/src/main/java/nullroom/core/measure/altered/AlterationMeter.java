@@ -29,7 +29,13 @@ public final class AlterationMeter {
   /** So far under the loudest there are pauses. */
   private static final double PAUSE_DB = 20;
 
+  /**
+   * Over an edge, and over one a quarter wide, as of a converter of few taps. Untouched sound falls
+   * by no more than 25 dB over a quarter of its frequency.
+   */
   private static final double EDGE_DB = 28;
+
+  private static final double WIDE_EDGE_DB = 30;
   private static final double LOWEST_EDGE_HZ = 2000;
 
   /** An edge over this share of half the rate is any converter's own. */
@@ -40,6 +46,12 @@ public final class AlterationMeter {
 
   private static final double THIRD = Math.pow(2, 1 / 3.0);
   private static final double GAP = 1.04;
+  private static final double WIDE_GAP = 1.25;
+
+  /** The edge is named where so much is gone. */
+  private static final double FALLEN_DB = 6;
+
+  private static final int AROUND_BINS = 5;
   private static final double HOLED = 0.004;
 
   private final double rate;
@@ -177,7 +189,7 @@ public final class AlterationMeter {
     if (spectra.blocks() < 8) {
       return all;
     }
-    Optional<Alteration> edge = bandLimit();
+    Optional<Alteration> edge = bandLimit(WIDE_GAP, WIDE_EDGE_DB).or(() -> bandLimit(GAP, EDGE_DB));
     Optional<Alteration> under = // a coder empties the highs
         edge.isPresent() || isHoled() ? Optional.empty() : UnderNoise.of(fine);
     Optional<Alteration> gate = Gate.of(levels, frame / rate);
@@ -241,27 +253,33 @@ public final class AlterationMeter {
         .map(evidence -> new Alteration(Alteration.Kind.NOISE_REDUCTION, evidence, 0, seconds()));
   }
 
-  /** Between the softest of the bins under an edge and the loudest over it. */
-  private Optional<Alteration> bandLimit() {
+  /**
+   * Between the softest of the bins under an edge and the loudest over it.
+   *
+   * @param gap from the one to the other
+   * @param least fall in decibels
+   */
+  private Optional<Alteration> bandLimit(double gap, double least) {
     double[] db = spectra.meanDb();
     double most = 0;
     int edge = 0;
     int from = (int) (LOWEST_EDGE_HZ / spectra.binHz());
-    int to = (int) Math.min(HIGHEST_EDGE * db.length, HIGHEST_EDGE_HZ / spectra.binHz());
+    int to =
+        (int) (Math.min(HIGHEST_EDGE * db.length, HIGHEST_EDGE_HZ / spectra.binHz()) * GAP / gap);
     for (int k = from; k < to; k++) {
       double under = quantile(db, (int) (k / THIRD), k, 0.2);
-      double over = quantile(db, (int) (k * GAP) + 1, (int) (k * THIRD), 0.95);
+      double over = quantile(db, (int) (k * gap) + 1, (int) (k * gap * THIRD / GAP), 0.95);
       if (under - over > most) {
         most = under - over;
         edge = k;
       }
     }
+    double before = quantile(db, (int) (edge / THIRD), Math.max(1, edge), 0.2);
     boolean empty =
         edge > 0
-            && quantile(db, (int) (edge * THIRD), db.length, 0.95)
-                < quantile(db, (int) (edge / THIRD), edge, 0.2) - EDGE_DB;
-    double hz = edge * spectra.binHz();
-    return most > EDGE_DB && empty
+            && quantile(db, (int) (edge * gap * THIRD / GAP), db.length, 0.95) < before - least;
+    double hz = spectra.binHz() * falls(db, edge, before - FALLEN_DB);
+    return most > least && empty
         ? Optional.of(
             new Alteration(
                 Alteration.Kind.BAND_LIMIT,
@@ -271,6 +289,15 @@ public final class AlterationMeter {
                 0,
                 seconds()))
         : Optional.empty();
+  }
+
+  /** Where a spectrum falls under a level for good. */
+  private static int falls(double[] db, int from, double level) {
+    int k = from;
+    while (k + AROUND_BINS < db.length && Rows.mean(db, k, AROUND_BINS) > level) {
+      k++;
+    }
+    return k + AROUND_BINS / 2;
   }
 
   private static double quantile(double[] db, int from, int to, double share) {

@@ -199,9 +199,10 @@ final class BeforeSound {
     }
     double last = mean(rises, 0);
     double middle = mean(rises, 1);
+    double drift = Math.max(0, mean(rises, FROM.length - 1)); // a gain that comes up goes on to
     return Optional.of(
         new Before(
-            last,
+            last - drift,
             rises.size() >= FEWEST_BANDS_ALIKE
                 && Scatter.of(of(rises, 0).toArray()) < ALIKE_DB
                 && last > middle - GROWS_DB

@@ -47,6 +47,22 @@ final class Ceiling {
   private static final int FEWEST_OF_TWO = 4;
   private static final double APART_SECONDS = 0.1;
 
+  /** Of what the noise alone would move the peaks of like sounds by, they lie so far apart. */
+  private static final double UNMOVED = 0.15;
+
+  private static final double UNMOVED_THREE = 0.05;
+
+  /** In steps of 16 bits: less than this could be lost in them. */
+  private static final double LEAST_NOISE = 1.5 / 32_768;
+
+  private static final double NOISE_SHARE = 0.1;
+
+  /** More, and the peaks are the noise's own. */
+  private static final double MOST_MOVED_DB = 0.2;
+
+  /** The highest of many peaks moves less: each sound has so few. */
+  private static final int SHORT_FRAMES = 2;
+
   private final Frames levels;
   private final double seconds;
   private final double top;
@@ -73,7 +89,7 @@ final class Ceiling {
     long cut = near.stream().filter(k -> levels.get(k, RUN) >= CUT_OFF).count();
     return cut >= Math.max(1, near.size() / 2)
         ? Optional.empty()
-        : ceiling.crowded(near).or(() -> ceiling.exact(near));
+        : ceiling.crowded(near).or(() -> ceiling.exact(near)).or(() -> ceiling.unmoved(near));
   }
 
   private List<Integer> within(double decibels) {
@@ -117,6 +133,37 @@ final class Ceiling {
                     sounds.size(), top, EXACT_DB),
                 exact))
         : Optional.empty();
+  }
+
+  /** Like sounds whose peaks are more alike than the noise beneath them lets them be. */
+  private Optional<Alteration> unmoved(List<Integer> near) {
+    double[] peaks =
+        apart(near).stream().mapToDouble(first -> peakFrom(near, first)).sorted().toArray();
+    double noise =
+        Decibels.toAmplitude(Quantile.of(levels.column(LEVEL), NOISE_SHARE)) / Math.sqrt(2);
+    double moves = Decibels.ofAmplitude(1 + noise / Decibels.toAmplitude(top));
+    double most = peaks.length > FEWEST_SOUNDS ? UNMOVED : UNMOVED_THREE;
+    return peaks.length >= FEWEST_SOUNDS
+            && near.size() <= SHORT_FRAMES * peaks.length
+            && noise > LEAST_NOISE
+            && moves < MOST_MOVED_DB
+            && peaks[peaks.length - 1] - peaks[0] < most * moves
+        ? Optional.of(
+            limiter(
+                Figures.say(
+                    "the highest peaks of %d sounds stand at one ceiling, %.1f dBFS, though the noise beneath would move them by %.3f dB",
+                    peaks.length, top, moves),
+                near))
+        : Optional.empty();
+  }
+
+  /** The highest peak of the frames near the top that belong to one sound. */
+  private double peakFrom(List<Integer> near, int first) {
+    return near.stream()
+        .filter(k -> k >= first && (k - first) * seconds <= APART_SECONDS)
+        .mapToDouble(k -> levels.get(k, PEAK))
+        .max()
+        .orElseThrow();
   }
 
   private Alteration limiter(String evidence, List<Integer> at) {

@@ -55,7 +55,11 @@ public final class BentDecay {
   public static List<Alteration> with(List<Alteration> found, DecayReport report, double seconds) {
     List<Alteration> all = new ArrayList<>(found);
     if (found.stream().noneMatch(a -> a.kind() == Alteration.Kind.AUTOMATIC_GAIN)) {
-      of(report, seconds).ifPresent(all::addFirst);
+      Optional<Alteration> steep = SteepDecay.of(report, seconds);
+      steep
+          .filter(s -> found.stream().noneMatch(Alteration::movesTheFloor))
+          .or(() -> steep.isPresent() ? Optional.empty() : of(report, seconds))
+          .ifPresent(all::addFirst);
     }
     return all;
   }

@@ -1,5 +1,6 @@
 package nullroom.core.measure.altered;
 
+import static nullroom.core.measure.altered.AlteredSounds.FLAT;
 import static nullroom.core.measure.altered.AlteredSounds.NOISE;
 import static nullroom.core.measure.altered.AlteredSounds.RATE;
 import static nullroom.core.measure.altered.AlteredSounds.claps;
@@ -149,6 +150,21 @@ class AlterationMeterTest {
             .evidence();
     double told = Double.parseDouble(evidence.replaceAll("nothing above (\\d+) Hz.*", "$1"));
     assertThat(told / hz).isBetween(0.95, 1.1);
+  }
+
+  @ParameterizedTest
+  @DisplayName("and so is one of few taps, whose edge is a quarter wide")
+  @ValueSource(doubles = {4000, 8000, 11_025})
+  void wideEdge(double hz) {
+    double[] x =
+        spectral(
+            talk(FLAT, 35, 0.3, 10),
+            (power, bin, frame) -> {
+              double over = bin * RATE / 2048.0 / hz - 0.9;
+              return Math.pow(10, -Math.clamp(over * 300, 0, 60) / 20);
+            });
+    assertThat(found(x))
+        .anySatisfy(a -> assertThat(a.kind()).isEqualTo(Alteration.Kind.BAND_LIMIT));
   }
 
   @Test

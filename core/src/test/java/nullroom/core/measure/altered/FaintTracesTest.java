@@ -67,6 +67,24 @@ class FaintTracesTest {
   }
 
   @Test
+  @DisplayName("a limiter over claps that are all the same holds them still where noise moves them")
+  void unmoved() {
+    double[] x = new double[14 * RATE];
+    Random random = new Random(8);
+    for (int k = 0; k < x.length; k++) {
+      int since = k % (2 * RATE) - RATE / 2;
+      double clap = since < 0 ? 0 : Math.sin(0.9 * since * since) * Math.exp(-since / 90.0);
+      x[k] = 0.4 * clap + 2e-4 * random.nextGaussian();
+    }
+    assertThat(kinds(x)).doesNotContain(Kind.LIMITER);
+    assertThat(found(limited(x, 0.2)))
+        .anySatisfy(a -> {
+          assertThat(a.kind()).isEqualTo(Kind.LIMITER);
+          assertThat(a.evidence()).contains("7 sounds", "the noise beneath would move them");
+        });
+  }
+
+  @Test
   @DisplayName("clicks that are all the same, and bursts of one tone, reach no ceiling")
   void same() {
     double[] clicks = new double[12 * RATE];

@@ -82,4 +82,26 @@ class BentDecayTest {
           assertThat(a.evidence()).contains("no room does that");
         });
   }
+
+  /** Shuts by so much within a tenth of a second, so long after each clap. */
+  private static double[] gated(double[] x, double byDb, double after) {
+    double[] y = x.clone();
+    for (int k = 0; k < y.length; k++) {
+      double since = (k % (2 * RATE) - RATE / 4) / (double) RATE;
+      y[k] *= since < 0 ? 1 : Math.pow(10, -byDb / 20 * Math.clamp((since - after) / 0.1, 0, 1));
+    }
+    return y;
+  }
+
+  @ParameterizedTest(name = "{0} s, by {1} dB after {2} s")
+  @DisplayName("what shuts while the room rings makes the decay fall faster for a moment")
+  @CsvSource({"0.9, 12, 0.3", "1.5, 20, 0.4", "0.6, 20, 0.2"})
+  void shuts(double seconds, double byDb, double after) {
+    assertThat(found(gated(claps(seconds, 3), byDb, after)))
+        .singleElement()
+        .satisfies(a -> {
+          assertThat(a.kind()).isEqualTo(Alteration.Kind.GATE);
+          assertThat(a.evidence()).contains("rooms only ever go on slower");
+        });
+  }
 }

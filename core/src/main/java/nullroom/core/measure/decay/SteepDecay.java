@@ -1,0 +1,72 @@
+package nullroom.core.measure.decay;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import nullroom.core.Figures;
+import nullroom.core.Quantile;
+import nullroom.core.measure.altered.Alteration;
+
+/**
+ * A decay that for a moment falls much faster than it does most of the time, in most bands: what
+ * shuts while a room still rings. Rooms only ever go on slower. Cannot see what shuts in the noise,
+ * where the decay has ended.
+ */
+final class SteepDecay {
+  private static final double LOWEST_HZ = 400;
+  private static final double STEP_SECONDS = DecayReport.BandDecay.CURVE_STEP_SECONDS;
+
+  /** Behind the direct sound. */
+  private static final int SETTLED = (int) (0.03 / STEP_SECONDS);
+
+  /** Slopes are over so many points. */
+  private static final int OVER = (int) (0.06 / STEP_SECONDS);
+
+  private static final double OVER_NOISE_DB = 15;
+  private static final double LOWEST_DB = -60;
+  private static final int FEWEST_SLOPES = 20;
+
+  /** Times the usual slope; in untouched decays 1.35 in two of three bands. */
+  private static final double STEEP = 1.55;
+
+  private static final int FEWEST_BANDS = 3;
+  private static final double MOST_OF_THEM = 2 / 3.0;
+
+  private SteepDecay() {}
+
+  /** What speaks for something that shuts. */
+  static Optional<Alteration> of(DecayReport report, double seconds) {
+    double[] all =
+        report.bands().stream()
+            .filter(b -> b.centreHz() > LOWEST_HZ)
+            .mapToDouble(SteepDecay::steepest)
+            .filter(Double::isFinite)
+            .toArray();
+    double[] steep = Arrays.stream(all).filter(s -> s > STEEP).toArray();
+    return all.length >= FEWEST_BANDS && steep.length >= MOST_OF_THEM * all.length
+        ? Optional.of(
+            new Alteration(
+                Alteration.Kind.GATE,
+                Figures.say(
+                    "decays fall %.1f times as fast for a moment as they do else, in %d of %d bands: rooms only ever go on slower",
+                    Quantile.median(steep), steep.length, all.length),
+                0,
+                seconds))
+        : Optional.empty();
+  }
+
+  /** The steepest part of a decay over the usual one; not a number where it is too short. */
+  private static double steepest(DecayReport.BandDecay band) {
+    List<Double> curve = band.curveDb();
+    double end = Math.max(LOWEST_DB, OVER_NOISE_DB - band.inrDb().orElse(0));
+    double[] falls =
+        IntStream.range(SETTLED, curve.size() - OVER)
+            .takeWhile(k -> curve.get(k + OVER) > end)
+            .mapToDouble(k -> curve.get(k) - curve.get(k + OVER))
+            .toArray();
+    return falls.length < FEWEST_SLOPES
+        ? Double.NaN
+        : Arrays.stream(falls).max().orElseThrow() / Quantile.median(falls);
+  }
+}
