@@ -60,6 +60,9 @@ final class Ceiling {
   /** More, and the peaks are the noise's own. */
   private static final double MOST_MOVED_DB = 0.2;
 
+  /** What a generator repeats to the last bit is as loud each time, too. */
+  private static final double LOUDER_SHARE = 0.2;
+
   /** The highest of many peaks moves less: each sound has so few. */
   private static final int SHORT_FRAMES = 2;
 
@@ -147,6 +150,9 @@ final class Ceiling {
             && near.size() <= SHORT_FRAMES * peaks.length
             && noise > LEAST_NOISE
             && moves < MOST_MOVED_DB
+            && Scatter.of(peaks)
+                < LOUDER_SHARE
+                    * Scatter.of(apart(near).stream().mapToDouble(this::loudnessFrom).toArray())
             && peaks[peaks.length - 1] - peaks[0] < most * moves
         ? Optional.of(
             limiter(
