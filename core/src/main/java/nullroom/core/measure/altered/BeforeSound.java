@@ -36,6 +36,9 @@ final class BeforeSound {
 
   private static final int BEHIND = 5;
 
+  /** Room for so many times what is kept: it is moved to the front only when that is full. */
+  private static final int ROOM = 8;
+
   /** Of the kept rows the first is needed by the filters to settle. */
   private static final int BEGINS = KEPT - BEHIND - 1;
 
@@ -96,6 +99,10 @@ final class BeforeSound {
   private final double[] samples;
   private final double[] energies = new double[KEPT];
   private double[] filtered = new double[0];
+
+  /** Where the row that comes in begins. */
+  private int at;
+
   private int filled;
   private long rows;
   private long lastBegin = -APART_ROWS;
@@ -118,7 +125,8 @@ final class BeforeSound {
             ? Optional.empty()
             : Optional.of(Butterworth.highPass(ORDER, LOWEST_HZ, rate));
     rowSamples = Math.max(1, (int) Math.round(rowSeconds * rate));
-    samples = new double[KEPT * rowSamples];
+    at = (KEPT - 1) * rowSamples;
+    samples = new double[ROOM * KEPT * rowSamples];
   }
 
   /** One for each length of block. */
@@ -135,7 +143,7 @@ final class BeforeSound {
     int taken = 0;
     while (taken < length) {
       int n = Math.min(length - taken, rowSamples - filled);
-      System.arraycopy(block, taken, samples, samples.length - rowSamples + filled, n);
+      System.arraycopy(block, taken, samples, at + filled, n);
       energies[KEPT - 1] += Sums.ofSquares(filtered, taken, n);
       filled += n;
       taken += n;
@@ -145,10 +153,15 @@ final class BeforeSound {
           lastBegin = rows;
           before().ifPresent(sounds::add);
         }
-        System.arraycopy(samples, rowSamples, samples, 0, samples.length - rowSamples);
         System.arraycopy(energies, 1, energies, 0, KEPT - 1);
         energies[KEPT - 1] = 0;
         filled = 0;
+        at += rowSamples;
+        if (at == samples.length) {
+          int kept = (KEPT - 1) * rowSamples;
+          System.arraycopy(samples, at - kept, samples, 0, kept);
+          at = kept;
+        }
       }
     }
   }
@@ -219,8 +232,9 @@ final class BeforeSound {
 
   /** Energies of a band, row by row. */
   private double[] rows(Band band) {
-    double[] one = new double[samples.length];
-    Butterworth.bandPass(band, rate, BAND_ORDER).filter(samples, one, one.length);
+    int end = at + rowSamples;
+    double[] one = Arrays.copyOfRange(samples, end - KEPT * rowSamples, end);
+    Butterworth.bandPass(band, rate, BAND_ORDER).filter(one, one, one.length);
     return IntStream.range(0, KEPT)
         .mapToDouble(k -> Sums.ofSquares(one, k * rowSamples, rowSamples))
         .toArray();
