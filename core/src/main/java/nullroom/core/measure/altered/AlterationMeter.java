@@ -44,6 +44,9 @@ public final class AlterationMeter {
   /** What is above concerns no voice. */
   private static final double HIGHEST_EDGE_HZ = 18_500;
 
+  /** Over it good microphones and converters fall as softly. */
+  private static final double HIGHEST_WIDE_EDGE_HZ = 12_000;
+
   private static final double THIRD = Math.pow(2, 1 / 3.0);
   private static final double GAP = 1.04;
   private static final double WIDE_GAP = 1.25;
@@ -264,8 +267,8 @@ public final class AlterationMeter {
     double most = 0;
     int edge = 0;
     int from = (int) (LOWEST_EDGE_HZ / spectra.binHz());
-    int to =
-        (int) (Math.min(HIGHEST_EDGE * db.length, HIGHEST_EDGE_HZ / spectra.binHz()) * GAP / gap);
+    double highest = gap > GAP ? HIGHEST_WIDE_EDGE_HZ : HIGHEST_EDGE_HZ;
+    int to = (int) (Math.min(HIGHEST_EDGE * db.length * GAP / gap, highest / spectra.binHz()));
     for (int k = from; k < to; k++) {
       double under = quantile(db, (int) (k / THIRD), k, 0.2);
       double over = quantile(db, (int) (k * gap) + 1, (int) (k * gap * THIRD / GAP), 0.95);
