@@ -192,7 +192,9 @@ public final class AlterationMeter {
     if (spectra.blocks() < 8) {
       return all;
     }
-    Optional<Alteration> edge = bandLimit(WIDE_GAP, WIDE_EDGE_DB).or(() -> bandLimit(GAP, EDGE_DB));
+    double[] db = spectra.meanDb();
+    Optional<Alteration> edge =
+        bandLimit(db, WIDE_GAP, WIDE_EDGE_DB).or(() -> bandLimit(db, GAP, EDGE_DB));
     Optional<Alteration> under = // a coder empties the highs
         edge.isPresent() || isHoled() ? Optional.empty() : UnderNoise.of(fine);
     Optional<Alteration> gate = Gate.of(levels, frame / rate);
@@ -259,11 +261,11 @@ public final class AlterationMeter {
   /**
    * Between the softest of the bins under an edge and the loudest over it.
    *
+   * @param db mean levels of the bins
    * @param gap from the one to the other
    * @param least fall in decibels
    */
-  private Optional<Alteration> bandLimit(double gap, double least) {
-    double[] db = spectra.meanDb();
+  private Optional<Alteration> bandLimit(double[] db, double gap, double least) {
     double most = 0;
     int edge = 0;
     int from = (int) (LOWEST_EDGE_HZ / spectra.binHz());

@@ -181,7 +181,7 @@ final class BeforeSound {
   }
 
   private static double mean(double[] energies, int from, int to) {
-    return Sums.of(energies, from, to - from) / (to - from) + Double.MIN_NORMAL;
+    return Rows.mean(energies, from, to - from) + Double.MIN_NORMAL;
   }
 
   /** Empty where the noise did not stand still, or the sound has too few bands. */

@@ -126,8 +126,7 @@ final class Ceiling {
             && (sounds.size() >= FEWEST_SOUNDS
                 || sounds.size() == 2 && exact.size() >= FEWEST_OF_TWO)
             && exact.size() >= EXACT_SHARE * near.size()
-            && Scatter.of(sounds.stream().mapToDouble(this::loudnessFrom).toArray())
-                > EXACT_VARIED_DB
+            && loudnessScatter(sounds) > EXACT_VARIED_DB
             && midspread(exact) > EXACT_VARIED_DB
         ? Optional.of(
             limiter(
@@ -140,8 +139,8 @@ final class Ceiling {
 
   /** Like sounds whose peaks are more alike than the noise beneath them lets them be. */
   private Optional<Alteration> unmoved(List<Integer> near) {
-    double[] peaks =
-        apart(near).stream().mapToDouble(first -> peakFrom(near, first)).sorted().toArray();
+    List<Integer> sounds = apart(near);
+    double[] peaks = sounds.stream().mapToDouble(first -> peakFrom(near, first)).sorted().toArray();
     double noise =
         Decibels.toAmplitude(Quantile.of(levels.column(LEVEL), NOISE_SHARE)) / Math.sqrt(2);
     double moves = Decibels.ofAmplitude(1 + noise / Decibels.toAmplitude(top));
@@ -150,9 +149,7 @@ final class Ceiling {
             && near.size() <= SHORT_FRAMES * peaks.length
             && noise > LEAST_NOISE
             && moves < MOST_MOVED_DB
-            && Scatter.of(peaks)
-                < LOUDER_SHARE
-                    * Scatter.of(apart(near).stream().mapToDouble(this::loudnessFrom).toArray())
+            && Scatter.of(peaks) < LOUDER_SHARE * loudnessScatter(sounds)
             && peaks[peaks.length - 1] - peaks[0] < most * moves
         ? Optional.of(
             limiter(
@@ -188,6 +185,10 @@ final class Ceiling {
       last = k;
     }
     return first;
+  }
+
+  private double loudnessScatter(List<Integer> sounds) {
+    return Scatter.of(sounds.stream().mapToDouble(this::loudnessFrom).toArray());
   }
 
   /** Mean level of what sounds from a frame on, decibels. */

@@ -16,10 +16,10 @@ public final class BentDecay {
   private static final double FROM_DB = -5;
 
   /**
-   * Beside the microphone the direct sound is much of all, and for a moment nothing follows; by
-   * then what the room throws back dies away.
+   * Points of a curve. Beside the microphone the direct sound is much of all, and for a moment
+   * nothing follows; by then what the room throws back dies away.
    */
-  private static final double FROM_SECONDS = 0.03;
+  static final int SETTLED = (int) (0.03 / DecayReport.BandDecay.CURVE_STEP_SECONDS);
 
   /** Each of the two parts. */
   private static final double PART_DB = 10;
@@ -56,10 +56,11 @@ public final class BentDecay {
     List<Alteration> all = new ArrayList<>(found);
     if (found.stream().noneMatch(a -> a.kind() == Alteration.Kind.AUTOMATIC_GAIN)) {
       Optional<Alteration> steep = SteepDecay.of(report, seconds);
-      steep
-          .filter(s -> found.stream().noneMatch(Alteration::movesTheFloor))
-          .or(() -> steep.isPresent() ? Optional.empty() : of(report, seconds))
-          .ifPresent(all::addFirst);
+      if (steep.isEmpty()) {
+        of(report, seconds).ifPresent(all::addFirst);
+      } else if (found.stream().noneMatch(Alteration::movesTheFloor)) {
+        steep.ifPresent(all::addFirst);
+      }
     }
     return all;
   }
@@ -104,10 +105,9 @@ public final class BentDecay {
 
   /** Where the first part begins; not a number where the noise would reach into the second. */
   private static double fromDb(DecayReport.BandDecay band) {
-    int settled = (int) (FROM_SECONDS / DecayReport.BandDecay.CURVE_STEP_SECONDS);
     double from =
-        band.curveDb().size() > settled
-            ? Math.min(FROM_DB, band.curveDb().get(settled))
+        band.curveDb().size() > SETTLED
+            ? Math.min(FROM_DB, band.curveDb().get(SETTLED))
             : Double.NaN;
     return from - 2 * PART_DB > OVER_NOISE_DB - band.inrDb().orElse(0) ? from : Double.NaN;
   }

@@ -15,13 +15,9 @@ import nullroom.core.measure.altered.Alteration;
  */
 final class SteepDecay {
   private static final double LOWEST_HZ = 400;
-  private static final double STEP_SECONDS = DecayReport.BandDecay.CURVE_STEP_SECONDS;
-
-  /** Behind the direct sound. */
-  private static final int SETTLED = (int) (0.03 / STEP_SECONDS);
 
   /** Slopes are over so many points. */
-  private static final int OVER = (int) (0.06 / STEP_SECONDS);
+  private static final int OVER = (int) (0.06 / DecayReport.BandDecay.CURVE_STEP_SECONDS);
 
   private static final double OVER_NOISE_DB = 15;
   private static final double LOWEST_DB = -60;
@@ -61,7 +57,7 @@ final class SteepDecay {
     List<Double> curve = band.curveDb();
     double end = Math.max(LOWEST_DB, OVER_NOISE_DB - band.inrDb().orElse(0));
     double[] falls =
-        IntStream.range(SETTLED, curve.size() - OVER)
+        IntStream.range(BentDecay.SETTLED, curve.size() - OVER)
             .takeWhile(k -> curve.get(k + OVER) > end)
             .mapToDouble(k -> curve.get(k) - curve.get(k + OVER))
             .toArray();
