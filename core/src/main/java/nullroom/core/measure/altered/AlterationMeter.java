@@ -1,7 +1,6 @@
 package nullroom.core.measure.altered;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -29,38 +28,12 @@ public final class AlterationMeter {
   /** So far under the loudest there are pauses. */
   private static final double PAUSE_DB = 20;
 
-  /**
-   * Over an edge, and over one a quarter wide, as of a converter of few taps. Untouched sound falls
-   * by no more than 25 dB over a quarter of its frequency.
-   */
-  private static final double EDGE_DB = 28;
-
-  private static final double WIDE_EDGE_DB = 30;
-  private static final double LOWEST_EDGE_HZ = 2000;
-
-  /** An edge over this share of half the rate is any converter's own. */
-  private static final double HIGHEST_EDGE = 0.78;
-
-  /** What is above concerns no voice. */
-  private static final double HIGHEST_EDGE_HZ = 18_500;
-
-  /** Over it good microphones and converters fall as softly. */
-  private static final double HIGHEST_WIDE_EDGE_HZ = 12_000;
-
-  private static final double THIRD = Math.pow(2, 1 / 3.0);
-  private static final double GAP = 1.04;
-  private static final double WIDE_GAP = 1.25;
-
-  /** The edge is named where so much is gone. */
-  private static final double FALLEN_DB = 6;
-
-  private static final int AROUND_BINS = 5;
   private static final double HOLED = 0.004;
 
   private final double rate;
   private final SpectraSeen spectra;
   private final FineBands fine;
-  private final List<BeforeSound> before;
+  private final BeforeSound before;
   private final AveragedNoise averaged;
 
   /** Of each 5 ms: mean square in dB, largest amplitude in dB, samples on end that have it. */
@@ -77,7 +50,7 @@ public final class AlterationMeter {
     rate = sampleRateHz;
     spectra = new SpectraSeen(sampleRateHz);
     fine = new FineBands(sampleRateHz);
-    before = BeforeSound.all(sampleRateHz);
+    before = new BeforeSound(sampleRateHz);
     averaged = new AveragedNoise(sampleRateHz);
     frame = Math.max(8, (int) Math.round(SHORT_SECONDS * sampleRateHz));
     inside = new double[frame];
@@ -136,7 +109,7 @@ public final class AlterationMeter {
   public void add(double[] block, int length) {
     spectra.add(block, length);
     fine.add(block, length);
-    before.forEach(b -> b.add(block, length));
+    before.add(block, length);
     averaged.add(block, length);
     int taken = 0;
     while (taken < length) {
@@ -192,12 +165,10 @@ public final class AlterationMeter {
     if (spectra.blocks() < 8) {
       return all;
     }
-    double[] db = spectra.meanDb();
-    Optional<Alteration> edge =
-        bandLimit(db, WIDE_GAP, WIDE_EDGE_DB).or(() -> bandLimit(db, GAP, EDGE_DB));
+    Optional<Alteration> edge = BandLimit.of(spectra.meanDb(), rate, seconds());
     Optional<Alteration> under = // a coder empties the highs
         edge.isPresent() || isHoled() ? Optional.empty() : UnderNoise.of(fine);
-    Optional<Alteration> gate = Gate.of(levels, frame / rate);
+    Optional<Alteration> gate = Gate.of(levels, frame / rate, fine.stepAmplitude());
     if (under.isEmpty()) { // a gate leaves no noise lower than in the pauses
       gate = gate.or(() -> ShutNoise.of(fine)).or(() -> FallsAlike.of(fine));
     }
@@ -225,6 +196,11 @@ public final class AlterationMeter {
     return all;
   }
 
+  /** Empty also where the steps of the file are louder than what is quiet. */
+  private Optional<QuietTexture> quiet() {
+    return fine.onSteps(spectra.quietestDb()) ? Optional.empty() : spectra.quiet();
+  }
+
   /** Cannot see a reduction that leaves pauses and tails plain noise, only softer. */
   private Optional<Alteration> noiseReduction() {
     if (spectra.rangeDb() < PAUSE_DB) {
@@ -238,8 +214,7 @@ public final class AlterationMeter {
                 "while sounds die away islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where a room has 0.3 and 5.6",
                 t.beside(), t.scatterDb()))
         .or(() ->
-            spectra
-                .quiet()
+            quiet()
                 .filter(q ->
                     q.isWorkedOn()
                         && !spectra.tails().isCoded(spectra.totals())
@@ -249,66 +224,8 @@ public final class AlterationMeter {
                         "in the quietest moments islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where noise has 0.27 and 5.9",
                         q.beside(), q.scatterDb())))
         .or(averaged::told)
-        .or(() ->
-            before.stream()
-                .map(BeforeSound::told)
-                .flatMap(Optional::stream)
-                .filter(b -> !isHoled())
-                .findFirst())
+        .or(() -> isHoled() ? Optional.empty() : before.told())
         .map(evidence -> new Alteration(Alteration.Kind.NOISE_REDUCTION, evidence, 0, seconds()));
-  }
-
-  /**
-   * Between the softest of the bins under an edge and the loudest over it.
-   *
-   * @param db mean levels of the bins
-   * @param gap from the one to the other
-   * @param least fall in decibels
-   */
-  private Optional<Alteration> bandLimit(double[] db, double gap, double least) {
-    double most = 0;
-    int edge = 0;
-    int from = (int) (LOWEST_EDGE_HZ / spectra.binHz());
-    double highest = gap > GAP ? HIGHEST_WIDE_EDGE_HZ : HIGHEST_EDGE_HZ;
-    int to = (int) (Math.min(HIGHEST_EDGE * db.length * GAP / gap, highest / spectra.binHz()));
-    for (int k = from; k < to; k++) {
-      double under = quantile(db, (int) (k / THIRD), k, 0.2);
-      double over = quantile(db, (int) (k * gap) + 1, (int) (k * gap * THIRD / GAP), 0.95);
-      if (under - over > most) {
-        most = under - over;
-        edge = k;
-      }
-    }
-    double before = quantile(db, (int) (edge / THIRD), Math.max(1, edge), 0.2);
-    boolean empty =
-        edge > 0
-            && quantile(db, (int) (edge * gap * THIRD / GAP), db.length, 0.95) < before - least;
-    double hz = spectra.binHz() * falls(db, edge, before - FALLEN_DB);
-    return most > least && empty
-        ? Optional.of(
-            new Alteration(
-                Alteration.Kind.BAND_LIMIT,
-                Figures.say(
-                    "nothing above %.0f Hz: the spectrum falls by %.0f dB within a third of an octave, at a sampling rate of %.0f Hz",
-                    hz, most, rate),
-                0,
-                seconds()))
-        : Optional.empty();
-  }
-
-  /** Where a spectrum falls under a level for good. */
-  private static int falls(double[] db, int from, double level) {
-    int k = from;
-    while (k + AROUND_BINS < db.length && Rows.mean(db, k, AROUND_BINS) > level) {
-      k++;
-    }
-    return k + AROUND_BINS / 2;
-  }
-
-  private static double quantile(double[] db, int from, int to, double share) {
-    double[] part = Arrays.copyOfRange(db, from, Math.clamp(to, from + 1, db.length));
-    Arrays.sort(part);
-    return part[(int) (share * (part.length - 1))];
   }
 
   private boolean isHoled() {
@@ -327,8 +244,7 @@ public final class AlterationMeter {
             : Optional.empty();
     Optional<String> islands =
         spectra.rangeDb() > PAUSE_DB
-            ? spectra
-                .quiet()
+            ? quiet()
                 .filter(q ->
                     q.isCoded()
                         || edged && q.isWorkedOn()

@@ -3,11 +3,11 @@ package nullroom.core.measure.altered;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Optional;
-import java.util.PriorityQueue;
 import java.util.stream.IntStream;
 import nullroom.core.Decibels;
 import nullroom.core.Figures;
 import nullroom.core.Quantile;
+import nullroom.core.measure.Softest;
 import nullroom.core.signal.Fft;
 import nullroom.core.signal.HannSpectrum;
 
@@ -55,11 +55,7 @@ final class AveragedNoise {
   private final double[] block;
   private int filled;
   private int blocks;
-  private final PriorityQueue<Quiet> quietest =
-      new PriorityQueue<>(Comparator.comparingDouble((Quiet q) -> -q.level()));
-
-  @SuppressWarnings("ArrayRecordComponent") // never compared
-  private record Quiet(double level, double[] power) {}
+  private final Softest<double[]> quietest = new Softest<>(QUIETEST);
 
   /**
    * How much of a spectrum comes again at even distances.
@@ -88,11 +84,8 @@ final class AveragedNoise {
         filled = 0;
         double[] power = spectrum.of(block, 0);
         double level = spectrum.between(power, LEVEL_FROM_HZ, rate / 2);
-        if (quietest.size() < QUIETEST || level < quietest.element().level()) {
-          quietest.add(new Quiet(level, power.clone()));
-          if (quietest.size() > QUIETEST) {
-            quietest.remove();
-          }
+        if (quietest.wants(level)) {
+          quietest.add(level, power.clone());
         }
       }
     }
@@ -100,17 +93,14 @@ final class AveragedNoise {
 
   /** What speaks for a mean over moments. */
   Optional<String> told() {
-    int most = Math.min(quietest.size(), blocks / QUIET_PART);
+    int most = Math.min(quietest.count(), blocks / QUIET_PART);
     if (most < FEWEST) {
       return Optional.empty();
     }
     int from = spectrum.bin(FROM_HZ);
     int to = spectrum.bin(Math.min(TO_HZ, MOST_OF_RATE * rate));
     double[] mean = new double[to - from];
-    quietest.stream()
-        .sorted(Comparator.comparingDouble(Quiet::level))
-        .limit(most)
-        .forEach(q -> Arrays.setAll(mean, k -> mean[k] + q.power()[from + k] / most));
+    quietest.first(most).forEach(q -> Arrays.setAll(mean, k -> mean[k] + q[from + k] / most));
     Arrays.setAll(mean, k -> Decibels.ofEnergy(mean[k] + LEAST));
     HannSpectrum.level(mean, AROUND);
     double high = Quantile.of(mean, HIGH_SHARE);

@@ -1,17 +1,12 @@
 package nullroom.core.measure.altered;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
-import nullroom.core.Decibels;
-import nullroom.core.Figures;
 import nullroom.core.signal.Band;
 import nullroom.core.signal.Biquads;
 import nullroom.core.signal.Butterworth;
-import nullroom.core.signal.Sums;
 
 /**
  * Noise that rises just before something sounds. In a room nothing comes before its cause; but what
@@ -25,92 +20,20 @@ final class BeforeSound {
   /** Blocks of some ten milliseconds show in the short rows, of up to a tenth in the long ones. */
   private static final double[] ROW_SECONDS = {0.001, 0.002, 0.003};
 
-  private static final double LOWEST_HZ = 1200;
   private static final double[] EDGES_HZ = {1200, 2500, 4500, 8000, 14_000};
   private static final double MOST_OF_RATE = 0.48;
-  private static final int ORDER = 3;
-  private static final int BAND_ORDER = 2;
+  private static final int ORDER = 2;
 
-  /** Rows kept, and those of them behind the beginning. */
-  private static final int KEPT = 130;
-
-  private static final int BEHIND = 5;
-
-  /** Room for so many times what is kept: it is moved to the front only when that is full. */
-  private static final int ROOM = 8;
-
-  /** Of the kept rows the first is needed by the filters to settle. */
-  private static final int BEGINS = KEPT - BEHIND - 1;
-
-  /** The noise long before, the noise before, and the last moments, in rows from the beginning. */
-  private static final int FAR = 110;
-
-  private static final int FAR_HALF = 80;
-  private static final int FAR_END = 50;
-  private static final int[] FROM = {6, 11, 19, 50};
-  private static final int[] TO = {2, 6, 11, 25};
-  private static final int QUIET_ROWS = 12;
-  private static final int APART_ROWS = 60;
-
-  /** What is let through stands less over the noise; what begins, more by as much again. */
-  private static final double BEGINS_DB = 14;
-
-  private static final double LOUD_DB = 10;
-  private static final double STEP_DB = 3;
-
-  /** A band is asked where the sound stands so far over its noise. */
-  private static final double HEARD_DB = 15;
-
+  /** In one band alone nothing can be seen to rise alike. */
   private static final int FEWEST_BANDS = 2;
-  private static final double STILL_DB = 1.8;
-  private static final double UNCHANGED_DB = 1.6;
-  private static final double RISEN_DB = 2;
-  private static final double ALIKE_DB = 1.5;
 
-  /** Two bands of a softly beginning voice may rise alike by chance. */
-  private static final int FEWEST_BANDS_ALIKE = 3;
+  private final Biquads high;
+  private final List<Beginnings> byLength;
+  private double[] highs = new double[0];
 
-  private static final double GROWS_DB = 1;
-
-  /** What a device does it does by then. */
-  private static final int MOST_SOUNDS = 2000;
-
-  private static final int FEWEST_ALIKE = 2;
-  private static final double RISEN_SHARE = 0.75;
-  private static final double ALIKE_SHARE = 0.4;
-  private static final int FEWEST_ALL = 4;
-
-  /**
-   * The last moments before a sound.
-   *
-   * @param byDb how far the noise rose, mean of the bands
-   * @param alike whether it rose in all bands by as much, and more and more
-   */
-  private record Before(double byDb, boolean alike) {
-    private boolean risen() {
-      return byDb > RISEN_DB;
-    }
-  }
-
-  private final double rate;
-  private final List<Band> bands;
-  private final Optional<Biquads> high;
-  private final int rowSamples;
-  private final double[] samples;
-  private final double[] energies = new double[KEPT];
-  private double[] filtered = new double[0];
-
-  /** Where the row that comes in begins. */
-  private int at;
-
-  private int filled;
-  private long rows;
-  private long lastBegin = -APART_ROWS;
-  private final List<Before> sounds = new ArrayList<>();
-
-  private BeforeSound(double rate, double rowSeconds) {
-    this.rate = rate;
-    bands =
+  BeforeSound(double rate) {
+    high = Butterworth.highPass(ORDER, EDGES_HZ[0], rate);
+    List<Band> bands =
         IntStream.range(1, EDGES_HZ.length)
             .filter(b -> EDGES_HZ[b] < MOST_OF_RATE * rate)
             .mapToObj(b ->
@@ -120,142 +43,21 @@ final class BeforeSound {
                     EDGES_HZ[b - 1],
                     EDGES_HZ[b]))
             .toList();
-    high =
+    byLength =
         bands.size() < FEWEST_BANDS
-            ? Optional.empty()
-            : Optional.of(Butterworth.highPass(ORDER, LOWEST_HZ, rate));
-    rowSamples = Math.max(1, (int) Math.round(rowSeconds * rate));
-    at = (KEPT - 1) * rowSamples;
-    samples = new double[ROOM * KEPT * rowSamples];
+            ? List.of()
+            : Arrays.stream(ROW_SECONDS).mapToObj(s -> new Beginnings(bands, rate, s)).toList();
   }
 
-  /** One for each length of block. */
-  static List<BeforeSound> all(double rate) {
-    return Arrays.stream(ROW_SECONDS).mapToObj(s -> new BeforeSound(rate, s)).toList();
-  }
-
+  /** The next samples. */
   void add(double[] block, int length) {
-    if (high.isEmpty() || sounds.size() >= MOST_SOUNDS) {
-      return;
-    }
-    filtered = filtered.length < length ? new double[length] : filtered;
-    high.get().filter(block, filtered, length);
-    int taken = 0;
-    while (taken < length) {
-      int n = Math.min(length - taken, rowSamples - filled);
-      System.arraycopy(block, taken, samples, at + filled, n);
-      energies[KEPT - 1] += Sums.ofSquares(filtered, taken, n);
-      filled += n;
-      taken += n;
-      if (filled == rowSamples) {
-        rows++;
-        if (begins()) {
-          lastBegin = rows;
-          before().ifPresent(sounds::add);
-        }
-        System.arraycopy(energies, 1, energies, 0, KEPT - 1);
-        energies[KEPT - 1] = 0;
-        filled = 0;
-        at += rowSamples;
-        if (at == samples.length) {
-          int kept = (KEPT - 1) * rowSamples;
-          System.arraycopy(samples, at - kept, samples, 0, kept);
-          at = kept;
-        }
-      }
-    }
-  }
-
-  /** Whether something loud begins at once, so many rows before the last. */
-  private boolean begins() {
-    if (rows < KEPT
-        || rows < lastBegin + APART_ROWS
-        || energies[BEGINS] < energies[BEGINS - 1] * Decibels.toEnergy(STEP_DB)) {
-      return false;
-    }
-    double over = mean(energies, BEGINS - FAR, BEGINS - FAR_END) * Decibels.toEnergy(BEGINS_DB);
-    return energies[BEGINS] > over
-        && IntStream.rangeClosed(1, QUIET_ROWS).allMatch(k -> energies[BEGINS - k] < over)
-        && IntStream.range(BEGINS, KEPT)
-            .anyMatch(k -> energies[k] > over * Decibels.toEnergy(LOUD_DB));
-  }
-
-  private static double mean(double[] energies, int from, int to) {
-    return Rows.mean(energies, from, to - from) + Double.MIN_NORMAL;
-  }
-
-  /** Empty where the noise did not stand still, or the sound has too few bands. */
-  private Optional<Before> before() {
-    List<double[]> rises = new ArrayList<>();
-    for (Band band : bands) {
-      double[] row = rows(band);
-      double noise = mean(row, BEGINS - FAR, BEGINS - FAR_END);
-      double drift =
-          Decibels.ofEnergy(
-              mean(row, BEGINS - FAR, BEGINS - FAR_HALF)
-                  / mean(row, BEGINS - FAR_HALF, BEGINS - FAR_END));
-      double[] rise =
-          IntStream.range(0, FROM.length)
-              .mapToDouble(
-                  w -> Decibels.ofEnergy(mean(row, BEGINS - FROM[w], BEGINS - TO[w]) / noise))
-              .toArray();
-      if (Math.abs(drift) > STILL_DB || Math.abs(rise[FROM.length - 1]) > UNCHANGED_DB) {
-        return Optional.empty();
-      }
-      double loudest = Arrays.stream(row, BEGINS, KEPT).max().orElseThrow();
-      if (loudest > noise * Decibels.toEnergy(HEARD_DB)) {
-        rises.add(rise);
-      }
-    }
-    if (rises.size() < FEWEST_BANDS) {
-      return Optional.empty();
-    }
-    double last = mean(rises, 0);
-    double middle = mean(rises, 1);
-    double drift = Math.max(0, mean(rises, FROM.length - 1)); // a gain that comes up goes on to
-    return Optional.of(
-        new Before(
-            last - drift,
-            rises.size() >= FEWEST_BANDS_ALIKE
-                && Scatter.of(of(rises, 0).toArray()) < ALIKE_DB
-                && last > middle - GROWS_DB
-                && middle > mean(rises, 2) - GROWS_DB));
-  }
-
-  private static double mean(List<double[]> rises, int moment) {
-    return of(rises, moment).average().orElseThrow();
-  }
-
-  private static DoubleStream of(List<double[]> rises, int moment) {
-    return rises.stream().mapToDouble(r -> r[moment]);
-  }
-
-  /** Energies of a band, row by row. */
-  private double[] rows(Band band) {
-    int end = at + rowSamples;
-    double[] one = Arrays.copyOfRange(samples, end - KEPT * rowSamples, end);
-    Butterworth.bandPass(band, rate, BAND_ORDER).filter(one, one, one.length);
-    return IntStream.range(0, KEPT)
-        .mapToDouble(k -> Sums.ofSquares(one, k * rowSamples, rowSamples))
-        .toArray();
+    highs = highs.length < length ? new double[length] : highs;
+    high.filter(block, highs, length);
+    byLength.forEach(b -> b.add(block, highs, length));
   }
 
   /** What speaks for something that works on blocks. */
   Optional<String> told() {
-    int all = sounds.size();
-    double[] risen =
-        sounds.stream().filter(Before::risen).mapToDouble(Before::byDb).sorted().toArray();
-    long alike = sounds.stream().filter(b -> b.risen() && b.alike()).count();
-    boolean many =
-        alike >= FEWEST_ALIKE
-            && risen.length >= RISEN_SHARE * all
-            && alike >= ALIKE_SHARE * risen.length;
-    boolean every = all >= FEWEST_ALL && risen.length == all && alike > 0;
-    return many || every
-        ? Optional.of(
-            Figures.say(
-                "before %d of %d sounds that begin at once the noise rises by %.0f dB within the last %.0f ms: in a room nothing comes before its cause",
-                risen.length, all, risen[risen.length / 2], FROM[1] * 1000 * rowSamples / rate))
-        : Optional.empty();
+    return byLength.stream().map(Beginnings::told).flatMap(Optional::stream).findFirst();
   }
 }

@@ -18,7 +18,7 @@ final class FallsAlike {
   /** Up to 15 kHz. */
   private static final int BANDS = 8;
 
-  private static final int FEWEST_BANDS = 5;
+  private static final int FEWEST_BANDS = 6;
   private static final double FLOOR_SHARE = 0.12;
   private static final double AROUND_SECONDS = 3.2;
   private static final double STEP_SECONDS = 0.5;
@@ -43,17 +43,27 @@ final class FallsAlike {
   private static final double FAR_DB = 15;
 
   private static final int FEWEST_FAR = 10;
-  private static final double MOST_OF_THEM = 0.65;
+
+  /**
+   * Colours that happen to be alike are so for a row or two. After so many more sounds it falls
+   * than rises: what swells by itself does both.
+   */
+  private static final double ROWS_A_SOUND = 3.5;
+
+  private static final int MORE_FALLS = 4;
+  private static final int MORE_FALLS_FAR = 4;
 
   /** While something loud sounds: less, and what sounds has the colour of the noise. */
   private static final double COLOUR_DB = 4;
-
-  private static final int FEWEST_SOUNDS = 3;
 
   /** The floor is taken from the softest of what scatters, by this much of its scatter. */
   private static final double UNDER_MEAN = 0.75;
 
   private int rows;
+
+  /** Rows at which it falls, less those at which it rises. */
+  private int falling;
+
   private int sounds;
   private int fallsFirst;
   private int sound = -1;
@@ -69,6 +79,12 @@ final class FallsAlike {
     int n = fine.levels().count();
     if (bands < FEWEST_BANDS || n * fine.seconds() < 2 * AROUND_SECONDS) {
       return Optional.empty();
+    }
+    if (IntStream.range(0, bands)
+            .filter(b -> fine.onSteps(b, Quantile.of(fine.levels().column(b), FLOOR_SHARE)))
+            .count()
+        > bands - FEWEST_BANDS) {
+      return Optional.empty(); // all ends at the steps of the file, alike in all bands
     }
     double[][] over = overFloor(fine, bands);
     double[] total = fine.totals();
@@ -111,14 +127,16 @@ final class FallsAlike {
     }
     first = rows == 0 ? row : first;
     rows++;
+    falling += falls ? 1 : -1;
     last = row;
     most = Math.max(most, over);
   }
 
   private Optional<Alteration> told(double seconds) {
-    return rows >= (most > FAR_DB ? FEWEST_FAR : FEWEST)
-            && sounds >= FEWEST_SOUNDS
-            && fallsFirst > MOST_OF_THEM * sounds
+    boolean far = most > FAR_DB;
+    return falling >= (far ? FEWEST_FAR : FEWEST)
+            && rows >= ROWS_A_SOUND * sounds
+            && 2 * fallsFirst - sounds >= (far ? MORE_FALLS_FAR : MORE_FALLS)
         ? Optional.of(
             new Alteration(
                 Alteration.Kind.GATE,

@@ -23,6 +23,9 @@ final class FineBands {
   /** Decibels: of one degree of freedom, 10 / ln 10. */
   private static final double SCATTER_DB = 4.34;
 
+  /** Steps and a noise that was added to smooth them make so much. */
+  private static final double ON_STEPS_DB = 7;
+
   /** Of the seconds from row to row a Hann window hears so much. */
   private static final double HEARD = 1.33;
 
@@ -32,6 +35,7 @@ final class FineBands {
   private int filled;
   private final int bands;
   private final Frames levels;
+  private final Steps steps = new Steps();
 
   FineBands(double rate) {
     this.rate = rate;
@@ -47,6 +51,7 @@ final class FineBands {
   }
 
   void add(double[] samples, int length) {
+    steps.add(samples, length);
     int hop = block.length / 2;
     int taken = 0;
     while (taken < length && levels.count() * seconds() < LONGEST_SECONDS) {
@@ -85,6 +90,30 @@ final class FineBands {
   double scatterDb(int band, int rows) {
     double widthHz = EDGES_HZ[band + 1] - EDGES_HZ[band];
     return SCATTER_DB / Math.sqrt(widthHz * seconds() * HEARD * rows);
+  }
+
+  /** One step of those in which the sound was written; 0 without. */
+  double stepAmplitude() {
+    return steps.amplitude();
+  }
+
+  /**
+   * How far a level lies over the noise of the steps in which the sound was written; far without.
+   * Near it the noise of a room is not told from that of the steps, which follows what sounds.
+   */
+  double overStepsDb(int band, double level) {
+    double widthHz = EDGES_HZ[band + 1] - EDGES_HZ[band];
+    return level - Decibels.ofEnergy(2 * steps.meanSquare() * widthHz / (rate / 2) + LEAST);
+  }
+
+  /** Whether the level of all frequencies is no more than the steps make by themselves. */
+  boolean onSteps(double level) {
+    return level < Decibels.ofEnergy(2 * steps.meanSquare() + LEAST) + ON_STEPS_DB;
+  }
+
+  /** Whether a level is no more than the steps make by themselves. */
+  boolean onSteps(int band, double level) {
+    return overStepsDb(band, level) < ON_STEPS_DB;
   }
 
   /** Levels in decibels, a full-scale sine 0 dB, row by row. */

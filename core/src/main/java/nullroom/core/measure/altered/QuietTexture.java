@@ -15,11 +15,20 @@ import nullroom.core.signal.HannSpectrum;
  * @param high the same as {@code beside}, of the upper half of the bins alone: a coder makes more
  *     islands there, a reduction fewer; up to 0.28 in untouched sound
  * @param following correlation of a bin with itself in the next spectrum; over 0.1 where tones move
+ * @param rangeDb from the softest tenth of the spectra to the loudest
  */
-record QuietTexture(double beside, double high, double scatterDb, double following) {
+record QuietTexture(
+    double beside, double high, double scatterDb, double following, double rangeDb) {
   private static final double BESIDE = 0.32;
   private static final double SCATTER_DB = 6.2;
   private static final double TONES = 0.1;
+
+  /** Where nothing is quiet, tones that die away lie among the quietest, and follow less. */
+  private static final double RESTLESS_DB = 8;
+
+  private static final double TONES_DYING = 0.03;
+  private static final double RESTLESS_SLACK = 0.01;
+  private static final double RESTLESS_SLACK_DB = 0.05;
 
   /** Coders that fill their holes leave so much among the highs, and no more among all. */
   private static final double CODED = 0.315;
@@ -43,8 +52,12 @@ record QuietTexture(double beside, double high, double scatterDb, double followi
   @SuppressWarnings("ArrayRecordComponent") // never compared
   record Spectrum(int block, float[] db) {}
 
-  /** Of spectra in the order of time; empty where they have too few bins. */
-  static Optional<QuietTexture> of(List<Spectrum> spectra) {
+  /**
+   * Of spectra in the order of time; empty where they have too few bins.
+   *
+   * @param rangeDb of their levels
+   */
+  static Optional<QuietTexture> of(List<Spectrum> spectra, double rangeDb) {
     int bins = spectra.getFirst().db().length;
     if (bins < FEWEST_BINS) {
       return Optional.empty();
@@ -76,12 +89,16 @@ record QuietTexture(double beside, double high, double scatterDb, double followi
             beside / off.length / (bins - 1) / mean,
             highAll == 0 ? 0 : high / highAll,
             widest(off, bins),
-            pairs < FEWEST_PAIRS ? 0 : following / pairs / bins / mean));
+            pairs < FEWEST_PAIRS ? 0 : following / pairs / bins / mean,
+            rangeDb));
   }
 
   /** Whether a gain of its own was set for each bin. */
   boolean isWorkedOn() {
-    return (beside > BESIDE || scatterDb > SCATTER_DB) && following < TONES;
+    boolean restless = rangeDb > RESTLESS_DB;
+    return (beside > BESIDE + (restless ? RESTLESS_SLACK : 0)
+            || scatterDb > SCATTER_DB + (restless ? RESTLESS_SLACK_DB : 0))
+        && following < (restless ? TONES_DYING : TONES);
   }
 
   /** Whether its islands lie as a coder's do. */

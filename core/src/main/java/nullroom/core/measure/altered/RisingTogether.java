@@ -57,15 +57,17 @@ final class RisingTogether {
   /** Where a breath rises at the edge of what it has, it rises further in the middle. */
   private static final double MORE_DB = 1.5;
 
+  private final FineBands fine;
   private final Frames levels;
   private final double seconds;
   private final List<Integer> pauses;
   private final int common;
   private final int mean;
 
-  private RisingTogether(Frames levels, double seconds, List<Stretch> pauses) {
-    this.levels = levels;
-    this.seconds = seconds;
+  private RisingTogether(FineBands fine, List<Stretch> pauses) {
+    this.fine = fine;
+    levels = fine.levels();
+    seconds = fine.seconds();
     int[] lengths = pauses.stream().mapToInt(Stretch::rows).sorted().toArray();
     common = (int) Math.min(lengths[lengths.length / 3], LONGEST_SECONDS / seconds);
     this.pauses = pauses.stream().filter(p -> p.rows() >= common).map(Stretch::from).toList();
@@ -90,7 +92,7 @@ final class RisingTogether {
     if (pauses.size() < FEWEST) {
       return Optional.empty();
     }
-    RisingTogether together = new RisingTogether(fine.levels(), fine.seconds(), pauses);
+    RisingTogether together = new RisingTogether(fine, pauses);
     return Arrays.stream(THREES)
         .filter(first -> first + BANDS <= fine.bands())
         .mapToObj(together::told)
@@ -131,13 +133,17 @@ final class RisingTogether {
     double scatter = Math.min(Scatter.of(rises), Scatter.of(each(from -> mean(from + top, band))));
     long with = Arrays.stream(rises).filter(r -> r > LEAST_SHARE * rise).count();
     double[] bands =
-        IntStream.range(0, levels.width()).mapToDouble(b -> bandRise(b, bottom, top)).toArray();
+        IntStream.range(0, levels.width())
+            .mapToDouble(b -> bandLevel(b, top) - bandLevel(b, bottom))
+            .toArray();
     return rise > RISE_DB
             && rise > SURE * (Scatter.of(rises) / Math.sqrt(rises.length - 1.0) + ERROR_DB)
             && scatter < SCATTER_SHARE * rise
             && with >= MOST_OF_THEM * rises.length
             && Scatter.of(Arrays.copyOfRange(bands, band, band + BANDS)) < ALIKE_DB
             && Arrays.stream(bands).max().orElseThrow() < rise + MORE_DB
+            && IntStream.range(band, band + BANDS)
+                .noneMatch(b -> fine.onSteps(b, bandLevel(b, top)))
         ? Optional.of(
             new Alteration(
                 Alteration.Kind.AUTOMATIC_GAIN,
@@ -153,12 +159,9 @@ final class RisingTogether {
     return pauses.stream().mapToInt(from -> from).mapToDouble(ofPause).toArray();
   }
 
-  /** Rise of one band, mean of all pauses. */
-  private double bandRise(int band, int low, int high) {
-    return Arrays.stream(
-            each(from ->
-                Rows.mean(levels, band, from + high, mean)
-                    - Rows.mean(levels, band, from + low, mean)))
+  /** Level of one band so long after the beginnings of all pauses, in the mean. */
+  private double bandLevel(int band, int after) {
+    return Arrays.stream(each(from -> Rows.mean(levels, band, from + after, mean)))
         .average()
         .orElseThrow();
   }

@@ -41,9 +41,9 @@ final class ShutNoise {
   private static final double OVER_FLOOR_DB = 3;
 
   /** Between three bands: in how much they fall, and on the way. */
-  private static final double ALIKE_DB = 1.1;
+  private static final double ALIKE_DB = 1.8;
 
-  private static final double ON_THE_WAY_DB = 1.6;
+  private static final double ON_THE_WAY_DB = 2.4;
 
   /** Of what the three fall by the others fall at least so much. */
   private static final double WITH_SHARE = 0.55;
@@ -62,6 +62,20 @@ final class ShutNoise {
   private static final double SAME_DB = 1;
   private static final double SAME_SECONDS = 0.4;
 
+  /** Rows on the way between what stands still and the floor while sounds went on before. */
+  private static final double MOST_BETWEEN = 0.3;
+
+  private static final double BETWEEN_DB = 3;
+  private static final double ON_FLOOR_DB = 5;
+
+  /** What dies away slowly nearly stands still, and then does not fall much faster. */
+  private static final double SINKS_SHARE = 0.45;
+
+  /** What stands less over the steps of the file may be theirs, or be moved by them. */
+  private static final double WELL_OVER_STEPS_DB = 16;
+
+  private static final double OVER_STEPS_DB = 10;
+
   /** Smaller falls than this share of what a gate does are no gate's. */
   private static final double OTHERS_SHARE = 0.4;
 
@@ -69,9 +83,15 @@ final class ShutNoise {
   private static final double MOST_OF_THEM = 0.4;
 
   /** So often, less what falls otherwise: where it falls alike in many bands, and where in few. */
-  private static final double SURE = 1.6;
+  private static final double SURE = 1.4;
 
   private static final double SURE_OF_FEW = 3;
+
+  /** Of falls as deep as this no untouched sound has two. */
+  private static final double DEEP_DB = 24;
+
+  private static final int FEWEST_DEEP = 2;
+  private static final double SURE_OF_DEEP = 1;
 
   /** In the mean of all falls so many bands fall by the same. */
   private static final double MANY_BANDS = 4.2;
@@ -85,15 +105,30 @@ final class ShutNoise {
    * @param byDb mean of the three bands
    * @param alike whether they fell together, and all others with them
    * @param bands how many of all fell by as much
+   * @param hidden whether all fell under the steps in which the file was written
+   * @param band the lowest of the three
+   * @param fromDb mean level of the three before
    */
-  private record Fall(int row, double byDb, boolean alike, int bands) {}
+  private record Fall(
+      int row, double byDb, boolean alike, int bands, boolean hidden, int band, double fromDb) {
+    /** What a gate does it does again: by as much, or from the noise as it stands. */
+    private boolean again(Fall other) {
+      return alike && other.alike && Math.abs(byDb - other.byDb) < SAME_DB
+          || hidden
+              && other.hidden
+              && band == other.band
+              && Math.abs(fromDb - other.fromDb) < SAME_DB;
+    }
+  }
 
+  private final FineBands fine;
   private final Frames levels;
   private final double seconds;
   private final double[] total;
   private final double loud;
 
   private ShutNoise(FineBands fine) {
+    this.fine = fine;
     levels = fine.levels();
     seconds = fine.seconds();
     total = fine.totals();
@@ -110,20 +145,20 @@ final class ShutNoise {
             .sorted(Comparator.comparingInt(Fall::row))
             .toList();
     return all.stream()
-        .filter(f -> f.alike() && f.byDb() > SHUTS_DB)
-        .map(f -> noise.told(all, f.byDb()))
+        .filter(f -> (f.alike() || f.hidden()) && f.byDb() > SHUTS_DB)
+        .map(f -> noise.told(all, f))
         .flatMap(Optional::stream)
         .findFirst();
   }
 
-  /** Whether most falls are by so much. */
-  private Optional<Alteration> told(List<Fall> all, double byDb) {
+  /** Whether most falls are as this one. */
+  private Optional<Alteration> told(List<Fall> all, Fall one) {
     List<Fall> same = new ArrayList<>();
     List<Fall> others = new ArrayList<>();
     for (Fall f : all) {
-      if (f.alike() && Math.abs(f.byDb() - byDb) < SAME_DB) {
+      if (f.again(one)) {
         same.add(f);
-      } else if (f.byDb() > Math.max(SHUTS_DB, OTHERS_SHARE * byDb)) {
+      } else if (f.byDb() > Math.max(SHUTS_DB, OTHERS_SHARE * one.byDb())) {
         others.add(f);
       }
     }
@@ -142,9 +177,10 @@ final class ShutNoise {
                     .orElse(0))
             .average()
             .orElse(0);
-    return n >= FEWEST
+    boolean deep = one.byDb() > DEEP_DB;
+    return n >= (deep ? FEWEST_DEEP : FEWEST)
             && share >= MOST_OF_THEM
-            && n * share >= (bands >= MANY_BANDS ? SURE : SURE_OF_FEW)
+            && n * share >= (deep ? SURE_OF_DEEP : bands >= MANY_BANDS ? SURE : SURE_OF_FEW)
         ? Optional.of(
             new Alteration(
                 Alteration.Kind.GATE,
@@ -223,7 +259,7 @@ final class ShutNoise {
   private Fall fall(int band, int from, int bottom) {
     double[] by = new double[levels.width()];
     for (int b = 0; b < by.length; b++) {
-      by[b] = Rows.mean(levels, b, from - BEFORE, BEFORE) - Rows.mean(levels, b, bottom, BEHIND);
+      by[b] = Rows.mean(levels, b, from - BEFORE, BEFORE) - end(b, bottom);
     }
     double[] three = Arrays.copyOfRange(by, band, band + BANDS);
     double mean = Arrays.stream(three).average().orElseThrow();
@@ -231,13 +267,78 @@ final class ShutNoise {
     for (int k = from; k < bottom; k++) {
       apart += scatter(k, band, from);
     }
+    boolean shuts =
+        between(band, from - BEFORE, mean) < MOST_BETWEEN
+            && between(by.length - BANDS, from - BEFORE, mean) < MOST_BETWEEN // hiss is up there
+            && colourBefore(from - BEFORE) > COLOUR_DB
+            && sinks(from - BEFORE, band) < SINKS_SHARE * mean / (bottom - from);
     boolean alike =
-        Scatter.of(three) < ALIKE_DB
+        shuts
+            && IntStream.range(band, band + BANDS)
+                .noneMatch(b ->
+                    fine.onSteps(b, end(b, bottom))
+                        || fine.overStepsDb(b, end(b, bottom) + by[b]) < WELL_OVER_STEPS_DB)
+            && Scatter.of(three) < ALIKE_DB
             && apart / (bottom - from) < ON_THE_WAY_DB
-            && Arrays.stream(by).min().orElseThrow() > WITH_SHARE * mean
-            && colourBefore(from - BEFORE) > COLOUR_DB;
+            && Arrays.stream(by).min().orElseThrow() > WITH_SHARE * mean;
     int same = (int) Arrays.stream(by).filter(b -> Math.abs(b - mean) < SAME_IN_BANDS_DB).count();
-    return new Fall(bottom, mean, alike, same);
+    return new Fall(
+        bottom,
+        mean,
+        alike,
+        same,
+        shuts && hides(by, band, bottom),
+        band,
+        stands(from - BEFORE, band));
+  }
+
+  /** Whether three bands are on the steps of the file, and all that stood over them has fallen. */
+  private boolean hides(double[] by, int band, int bottom) {
+    return IntStream.range(band, band + BANDS)
+            .allMatch(b ->
+                fine.onSteps(b, end(b, bottom))
+                    && fine.overStepsDb(b, end(b, bottom) + by[b]) > OVER_STEPS_DB)
+        && IntStream.range(0, by.length)
+            .allMatch(b ->
+                by[b] > SHUTS_DB || fine.overStepsDb(b, end(b, bottom) + by[b]) < OVER_STEPS_DB);
+  }
+
+  private double end(int band, int bottom) {
+    return Rows.mean(levels, band, bottom, BEHIND);
+  }
+
+  /** Decibels a row by which three bands sink while they stand still. */
+  private double sinks(int still, int band) {
+    int half = BEFORE / 2;
+    double sum = 0;
+    for (int k = 0; k < half; k++) {
+      sum += three(still + k, band) - three(still + half + k, band);
+    }
+    return sum / half / half;
+  }
+
+  private double stands(int still, int band) {
+    double sum = 0;
+    for (int k = still; k < still + BEFORE; k++) {
+      sum += three(k, band);
+    }
+    return sum / BEFORE;
+  }
+
+  /**
+   * Share of the moments before in which three bands were softer than where they stand still, but
+   * not on the floor. Noise is the least of what is heard while a gate is open; the end of a hiss,
+   * that stands still as well, is not.
+   */
+  private double between(int band, int still, double fall) {
+    int from = Math.max(0, still - (int) (SOUND_SECONDS / seconds));
+    double stands = stands(still, band);
+    double floor = stands - fall + Math.min(ON_FLOOR_DB, fall / 3);
+    return IntStream.range(from, still)
+            .mapToDouble(k -> three(k, band))
+            .filter(level -> level < stands - BETWEEN_DB && level > floor)
+            .count()
+        / Math.max(1.0, still - from);
   }
 
   /** How unlike in all bands what sounded before stood over what stands still. */

@@ -3,9 +3,9 @@ package nullroom.core.measure.altered;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Optional;
-import java.util.PriorityQueue;
 import nullroom.core.Decibels;
 import nullroom.core.measure.Frames;
+import nullroom.core.measure.Softest;
 import nullroom.core.signal.Fft;
 import nullroom.core.signal.HannSpectrum;
 
@@ -62,17 +62,12 @@ final class SpectraSeen {
   private final Frames octaves = new Frames(OCTAVES);
   private final Frames aside = new Frames(ASIDE);
   private final TailTexture tails;
-  private final PriorityQueue<Quiet> quietest =
-      new PriorityQueue<>(Comparator.comparingDouble((Quiet q) -> -q.level()));
+  private final Softest<QuietTexture.Spectrum> quietest = new Softest<>(QUIETEST);
   private long[] holesAt = new long[0];
   private long spectraWithHoles;
   private long groups;
   private int blocks;
   private double loudest = Double.NEGATIVE_INFINITY;
-
-  /** The logarithms of one of the quietest spectra. */
-  @SuppressWarnings("ArrayRecordComponent") // never compared
-  private record Quiet(double level, int block, float[] db) {}
 
   SpectraSeen(double rate) {
     this.rate = rate;
@@ -167,7 +162,7 @@ final class SpectraSeen {
   }
 
   private void quiet(double[] power, double level) {
-    if (quietest.size() == QUIETEST && level >= quietest.element().level()) {
+    if (!quietest.wants(level)) {
       return;
     }
     int first = bin(QUIET_FROM_HZ);
@@ -176,16 +171,17 @@ final class SpectraSeen {
     for (int k = 0; k < db.length; k++) {
       db[k] = (float) Decibels.ofEnergy(power[first + k] + LEAST);
     }
-    quietest.add(new Quiet(level, blocks, db));
-    if (quietest.size() > QUIETEST) {
-      quietest.remove();
-    }
+    quietest.add(level, new QuietTexture.Spectrum(blocks, db));
+  }
+
+  /** Level of the quietest spectrum. */
+  double quietestDb() {
+    return quietest.least();
   }
 
   /** From the loudest spectrum down to the quietest. */
   double rangeDb() {
-    double least = quietest.stream().mapToDouble(Quiet::level).min().orElse(loudest);
-    return loudest - least;
+    return loudest - Math.min(loudest, quietest.least());
   }
 
   int blocks() {
@@ -263,15 +259,13 @@ final class SpectraSeen {
 
   /** How the bins of the quietest spectra lie; empty where there are too few. */
   Optional<QuietTexture> quiet() {
-    int most = Math.min(quietest.size(), blocks / QUIET_PART);
+    int most = Math.min(quietest.count(), blocks / QUIET_PART);
     return most < FEWEST_QUIET
         ? Optional.empty()
         : QuietTexture.of(
-            quietest.stream()
-                .sorted(Comparator.comparingDouble(Quiet::level))
-                .limit(most)
-                .sorted(Comparator.comparingInt(Quiet::block))
-                .map(q -> new QuietTexture.Spectrum(q.block(), q.db()))
-                .toList());
+            quietest.first(most).stream()
+                .sorted(Comparator.comparingInt(QuietTexture.Spectrum::block))
+                .toList(),
+            quietest.level(most - 1) - quietest.level(most / 10));
   }
 }

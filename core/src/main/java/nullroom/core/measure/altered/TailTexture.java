@@ -230,7 +230,9 @@ final class TailTexture {
     }
     Optional<Texture> middle = tails(total, MIDDLE_FROM, MIDDLE_TO);
     Optional<Texture> top = tails(total, TOP, bands);
-    boolean tones = loud(total, HIGH, bands).filter(l -> l.following > FOLLOWING).isPresent();
+    boolean tones =
+        loud(total, HIGH, bands).orElse(high.get()).following
+            > FOLLOWING; // or only its end is heard
     boolean rising =
         middle.isPresent()
             && top.filter(t -> t.scatterDb > middle.get().scatterDb + RISING_DB).isPresent();

@@ -14,7 +14,7 @@ import nullroom.core.Quantile;
  * after. Sounds in the air only add up: between two hisses, or where a tail has died away among the
  * highs, the noise of the room is what is left, and only a gain takes it lower. Asks for the
  * softest 30 ms of each sound. A coder empties highs that loud sounds mask, so that of coded sound
- * nothing can be said.
+ * nothing can be said; nor of noise that is no more than the steps of the file.
  */
 final class UnderNoise {
   /** Up to 15 kHz: over that coders save at any rate. */
@@ -122,7 +122,8 @@ final class UnderNoise {
   private Optional<Alteration> told(int band) {
     double[] levels = fine.levels().column(band);
     double[] noise = pauses.stream().mapToDouble(p -> still(levels, p)).toArray();
-    List<Dip> dips = dips(levels, noise);
+    List<Dip> dips =
+        dips(levels, noise).stream().filter(d -> !fine.onSteps(band, d.noiseDb())).toList();
     double least = Math.max(LEAST_DB, BEYOND * fine.scatterDb(band, DIP_ROWS));
     double apart =
         Math.sqrt(

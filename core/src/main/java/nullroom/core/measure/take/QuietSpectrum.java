@@ -2,10 +2,9 @@ package nullroom.core.measure.take;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.PriorityQueue;
+import nullroom.core.measure.Softest;
 import nullroom.core.measure.noise.MainsHum;
 import nullroom.core.measure.noise.Tone;
 import nullroom.core.measure.noise.Tones;
@@ -44,8 +43,6 @@ final class QuietSpectrum {
   /** Over all windows there are so many times as many different notes as in one. */
   private static final double CHANGING = 1.5;
 
-  private record Window(double energy, double[] samples) {}
-
   private final int length;
   private final double rate;
   private double[] half;
@@ -53,8 +50,7 @@ final class QuietSpectrum {
   private int filled;
   private double halfEnergy;
   private double energyBefore = Double.POSITIVE_INFINITY;
-  private final PriorityQueue<Window> quietest =
-      new PriorityQueue<>(Comparator.comparingDouble(Window::energy).reversed());
+  private final Softest<double[]> quietest = new Softest<>(KEPT);
 
   QuietSpectrum(double sampleRateHz) {
     rate = sampleRateHz;
@@ -89,11 +85,8 @@ final class QuietSpectrum {
     if (energy < LEAST_MEAN_SQUARE || Double.isInfinite(energy)) {
       return;
     }
-    if (quietest.size() < KEPT) {
-      quietest.add(new Window(energy, whole()));
-    } else if (energy < quietest.peek().energy()) {
-      quietest.poll();
-      quietest.add(new Window(energy, whole()));
+    if (quietest.wants(energy)) {
+      quietest.add(energy, whole());
     }
   }
 
@@ -105,11 +98,9 @@ final class QuietSpectrum {
 
   /** Hum from the mains, where there is one. */
   Optional<MainsHum> mains() {
-    if (quietest.isEmpty()) {
-      return Optional.empty();
-    }
-    double least = quietest.stream().mapToDouble(Window::energy).min().orElseThrow();
-    return MainsHum.among(tones(upTo(MOST_OVER * least)));
+    return quietest.count() == 0
+        ? Optional.empty()
+        : MainsHum.among(tones(quietest.upTo(MOST_OVER * quietest.least())));
   }
 
   /**
@@ -119,11 +110,11 @@ final class QuietSpectrum {
    * @param floorMeanSquare in the pauses
    */
   boolean music(double floorMeanSquare) {
-    List<Window> quiet = upTo(FLOOR_OVER * floorMeanSquare);
+    List<double[]> quiet = quietest.upTo(FLOOR_OVER * floorMeanSquare);
     List<Double> different = new ArrayList<>();
     int chords = 0;
     int together = 0;
-    for (Window window : quiet) {
+    for (double[] window : quiet) {
       List<Double> notes =
           tones(List.of(window)).stream()
               .filter(t -> !t.mains() && t.prominenceDb() >= CLEAR_TONE_DB)
@@ -143,17 +134,11 @@ final class QuietSpectrum {
         && different.size() * chords > CHANGING * together;
   }
 
-  private List<Window> upTo(double most) {
-    List<Window> quiet = new ArrayList<>(quietest);
-    quiet.removeIf(w -> w.energy() > most);
-    return quiet;
-  }
-
-  private List<Tone> tones(List<Window> windows) {
+  private List<Tone> tones(List<double[]> windows) {
     Fft fft = new Fft(length);
     double[] power = new double[length / 2 + 1];
-    for (Window window : windows) {
-      double[] x = window.samples().clone();
+    for (double[] window : windows) {
+      double[] x = window.clone();
       for (int k = 0; k < length; k++) {
         x[k] *= 0.5 - 0.5 * Math.cos(2 * Math.PI * k / length);
       }

@@ -110,4 +110,29 @@ final class AlteredSounds {
     }
     return out;
   }
+
+  /** Shuts by so much, over so long, where the level falls under a threshold. */
+  static double[] gated(double[] x, double rangeDb, double seconds, double threshold) {
+    double[] y = x.clone();
+    double shut = Math.pow(10, -rangeDb / 20);
+    double step = Math.pow(shut, 1 / (seconds * RATE));
+    double follow = 0;
+    double gain = 1;
+    for (int k = 0; k < y.length; k++) {
+      follow = Math.max(Math.abs(x[k]), follow * 0.9998);
+      gain = follow > threshold ? 1 : Math.max(shut, gain * step);
+      y[k] *= gain;
+    }
+    return y;
+  }
+
+  /** Written in so many bits, with a noise of two steps that smooths them, or without. */
+  static double[] written(double[] x, int bits, boolean smooth) {
+    double steps = Math.scalb(1.0, bits - 1);
+    Random random = new Random(bits);
+    return Arrays.stream(x)
+        .map(v -> v * steps + (smooth ? random.nextDouble() - random.nextDouble() : 0))
+        .map(v -> Math.rint(v) / steps)
+        .toArray();
+  }
 }

@@ -3,6 +3,7 @@ package nullroom.core.measure.altered;
 import static nullroom.core.measure.altered.AlteredSounds.FLAT;
 import static nullroom.core.measure.altered.AlteredSounds.RATE;
 import static nullroom.core.measure.altered.AlteredSounds.found;
+import static nullroom.core.measure.altered.AlteredSounds.gated;
 import static nullroom.core.measure.altered.AlteredSounds.kinds;
 import static nullroom.core.measure.altered.AlteredSounds.spectral;
 import static nullroom.core.measure.altered.AlteredSounds.talk;
@@ -98,21 +99,6 @@ class FaintTracesTest {
     }
     assertThat(kinds(clicks)).doesNotContain(Kind.LIMITER);
     assertThat(kinds(bursts)).doesNotContain(Kind.LIMITER);
-  }
-
-  /** Shuts by so much, over so long, where the level falls under a threshold. */
-  private static double[] gated(double[] x, double rangeDb, double seconds, double threshold) {
-    double[] y = x.clone();
-    double shut = Math.pow(10, -rangeDb / 20);
-    double step = Math.pow(shut, 1 / (seconds * RATE));
-    double follow = 0;
-    double gain = 1;
-    for (int k = 0; k < y.length; k++) {
-      follow = Math.max(Math.abs(x[k]), follow * 0.9998);
-      gain = follow > threshold ? 1 : Math.max(shut, gain * step);
-      y[k] *= gain;
-    }
-    return y;
   }
 
   @ParameterizedTest(name = "{0} dB over {1} s")

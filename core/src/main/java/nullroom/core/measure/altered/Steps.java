@@ -1,0 +1,30 @@
+package nullroom.core.measure.altered;
+
+/** The steps in which a sound was written: what is softer than their own noise is not in it. */
+final class Steps {
+  /** Finer ones are under any microphone's noise. */
+  private static final double FINEST = 1 << 22;
+
+  /** Energy of the noise of steps of one, W. R. Bennett, Bell Syst. Tech. J. 27 (1948) 446-472. */
+  private static final double NOISE = 1 / 12.0;
+
+  private double perUnit = 1;
+
+  void add(double[] samples, int length) {
+    for (int k = 0; k < length && perUnit <= FINEST; k++) {
+      while (samples[k] * perUnit != Math.rint(samples[k] * perUnit) && perUnit <= FINEST) {
+        perUnit *= 2;
+      }
+    }
+  }
+
+  /** One of them; 0 where there are none. */
+  double amplitude() {
+    return perUnit > FINEST ? 0 : 1 / perUnit;
+  }
+
+  /** Mean square of their noise from 0 Hz to half the rate; 0 where there are none. */
+  double meanSquare() {
+    return NOISE * amplitude() * amplitude();
+  }
+}
