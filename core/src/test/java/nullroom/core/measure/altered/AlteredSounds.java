@@ -131,7 +131,8 @@ final class AlteredSounds {
     double steps = Math.scalb(1.0, bits - 1);
     Random random = new Random(bits);
     return Arrays.stream(x)
-        .map(v -> v * steps + (smooth ? random.nextDouble() - random.nextDouble() : 0))
+        .map(v ->
+            v * steps + (smooth ? random.nextDouble(-0.5, 0.5) + random.nextDouble(-0.5, 0.5) : 0))
         .map(v -> Math.rint(v) / steps)
         .toArray();
   }
