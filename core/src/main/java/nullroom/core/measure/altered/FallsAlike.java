@@ -51,7 +51,6 @@ final class FallsAlike {
   private static final double ROWS_A_SOUND = 3.5;
 
   private static final int MORE_FALLS = 4;
-  private static final int MORE_FALLS_FAR = 4;
 
   /** While something loud sounds: less, and what sounds has the colour of the noise. */
   private static final double COLOUR_DB = 4;
@@ -133,10 +132,9 @@ final class FallsAlike {
   }
 
   private Optional<Alteration> told(double seconds) {
-    boolean far = most > FAR_DB;
-    return falling >= (far ? FEWEST_FAR : FEWEST)
+    return falling >= (most > FAR_DB ? FEWEST_FAR : FEWEST)
             && rows >= ROWS_A_SOUND * sounds
-            && 2 * fallsFirst - sounds >= (far ? MORE_FALLS_FAR : MORE_FALLS)
+            && 2 * fallsFirst - sounds >= MORE_FALLS
         ? Optional.of(
             new Alteration(
                 Alteration.Kind.GATE,

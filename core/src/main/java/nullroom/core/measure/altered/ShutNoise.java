@@ -14,7 +14,9 @@ import nullroom.core.measure.Frames;
  * Noise that stands still in three neighbouring bands, free of what still rings in others, and then
  * falls to the floor of the pauses while all else falls with it, every time by as many decibels: a
  * gate that shuts. Sounds end on levels of their own, each in another band by as much as it stood
- * over the noise there; so one or another may fall alike, but not most of them by the same.
+ * over the noise there; so one or another may fall alike, but not most of them by the same. Where
+ * the steps of the file hide the floor, all that stands over them is to fall, and each time from
+ * the same level: that of the noise.
  */
 final class ShutNoise {
   private static final int BANDS = 3;

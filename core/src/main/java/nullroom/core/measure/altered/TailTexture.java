@@ -230,9 +230,8 @@ final class TailTexture {
     }
     Optional<Texture> middle = tails(total, MIDDLE_FROM, MIDDLE_TO);
     Optional<Texture> top = tails(total, TOP, bands);
-    boolean tones =
-        loud(total, HIGH, bands).orElse(high.get()).following
-            > FOLLOWING; // or only its end is heard
+    Texture loudest = loud(total, HIGH, bands).orElse(high.get()); // of some only the end is heard
+    boolean tones = loudest.following > FOLLOWING;
     boolean rising =
         middle.isPresent()
             && top.filter(t -> t.scatterDb > middle.get().scatterDb + RISING_DB).isPresent();
