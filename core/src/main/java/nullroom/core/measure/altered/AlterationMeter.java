@@ -168,7 +168,7 @@ public final class AlterationMeter {
     Optional<Alteration> edge = BandLimit.of(spectra.meanDb(), rate, seconds());
     Optional<Alteration> under = // a coder empties the highs
         edge.isPresent() || isHoled() ? Optional.empty() : UnderNoise.of(fine);
-    Optional<Alteration> gate = Gate.of(levels, frame / rate, fine.stepAmplitude());
+    Optional<Alteration> gate = Gate.of(levels, frame / rate);
     if (under.isEmpty()) { // a gate leaves no noise lower than in the pauses
       gate = gate.or(() -> ShutNoise.of(fine)).or(() -> FallsAlike.of(fine));
     }

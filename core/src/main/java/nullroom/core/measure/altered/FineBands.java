@@ -92,11 +92,6 @@ final class FineBands {
     return SCATTER_DB / Math.sqrt(widthHz * seconds() * HEARD * rows);
   }
 
-  /** One step of those in which the sound was written; 0 without. */
-  double stepAmplitude() {
-    return steps.amplitude();
-  }
-
   /**
    * How far a level lies over the noise of the steps in which the sound was written; far without.
    * Near it the noise of a room is not told from that of the steps, which follows what sounds.

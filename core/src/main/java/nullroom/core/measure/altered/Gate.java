@@ -1,7 +1,6 @@
 package nullroom.core.measure.altered;
 
 import java.util.Optional;
-import nullroom.core.Decibels;
 import nullroom.core.Figures;
 import nullroom.core.measure.Frames;
 
@@ -18,25 +17,9 @@ final class Gate {
   private static final double DIGITAL_SILENCE_DB = -170;
   private static final double SILENCE_SECONDS = 0.02;
 
-  /**
-   * What sinks under the steps of the file is silent, too; so long before it is hardly over them.
-   */
-  private static final double BEFORE_SECONDS = 0.02;
-
-  private static final double MOST_STEPS = 4;
-
   private Gate() {}
 
-  /**
-   * What speaks for a gate.
-   *
-   * @param levels of moments: mean square and largest amplitude, in decibels
-   * @param seconds of a moment
-   * @param step in which the sound was written; 0 without
-   */
-  static Optional<Alteration> of(Frames levels, double seconds, double step) {
-    double sunk = Decibels.ofAmplitude(MOST_STEPS * step + Double.MIN_NORMAL);
-    int ending = (int) Math.round(BEFORE_SECONDS / seconds);
+  static Optional<Alteration> of(Frames levels, double seconds) {
     int n = levels.count();
     int drops = 0;
     double deepest = 0;
@@ -58,9 +41,7 @@ final class Gate {
       if (none) {
         silent++;
       } else {
-        if (heard
-            && silent * seconds >= SILENCE_SECONDS
-            && loudest(levels, k - silent - ending, k - silent) > sunk) {
+        if (heard && silent * seconds >= SILENCE_SECONDS) {
           silences++;
           first = first < 0 ? k - silent : first;
           last = k;
@@ -82,13 +63,5 @@ final class Gate {
                     deepest, drops),
             first * seconds,
             (last + 1) * seconds));
-  }
-
-  private static double loudest(Frames levels, int from, int to) {
-    double most = Double.NEGATIVE_INFINITY;
-    for (int k = Math.max(0, from); k < to; k++) {
-      most = Math.max(most, levels.get(k, 1));
-    }
-    return most;
   }
 }

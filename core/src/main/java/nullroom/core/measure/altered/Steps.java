@@ -18,13 +18,8 @@ final class Steps {
     }
   }
 
-  /** One of them; 0 where there are none. */
-  double amplitude() {
-    return perUnit > FINEST ? 0 : 1 / perUnit;
-  }
-
   /** Mean square of their noise from 0 Hz to half the rate; 0 where there are none. */
   double meanSquare() {
-    return NOISE * amplitude() * amplitude();
+    return perUnit > FINEST ? 0 : NOISE / (perUnit * perUnit);
   }
 }
