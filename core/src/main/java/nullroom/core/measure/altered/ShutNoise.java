@@ -305,8 +305,10 @@ final class ShutNoise {
                 by[b] > SHUTS_DB || fine.overStepsDb(b, end(b, bottom) + by[b]) < OVER_STEPS_DB);
   }
 
+  /** Level of a band on the floor, no lower than the file could say. */
   private double end(int band, int bottom) {
-    return Rows.mean(levels, band, bottom, BEHIND);
+    double level = Rows.mean(levels, band, bottom, BEHIND);
+    return level - Math.min(0, fine.overStepsDb(band, level));
   }
 
   /** Decibels a row by which three bands sink while they stand still. */

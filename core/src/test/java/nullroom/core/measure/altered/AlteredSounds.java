@@ -45,13 +45,7 @@ final class AlteredSounds {
       int from = (int) ((line * 3.6 + 2.2) * RATE);
       Arrays.fill(voice, Math.min(n, from), Math.min(n, from + (int) (1.4 * RATE)), 0);
     }
-    double[] reply = new double[(int) (ringSeconds * RATE)];
-    Random random = new Random(seed + 5);
-    reply[0] = 1;
-    for (int k = 1; k < reply.length; k++) {
-      reply[k] = 0.02 * random.nextGaussian() * Math.pow(10, -3.0 * k / reply.length);
-    }
-    double[] wet = Fft.convolve(voice, reply);
+    double[] wet = Fft.convolve(voice, reply(ringSeconds, 60, new Random(seed + 5)));
     double[] noise = SyntheticRoom.noise(colour, RATE, n, seed + 9);
     double loud = rms(wet, n);
     double quiet = rms(noise, n);
@@ -60,6 +54,16 @@ final class AlteredSounds {
       out[k] = 0.05 * (wet[k] / loud + noise[k] / quiet * Math.pow(10, -snrDb / 20));
     }
     return out;
+  }
+
+  /** Of a room that rings so long, down to so many decibels. */
+  static double[] reply(double ringSeconds, double downDb, Random random) {
+    double[] reply = new double[(int) (ringSeconds * downDb / 60 * RATE)];
+    reply[0] = 1;
+    for (int k = 1; k < reply.length; k++) {
+      reply[k] = 0.02 * random.nextGaussian() * Math.pow(10, -3.0 * k / RATE / ringSeconds);
+    }
+    return reply;
   }
 
   static double rms(double[] x, int n) {

@@ -4,6 +4,7 @@ import static nullroom.core.measure.altered.AlteredSounds.FLAT;
 import static nullroom.core.measure.altered.AlteredSounds.RATE;
 import static nullroom.core.measure.altered.AlteredSounds.found;
 import static nullroom.core.measure.altered.AlteredSounds.gated;
+import static nullroom.core.measure.altered.AlteredSounds.reply;
 import static nullroom.core.measure.altered.AlteredSounds.talk;
 import static nullroom.core.measure.altered.AlteredSounds.written;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -57,16 +58,6 @@ class StepsTest {
         });
   }
 
-  /** Of a room, down to 100 dB. */
-  private static double[] reply(double seconds, Random random) {
-    double[] reply = new double[(int) (5 * seconds * RATE / 3)];
-    reply[0] = 1;
-    for (int k = 1; k < reply.length; k++) {
-      reply[k] = 0.02 * random.nextGaussian() * Math.pow(10, -3.0 * k / RATE / seconds);
-    }
-    return reply;
-  }
-
   @ParameterizedTest(name = "{0} s, {1} bits")
   @DisplayName("lines that all end on one hiss, in a room, are no gate")
   @CsvSource({"0.25, 16", "0.3, 16", "0.4, 24"})
@@ -75,7 +66,7 @@ class StepsTest {
     double[] hiss = SyntheticRoom.noise(FLAT, RATE, x.length, 43);
     double loud = AlteredSounds.rms(hiss, hiss.length);
     Random random = new Random(44);
-    double[] reply = reply(ringSeconds, random);
+    double[] reply = reply(ringSeconds, 100, random);
     for (int k = 0; k < x.length; k++) {
       double t = k / (double) RATE % 3.6 - 2.2;
       x[k] = t < 0 ? x[k] : t < 0.14 && k > 0 ? 0.03 * (hiss[k] - hiss[k - 1]) / loud : 0;
@@ -100,7 +91,7 @@ class StepsTest {
         x[at + k] += loud * knock * Math.exp(-k / 500.0);
       }
     }
-    double[] wet = Fft.convolve(x, reply(1.7, random));
+    double[] wet = Fft.convolve(x, reply(1.7, 100, random));
     double[] noise = SyntheticRoom.noise(AlteredSounds.NOISE, RATE, n, seed);
     double quiet = AlteredSounds.rms(noise, n);
     double[] heard = new double[n];
