@@ -165,10 +165,10 @@ public final class AlterationMeter {
     if (spectra.blocks() < 8) {
       return all;
     }
-    Optional<Alteration> edge = BandLimit.of(spectra.meanDb(), rate, seconds());
+    Optional<Alteration> edge = spectra.end(fine.stepsDb()).told(seconds());
     Optional<Alteration> under = // a coder empties the highs
         edge.isPresent() || isHoled() ? Optional.empty() : UnderNoise.of(fine);
-    Optional<Alteration> gate = Gate.of(levels, frame / rate);
+    Optional<Alteration> gate = Gate.of(levels, frame / rate, fine);
     if (under.isEmpty()) { // a gate leaves no noise lower than in the pauses
       gate = gate.or(() -> ShutNoise.of(fine)).or(() -> FallsAlike.of(fine));
     }

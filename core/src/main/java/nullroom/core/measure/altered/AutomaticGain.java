@@ -80,9 +80,12 @@ final class AutomaticGain {
       Frames octaves, double[] total, double seconds, double loud, double threshold) {
     int least = (int) Math.ceil(PAUSE_SECONDS / seconds);
     int mean = Math.max(1, (int) Math.round(MEAN_SECONDS / seconds));
-    return Stretch.under(total, threshold).stream()
-        .filter(
-            p -> p.rows() >= least && loudBefore(total, p.from(), seconds) > threshold + OVER_DB)
+    List<Stretch> all =
+        Stretch.under(total, threshold).stream()
+            .filter(p ->
+                p.rows() >= least && loudBefore(total, p.from(), seconds) > threshold + OVER_DB)
+            .toList();
+    return AnotherSound.before(all, octaves, total, seconds, BEFORE_SECONDS).stream()
         .flatMap(p -> pause(octaves, total, p.from(), p.to(), mean, seconds, loud).stream())
         .toList();
   }

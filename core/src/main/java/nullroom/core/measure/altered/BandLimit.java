@@ -1,5 +1,6 @@
 package nullroom.core.measure.altered;
 
+import java.util.Arrays;
 import java.util.Optional;
 import nullroom.core.Figures;
 import nullroom.core.Quantile;
@@ -36,26 +37,44 @@ final class BandLimit {
 
   private static final int AROUND_BINS = 5;
 
+  /** Noise that is over the edge what it is under it: then only the sound itself ends there. */
+  private static final double GOES_ON_DB = 10;
+
+  private static final double OVER_STEPS_DB = 10;
+
+  /** Of a bin; softer is no noise of a room. */
+  private static final double NOISE_DB = -118;
+
   private final double[] db;
+  private final double[] pausesDb;
+  private final double leastDb;
+  private final double rate;
   private final double binHz;
 
-  private BandLimit(double[] db, double rate) {
+  /**
+   * Of spectra.
+   *
+   * @param db mean levels of the bins, from 0 Hz to half the rate
+   * @param pausesDb the same of the quietest moments
+   * @param stepsDb what the steps in which it was written make in each
+   * @param rate of the sound in hertz
+   */
+  BandLimit(double[] db, double[] pausesDb, double stepsDb, double rate) {
     this.db = db;
+    this.pausesDb = pausesDb;
+    leastDb = Math.max(NOISE_DB, stepsDb + OVER_STEPS_DB);
+    this.rate = rate;
     binHz = rate / 2 / (db.length - 1);
   }
 
   /**
-   * The edge of a mean spectrum.
+   * What speaks for it.
    *
-   * @param db levels of the bins, from 0 Hz to half the rate
-   * @param rate of the sound in hertz
-   * @param seconds of it
+   * @param seconds of the sound
    */
-  static Optional<Alteration> of(double[] db, double rate, double seconds) {
-    BandLimit spectrum = new BandLimit(db, rate);
-    return spectrum
-        .ends(WIDE)
-        .or(() -> spectrum.ends(STEEP))
+  Optional<Alteration> told(double seconds) {
+    return ends(WIDE)
+        .or(() -> ends(STEEP))
         .map(end ->
             new Alteration(
                 Alteration.Kind.BAND_LIMIT,
@@ -85,9 +104,16 @@ final class BandLimit {
       return Optional.empty();
     }
     double beyond = loudest((int) (at * edge.gap * THIRD / STEEP.gap), db.length);
-    return beyond < under(at) - edge.leastDb
+    return beyond < under(at) - edge.leastDb && !goesOn(at, (int) (at * edge.gap) + 1)
         ? Optional.of(new End(binHz * falls(at, under(at) - FALLEN_DB), most))
         : Optional.empty();
+  }
+
+  private boolean goesOn(int at, int beyond) {
+    double under = Quantile.median(Arrays.copyOfRange(pausesDb, (int) (at / THIRD), at));
+    int to = Math.clamp((int) (beyond * THIRD), beyond + 1, db.length);
+    double over = Quantile.median(Arrays.copyOfRange(pausesDb, beyond, to));
+    return over > Math.max(leastDb, under - GOES_ON_DB);
   }
 
   /** Of a third of an octave under a bin. */

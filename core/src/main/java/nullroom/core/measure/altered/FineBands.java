@@ -98,12 +98,17 @@ final class FineBands {
    */
   double overStepsDb(int band, double level) {
     double widthHz = EDGES_HZ[band + 1] - EDGES_HZ[band];
-    return level - Decibels.ofEnergy(2 * steps.meanSquare() * widthHz / (rate / 2) + LEAST);
+    return level - stepsDb() - Decibels.ofEnergy(widthHz / (rate / 2));
+  }
+
+  /** Level of the noise of the steps, of all frequencies. */
+  double stepsDb() {
+    return Decibels.ofEnergy(2 * steps.meanSquare() + LEAST);
   }
 
   /** Whether the level of all frequencies is no more than the steps make by themselves. */
   boolean onSteps(double level) {
-    return level < Decibels.ofEnergy(2 * steps.meanSquare() + LEAST) + ON_STEPS_DB;
+    return level < stepsDb() + ON_STEPS_DB;
   }
 
   /** Whether a level is no more than the steps make by themselves. */

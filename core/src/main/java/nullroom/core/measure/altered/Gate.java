@@ -1,12 +1,14 @@
 package nullroom.core.measure.altered;
 
 import java.util.Optional;
+import java.util.stream.IntStream;
 import nullroom.core.Figures;
 import nullroom.core.measure.Frames;
 
 /**
  * Levels that drop at once, faster than any room lets sound die away, to a floor far under; or
- * digital silence between sounds. Cannot see a gate that closes over more than a tenth of a second.
+ * digital silence between sounds. A beep ends so, too, but the noise beside it goes on. Cannot see
+ * a gate that closes over more than a tenth of a second.
  */
 final class Gate {
   /** Within 10 ms. In a dead room a clap falls by 27 dB. */
@@ -17,9 +19,26 @@ final class Gate {
   private static final double DIGITAL_SILENCE_DB = -170;
   private static final double SILENCE_SECONDS = 0.02;
 
+  /** What is between two silences is a sound, and not some steps of the file. */
+  private static final double SOUND_DB = 30;
+
+  /** A gate takes from every band what it takes from all. */
+  private static final double GOES_ON_DB = 6;
+
+  /** Bands softer than this hold no noise of a room. */
+  private static final double NOISE_DB = -115;
+
+  private static final double BESIDE_SECONDS = 0.02;
+
   private Gate() {}
 
-  static Optional<Alteration> of(Frames levels, double seconds) {
+  /**
+   * What speaks for a gate.
+   *
+   * @param levels row by row, the first column in decibels
+   * @param seconds of a row
+   */
+  static Optional<Alteration> of(Frames levels, double seconds, FineBands fine) {
     int n = levels.count();
     int drops = 0;
     double deepest = 0;
@@ -31,7 +50,7 @@ final class Gate {
     for (int k = WITHIN_FRAMES; k < n; k++) {
       double drop = levels.get(k - WITHIN_FRAMES, 0) - levels.get(k, 0);
       boolean none = levels.get(k, 0) < DIGITAL_SILENCE_DB;
-      if (drop > DROP_DB && !none) {
+      if (drop > DROP_DB && !none && !goesOn(fine, k * seconds)) {
         drops++;
         deepest = Math.max(deepest, drop);
         first = first < 0 ? k : first;
@@ -45,9 +64,10 @@ final class Gate {
           silences++;
           first = first < 0 ? k - silent : first;
           last = k;
+          heard = false;
         }
         silent = 0;
-        heard = true;
+        heard |= levels.get(k, 0) > fine.stepsDb() + SOUND_DB;
       }
     }
     if (drops < FEWEST && silences < FEWEST) {
@@ -63,5 +83,22 @@ final class Gate {
                     deepest, drops),
             first * seconds,
             (last + 1) * seconds));
+  }
+
+  /** Whether the noise of a band is after a drop what it was before. */
+  private static boolean goesOn(FineBands fine, double seconds) {
+    int beside = (int) Math.ceil(BESIDE_SECONDS / fine.seconds());
+    int at = (int) (seconds / fine.seconds());
+    int before = at - 2 * beside;
+    int after = at + beside;
+    return before >= 0
+        && after + beside <= fine.levels().count()
+        && IntStream.range(0, fine.bands())
+            .anyMatch(b -> {
+              double left = Rows.mean(fine.levels(), b, after, beside);
+              return left > NOISE_DB
+                  && !fine.onSteps(b, left)
+                  && Rows.mean(fine.levels(), b, before, beside) < left + GOES_ON_DB;
+            });
   }
 }

@@ -88,7 +88,7 @@ final class RisingTogether {
 
   private static Optional<Alteration> rising(
       FineBands fine, double[] total, double loud, double under) {
-    List<Stretch> pauses = pauses(total, loud - LOUD_DB, under, fine.seconds());
+    List<Stretch> pauses = pauses(fine, total, loud - LOUD_DB, under);
     if (pauses.size() < FEWEST) {
       return Optional.empty();
     }
@@ -100,14 +100,18 @@ final class RisingTogether {
         .findFirst();
   }
 
-  private static List<Stretch> pauses(double[] total, double loud, double under, double seconds) {
+  private static List<Stretch> pauses(FineBands fine, double[] total, double loud, double under) {
+    double seconds = fine.seconds();
     int before = (int) (BEFORE_SECONDS / seconds);
     int beginning = (int) (BEGINNING_SECONDS / seconds);
-    return Stretch.under(total, under).stream()
-        .filter(p -> p.from() > 0 && p.rows() * seconds > PAUSE_SECONDS)
-        .filter(p ->
-            IntStream.range(Math.max(0, p.from() - before), p.from())
-                .anyMatch(k -> total[k] > loud))
+    List<Stretch> all =
+        Stretch.under(total, under).stream()
+            .filter(p -> p.from() > 0 && p.rows() * seconds > PAUSE_SECONDS)
+            .filter(p ->
+                IntStream.range(Math.max(0, p.from() - before), p.from())
+                    .anyMatch(k -> total[k] > loud))
+            .toList();
+    return AnotherSound.before(all, fine.levels(), total, seconds, BEFORE_SECONDS).stream()
         .map(p -> new Stretch(p.from(), p.to() - beginning))
         .toList();
   }

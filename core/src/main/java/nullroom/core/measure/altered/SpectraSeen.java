@@ -2,8 +2,11 @@ package nullroom.core.measure.altered;
 
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
 import nullroom.core.Decibels;
+import nullroom.core.Quantile;
 import nullroom.core.measure.Frames;
 import nullroom.core.measure.Softest;
 import nullroom.core.signal.Fft;
@@ -26,24 +29,6 @@ final class SpectraSeen {
 
   private static final double FIRST_OCTAVE_HZ = 250;
   private static final double BLOCK_SECONDS = 0.043;
-  private static final int GROUP = 16;
-  private static final double HOLES_FROM_HZ = 4000;
-  private static final double HOLES_TO_HZ = 16_000;
-
-  /** A group this far under both its neighbours is a hole. */
-  private static final double HOLE_DB = 18;
-
-  /** Empty in more of the spectra than this, a place is no hole but a gap between steady lines. */
-  private static final double STEADY_SHARE = 0.8;
-
-  /**
-   * Between the lines of a sung tone there are gaps, too; its lines stand still, a coder's do not.
-   */
-  private static final double TONES = 0.4;
-
-  /** Neighbours must themselves be heard. */
-  private static final double HEARD_DB = -120;
-
   private static final int QUIETEST = 60;
 
   /** Of a short sound only so small a part is quiet. */
@@ -54,6 +39,18 @@ final class SpectraSeen {
   private static final double QUIET_TO_HZ = 8000;
   private static final double LEAST = 1e-20;
 
+  /** A spectrum and its place in time. */
+  @SuppressWarnings("ArrayRecordComponent") // never compared
+  private record Quiet(int block, double[] power) {
+    QuietTexture.Spectrum db(int first, int last) {
+      float[] db = new float[Math.max(0, last - first)];
+      for (int k = 0; k < db.length; k++) {
+        db[k] = (float) Decibels.ofEnergy(power[first + k] + LEAST);
+      }
+      return new QuietTexture.Spectrum(block, db);
+    }
+  }
+
   private final double rate;
   private final HannSpectrum spectrum;
   private final double[] ring;
@@ -62,10 +59,8 @@ final class SpectraSeen {
   private final Frames octaves = new Frames(OCTAVES);
   private final Frames aside = new Frames(ASIDE);
   private final TailTexture tails;
-  private final Softest<QuietTexture.Spectrum> quietest = new Softest<>(QUIETEST);
-  private long[] holesAt = new long[0];
-  private long spectraWithHoles;
-  private long groups;
+  private final Softest<Quiet> quietest = new Softest<>(QUIETEST);
+  private final Holes holes;
   private int blocks;
   private double loudest = Double.NEGATIVE_INFINITY;
 
@@ -75,6 +70,7 @@ final class SpectraSeen {
         new HannSpectrum(Fft.sizeFor(Math.max(64, Math.round(BLOCK_SECONDS * rate * 0.75))), rate);
     ring = new double[spectrum.size()];
     tails = new TailTexture(spectrum, rate);
+    holes = new Holes(spectrum);
     mean = new double[ring.length / 2 + 1];
   }
 
@@ -109,9 +105,12 @@ final class SpectraSeen {
     aside.add(aside(power));
     tails.add(power);
     if (sum > 1e-15) {
-      holes(power);
-      loudest = Math.max(loudest, Decibels.ofEnergy(sum));
-      quiet(power, Decibels.ofEnergy(sum));
+      double level = Decibels.ofEnergy(sum);
+      holes.add(power, tails.lastFollowing());
+      loudest = Math.max(loudest, level);
+      if (quietest.wants(level)) {
+        quietest.add(level, new Quiet(blocks, power.clone()));
+      }
     }
   }
 
@@ -137,41 +136,6 @@ final class SpectraSeen {
 
   private double band(double[] power, double fromHz, double toHz) {
     return Decibels.ofEnergy(spectrum.between(power, fromHz, toHz) + LEAST);
-  }
-
-  private void holes(double[] power) {
-    int first = bin(HOLES_FROM_HZ) / GROUP;
-    int last = Math.min(bin(HOLES_TO_HZ), power.length - 1) / GROUP;
-    double[] db = new double[Math.max(0, last - first)];
-    for (int g = 0; g < db.length; g++) {
-      double sum = LEAST;
-      for (int k = (first + g) * GROUP; k < (first + g + 1) * GROUP; k++) {
-        sum += power[k];
-      }
-      db[g] = Decibels.ofEnergy(sum);
-    }
-    if (holesAt.length != db.length) {
-      holesAt = new long[db.length];
-    }
-    groups += Math.max(0, db.length - 4);
-    for (int g = 2; g + 2 < db.length && tails.lastFollowing() < TONES; g++) {
-      double beside = Math.min(db[g - 2], db[g + 2]);
-      holesAt[g] += beside > HEARD_DB && beside - db[g] > HOLE_DB ? 1 : 0;
-    }
-    spectraWithHoles++;
-  }
-
-  private void quiet(double[] power, double level) {
-    if (!quietest.wants(level)) {
-      return;
-    }
-    int first = bin(QUIET_FROM_HZ);
-    int last = Math.min(power.length - 1, bin(QUIET_TO_HZ));
-    float[] db = new float[Math.max(0, last - first)];
-    for (int k = 0; k < db.length; k++) {
-      db[k] = (float) Decibels.ofEnergy(power[first + k] + LEAST);
-    }
-    quietest.add(level, new QuietTexture.Spectrum(blocks, db));
   }
 
   /** Level of the quietest spectrum. */
@@ -225,28 +189,39 @@ final class SpectraSeen {
     return aside;
   }
 
-  /**
-   * Share of the groups of bins that are holes. What is empty nearly all the time is no coder's
-   * hole, which comes and goes with the sound, but the gap between the lines of a steady tone.
-   */
+  /** Share of the places among the highs that are holes. */
   double holeShare() {
-    long comeAndGo =
-        Arrays.stream(holesAt).filter(hits -> hits < STEADY_SHARE * spectraWithHoles).sum();
-    return groups == 0 ? 0 : (double) comeAndGo / groups;
+    return holes.share(pauses());
   }
 
-  /** Mean level of a bin. */
-  private double meanDb(int k) {
-    return Decibels.ofEnergy(mean[k] / Math.max(1, blocks) + LEAST);
-  }
-
-  /** Mean levels of the bins. */
-  double[] meanDb() {
+  /**
+   * Spectrum of the quietest moments, by the medians of its bins: of plain noise a bin's energy is
+   * spread exponentially, with a median of ln 2 times the mean.
+   */
+  private double[] pauses() {
+    List<Quiet> quiet = quietest.first(Math.max(1, mostQuiet()));
     double[] all = new double[mean.length];
-    for (int k = 0; k < all.length; k++) {
-      all[k] = meanDb(k);
-    }
+    Arrays.setAll(
+        all,
+        k ->
+            quiet.isEmpty()
+                ? 0
+                : Quantile.median(quiet.stream().mapToDouble(q -> q.power()[k]).toArray())
+                    / Math.log(2));
     return all;
+  }
+
+  /** How the sound ends among the highs. */
+  BandLimit end(double stepsDb) {
+    return new BandLimit(
+        db(Arrays.stream(mean).map(m -> m / Math.max(1, blocks))),
+        db(Arrays.stream(pauses())),
+        stepsDb - Decibels.ofEnergy(ring.length / 2.0),
+        rate);
+  }
+
+  private static double[] db(DoubleStream powers) {
+    return powers.map(p -> Decibels.ofEnergy(p + LEAST)).toArray();
   }
 
   TailTexture tails() {
@@ -259,13 +234,20 @@ final class SpectraSeen {
 
   /** How the bins of the quietest spectra lie; empty where there are too few. */
   Optional<QuietTexture> quiet() {
-    int most = Math.min(quietest.count(), blocks / QUIET_PART);
+    int most = mostQuiet();
+    int first = bin(QUIET_FROM_HZ);
+    int last = Math.min(ring.length / 2, bin(QUIET_TO_HZ));
     return most < FEWEST_QUIET
         ? Optional.empty()
         : QuietTexture.of(
             quietest.first(most).stream()
-                .sorted(Comparator.comparingInt(QuietTexture.Spectrum::block))
+                .sorted(Comparator.comparingInt(Quiet::block))
+                .map(q -> q.db(first, last))
                 .toList(),
             quietest.level(most - 1) - quietest.level(most / 10));
+  }
+
+  private int mostQuiet() {
+    return Math.min(quietest.count(), blocks / QUIET_PART);
   }
 }

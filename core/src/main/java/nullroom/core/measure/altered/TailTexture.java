@@ -43,6 +43,10 @@ final class TailTexture {
   private static final double STILL_DB = 1;
   private static final double TAIL_FROM_DB = 8;
   private static final double TAIL_TO_DB = 14;
+
+  /** What falls faster sounds in a part of the window only, and its bins are not apart. */
+  private static final double STEEP_DB = 15;
+
   private static final double LOUD_FROM_DB = 24;
   private static final int FEWEST = 10;
 
@@ -155,9 +159,12 @@ final class TailTexture {
     }
   }
 
-  /** Which spectra of a band are asked, by their seconds since something loud and their level. */
+  /**
+   * Which spectra of a band are asked, by their seconds since something loud, their level, and by
+   * how much it is lower than the one before.
+   */
   private interface Asked {
-    boolean is(double since, double overFloorDb);
+    boolean is(double since, double overFloorDb, double fallDb);
   }
 
   /** While sounds die away, from one band to another; empty where that is too short. */
@@ -166,18 +173,22 @@ final class TailTexture {
         total,
         from,
         to,
-        (since, over) ->
-            since > 0 && since < TAIL_SECONDS && over > TAIL_FROM_DB && over < TAIL_TO_DB);
+        (since, over, fall) ->
+            since > 0
+                && since < TAIL_SECONDS
+                && over > TAIL_FROM_DB
+                && over < TAIL_TO_DB
+                && fall < STEEP_DB);
   }
 
   /** While something stands far over the noise. */
   private Optional<Texture> loud(double[] total, int from, int to) {
-    return of(total, from, to, (since, over) -> over > LOUD_FROM_DB);
+    return of(total, from, to, (since, over, fall) -> over > LOUD_FROM_DB);
   }
 
   /** While nothing sounds. */
   private Optional<Texture> still(double[] total, int from, int to) {
-    return of(total, from, to, (since, over) -> over < STILL_DB);
+    return of(total, from, to, (since, over, fall) -> over < STILL_DB);
   }
 
   /**
@@ -206,7 +217,7 @@ final class TailTexture {
                       FLOOR_SHARE);
         }
         since = total[k] > loud ? 0 : since + 1;
-        if (asked.is(since * seconds(), level[k] - floor)) {
+        if (asked.is(since * seconds(), level[k] - floor, level[Math.max(0, k - 1)] - level[k])) {
           sums[0]++;
           for (int c = 1; c < COLUMNS; c++) {
             sums[c] += rows.get(k, COLUMNS * b + c);
