@@ -246,9 +246,9 @@ public final class AlterationMeter {
         spectra.rangeDb() > PAUSE_DB
             ? quiet()
                 .filter(q ->
-                    q.isCoded()
-                        || edged && q.isWorkedOn()
-                        || spectra.tails().isCoded(spectra.totals()))
+                    edged && q.isWorkedOn()
+                        || !q.diesAway()
+                            && (q.isCoded() || spectra.tails().isCoded(spectra.totals())))
                 .map(q ->
                     Figures.say(
                         "islands of tones come and go in the quietest moments%s: neighbouring lines of the highs follow one another by %.2f, in noise by 0.26",

@@ -1,6 +1,5 @@
 package nullroom.core.measure.altered;
 
-import java.util.Arrays;
 import java.util.Optional;
 import nullroom.core.Figures;
 import nullroom.core.Quantile;
@@ -30,6 +29,7 @@ final class BandLimit {
   /** The softest of the bins under an edge are compared to the loudest over it. */
   private static final double SOFTEST = 0.2;
 
+  private static final double HALF = 0.5;
   private static final double LOUDEST = 0.95;
 
   /** The edge is named where so much is gone. */
@@ -38,12 +38,12 @@ final class BandLimit {
   private static final int AROUND_BINS = 5;
 
   /** Noise that is over the edge what it is under it: then only the sound itself ends there. */
-  private static final double GOES_ON_DB = 10;
+  private static final double GOES_ON_DB = 12;
 
   private static final double OVER_STEPS_DB = 10;
 
-  /** Of a bin; softer is no noise of a room. */
-  private static final double NOISE_DB = -118;
+  /** Of a bin; softer is what a coder left, or nothing. */
+  private static final double NOISE_DB = -150;
 
   private final double[] db;
   private final double[] pausesDb;
@@ -110,9 +110,9 @@ final class BandLimit {
   }
 
   private boolean goesOn(int at, int beyond) {
-    double under = Quantile.median(Arrays.copyOfRange(pausesDb, (int) (at / THIRD), at));
+    double under = Quantile.of(pausesDb, (int) (at / THIRD), at, SOFTEST);
     int to = Math.clamp((int) (beyond * THIRD), beyond + 1, db.length);
-    double over = Quantile.median(Arrays.copyOfRange(pausesDb, beyond, to));
+    double over = Quantile.of(pausesDb, beyond, to, HALF);
     return over > Math.max(leastDb, under - GOES_ON_DB);
   }
 

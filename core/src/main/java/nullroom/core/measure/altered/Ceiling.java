@@ -44,6 +44,7 @@ final class Ceiling {
   private static final double EXACT_SHARE = 0.5;
   private static final double EXACT_VARIED_DB = 0.2;
   private static final int FEWEST_SOUNDS = 3;
+  private static final int MANY_SOUNDS = 8;
   private static final int FEWEST_OF_TWO = 4;
   private static final double APART_SECONDS = 0.1;
 
@@ -110,6 +111,7 @@ final class Ceiling {
     return near.size() >= CROWD
             && same > CROWDED_SHARE * near.size()
             && Scatter.of(loudness(near)) > VARIED_DB
+            && !alike(near)
         ? Optional.of(
             limiter(
                 Figures.say(
@@ -127,7 +129,8 @@ final class Ceiling {
                 || sounds.size() == 2 && exact.size() >= FEWEST_OF_TWO)
             && exact.size() >= EXACT_SHARE * near.size()
             && loudnessScatter(sounds) > EXACT_VARIED_DB
-            && midspread(exact) > EXACT_VARIED_DB
+            && midspread(loudness(exact)) > EXACT_VARIED_DB
+            && !alike(exact)
         ? Optional.of(
             limiter(
                 Figures.say(
@@ -188,7 +191,11 @@ final class Ceiling {
   }
 
   private double loudnessScatter(List<Integer> sounds) {
-    return Scatter.of(sounds.stream().mapToDouble(this::loudnessFrom).toArray());
+    return Scatter.of(loudnessFrom(sounds));
+  }
+
+  private double[] loudnessFrom(List<Integer> sounds) {
+    return sounds.stream().mapToDouble(this::loudnessFrom).toArray();
   }
 
   /** Mean level of what sounds from a frame on, decibels. */
@@ -201,13 +208,18 @@ final class Ceiling {
     return Decibels.ofEnergy(sum / (to - frame));
   }
 
+  /** Whether of many sounds nearly all are as loud as one another: of a clock. */
+  private boolean alike(List<Integer> frames) {
+    List<Integer> sounds = apart(frames);
+    return sounds.size() >= MANY_SOUNDS && midspread(loudnessFrom(sounds)) < EXACT_VARIED_DB;
+  }
+
   private double[] loudness(List<Integer> frames) {
     return frames.stream().mapToDouble(k -> levels.get(k, LEVEL)).toArray();
   }
 
   /** Bursts of a tone differ by their edges only. */
-  private double midspread(List<Integer> frames) {
-    double[] all = loudness(frames);
-    return Quantile.of(all, 0.75) - Quantile.of(all, 0.25);
+  private static double midspread(double[] loudness) {
+    return Quantile.of(loudness, 0.75) - Quantile.of(loudness, 0.25);
   }
 }

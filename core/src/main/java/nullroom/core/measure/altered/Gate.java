@@ -26,7 +26,7 @@ final class Gate {
   private static final double GOES_ON_DB = 6;
 
   /** Bands softer than this hold no noise of a room. */
-  private static final double NOISE_DB = -115;
+  private static final double NOISE_DB = -130;
 
   private static final double BESIDE_SECONDS = 0.02;
 
@@ -85,7 +85,7 @@ final class Gate {
             (last + 1) * seconds));
   }
 
-  /** Whether the noise of a band is after a drop what it was before. */
+  /** Whether the noise of a band is after a drop what it was all the while before. */
   private static boolean goesOn(FineBands fine, double seconds) {
     int beside = (int) Math.ceil(BESIDE_SECONDS / fine.seconds());
     int at = (int) (seconds / fine.seconds());

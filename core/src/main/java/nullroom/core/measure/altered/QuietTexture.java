@@ -93,12 +93,20 @@ record QuietTexture(
             rangeDb));
   }
 
+  /** Whether tails of sounds are among what is quietest. */
+  boolean diesAway() {
+    return isRestless() || following > TONES_DYING;
+  }
+
+  private boolean isRestless() {
+    return rangeDb > RESTLESS_DB;
+  }
+
   /** Whether a gain of its own was set for each bin. */
   boolean isWorkedOn() {
-    boolean restless = rangeDb > RESTLESS_DB;
-    return (beside > BESIDE + (restless ? RESTLESS_SLACK : 0)
-            || scatterDb > SCATTER_DB + (restless ? RESTLESS_SLACK_DB : 0))
-        && following < (restless ? TONES_DYING : TONES);
+    return (beside > BESIDE + (isRestless() ? RESTLESS_SLACK : 0)
+            || scatterDb > SCATTER_DB + (isRestless() ? RESTLESS_SLACK_DB : 0))
+        && following < (isRestless() ? TONES_DYING : TONES);
   }
 
   /** Whether its islands lie as a coder's do. */

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
 import nullroom.core.Decibels;
 import nullroom.core.Quantile;
 import nullroom.core.measure.Frames;
@@ -37,6 +38,10 @@ final class SpectraSeen {
   private static final int FEWEST_QUIET = 15;
   private static final double QUIET_FROM_HZ = 200;
   private static final double QUIET_TO_HZ = 8000;
+
+  /** Where they lie less under the mean, something sounds in the quietest moments, too. */
+  private static final double LEAST_UNDER_DB = 8;
+
   private static final double LEAST = 1e-20;
 
   /** A spectrum and its place in time. */
@@ -237,7 +242,7 @@ final class SpectraSeen {
     int most = mostQuiet();
     int first = bin(QUIET_FROM_HZ);
     int last = Math.min(ring.length / 2, bin(QUIET_TO_HZ));
-    return most < FEWEST_QUIET
+    return most < FEWEST_QUIET || underMeanDb(first, last) < LEAST_UNDER_DB
         ? Optional.empty()
         : QuietTexture.of(
             quietest.first(most).stream()
@@ -245,6 +250,15 @@ final class SpectraSeen {
                 .map(q -> q.db(first, last))
                 .toList(),
             quietest.level(most - 1) - quietest.level(most / 10));
+  }
+
+  /** How far the quietest moments lie under the mean of all, in half of the bins at least. */
+  private double underMeanDb(int first, int last) {
+    double[] quiet = pauses();
+    return Quantile.median(
+        IntStream.range(first, last)
+            .mapToDouble(k -> Decibels.ofEnergy((mean[k] / blocks + LEAST) / (quiet[k] + LEAST)))
+            .toArray());
   }
 
   private int mostQuiet() {

@@ -14,6 +14,7 @@ import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.measure.altered.Alteration.Kind;
 import nullroom.core.predict.SyntheticRoom;
+import nullroom.core.signal.Fft;
 import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
 import org.junit.jupiter.api.DisplayName;
@@ -131,5 +132,64 @@ class UntouchedTest {
   @ValueSource(doubles = {0.08, 0.11, 0.14})
   void steep(double ringSeconds) {
     assertThat(found(written(AlteredSounds.claps(1e-5, ringSeconds), 16, true))).isEmpty();
+  }
+
+  @Test
+  @DisplayName("a clock ticks as loud each time and reaches no ceiling; held down, it does")
+  void clock() {
+    int every = RATE - 9; // falls into the rows of levels in another place each time
+    double[] x = over(t -> 0, FLAT, 3e-5);
+    double[] held = x.clone();
+    for (int k = 0; k < N; k++) {
+      double t = k % every / (double) RATE;
+      double tick = Math.exp(-t * 300) * Math.sin(2 * Math.PI * 3000 * t);
+      x[k] += 0.2 * tick;
+      held[k] += Math.clamp((0.3 + 0.02 * (k / every % 7)) * tick, -0.2, 0.2);
+    }
+    assertThat(found(x)).isEmpty();
+    assertThat(kinds(held)).contains(Kind.LIMITER);
+  }
+
+  @ParameterizedTest
+  @DisplayName("in tails that never reach the noise there are no islands of a coder")
+  @ValueSource(longs = {61, 62, 63, 64})
+  void tails(long seed) {
+    Random random = new Random(seed);
+    double[] reply = AlteredSounds.reply(1.8, 60, random);
+    reply[0] = 0;
+    double[] x = new double[N];
+    for (int clap = RATE; clap < N - RATE; clap += 1.7 * RATE) {
+      for (int k = 0; k < 200; k++) {
+        x[clap + k] = random.nextGaussian() * Math.sin(Math.PI * k / 200);
+      }
+    }
+    double[] wet = Fft.convolve(x, reply);
+    double[] heard = over(t -> 0, AlteredSounds.NOISE, 1e-4);
+    for (int k = 0; k < N; k++) {
+      heard[k] += wet[k];
+    }
+    assertThat(found(heard)).isEmpty();
+  }
+
+  @Test
+  @DisplayName("of eight who talk at once the softest moments are no pauses")
+  void babble() {
+    double[] x = new double[N];
+    Random random = new Random(71);
+    for (int voice = 0; voice < 8; voice++) {
+      double hertz = 90 + 140 * random.nextDouble();
+      double at = 10 * random.nextDouble();
+      double phase = 0;
+      for (int k = 0; k < N; k++) {
+        double t = at + k / (double) RATE;
+        phase += 2 * Math.PI * hertz * (1 + 0.05 * Math.sin(4.4 * t)) / RATE;
+        double loud = Math.pow(Math.max(0, Math.sin(23 * t)), 0.7);
+        for (int h = 1; loud > 0 && h < 40; h++) {
+          x[k] += 0.01 * loud * Math.sin(h * phase) / h;
+        }
+        x[k] += 0.002 * loud * random.nextGaussian();
+      }
+    }
+    assertThat(found(Fft.convolve(x, AlteredSounds.reply(0.5, 60, random)))).isEmpty();
   }
 }
