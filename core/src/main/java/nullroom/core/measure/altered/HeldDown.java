@@ -144,10 +144,22 @@ final class HeldDown {
     }
     int longest = (int) (LONGEST_SECONDS / seconds);
     int middle = (right.from() + right.to()) / 2; // a gain needs a while to recover
-    double before =
-        Quantile.of(band, Math.max(left.from(), left.to() - longest), left.to(), way.softest());
-    double after = Quantile.of(band, middle, Math.min(right.to(), middle + longest), way.softest());
-    return Optional.of(
-        new Held(Quantile.of(within, way.softest()) - (before + after) / 2, before - after));
+    double[] before =
+        Arrays.copyOfRange(band, Math.max(left.from(), left.to() - longest), left.to());
+    double[] after = Arrays.copyOfRange(band, middle, Math.min(right.to(), middle + longest));
+    double apart = Quantile.of(before, way.softest()) - Quantile.of(after, way.softest());
+    double over = (over(within, before, way.softest()) + over(within, after, way.softest())) / 2;
+    return Optional.of(new Held(over, apart));
+  }
+
+  /**
+   * How far the softest of many lies over the softest of few. The k-th of n lies over k / (n + 1)
+   * of all (E. J. Gumbel, Statistics of Extremes, 1958, from memory): of few over more than its
+   * share says, so as much of the many is taken.
+   */
+  private static double over(double[] many, double[] few, double share) {
+    double under = (share * (few.length - 1) + 1) / (few.length + 1);
+    double same = (under * (many.length + 1) - 1) / (many.length - 1);
+    return Quantile.of(many, Math.clamp(same, 0, 1)) - Quantile.of(few, share);
   }
 }

@@ -3,6 +3,7 @@ package nullroom.core.measure.altered;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import nullroom.core.signal.HannSpectrum;
 
 /**
@@ -14,7 +15,8 @@ import nullroom.core.signal.HannSpectrum;
  * @param scatterDb of the widest fifth of the bins, at least; up to 6.06 in untouched sound
  * @param high the same as {@code beside}, of the upper half of the bins alone: a coder makes more
  *     islands there, a reduction fewer; up to 0.28 in untouched sound
- * @param following correlation of a bin with itself in the next spectrum; over 0.1 where tones move
+ * @param following correlation of a bin with itself in the next spectrum, or in one soon after;
+ *     over 0.1 where tones move
  * @param rangeDb from the softest tenth of the spectra to the loudest
  */
 record QuietTexture(
@@ -43,6 +45,9 @@ record QuietTexture(
   private static final int FEWEST_BINS = 100;
   private static final int FEWEST_PAIRS = 10;
 
+  /** Half a second: as long a note sounds, and no island. */
+  private static final int NEAR_BLOCKS = 12;
+
   /**
    * One spectrum.
    *
@@ -68,9 +73,10 @@ record QuietTexture(
     double high = 0;
     double highAll = 0;
     double following = 0;
+    int apart = farthest(spectra);
     int pairs = 0;
     for (int k = 0; k < off.length; k++) {
-      boolean next = k > 0 && spectra.get(k).block() == spectra.get(k - 1).block() + 1;
+      boolean next = k > 0 && spectra.get(k).block() <= spectra.get(k - 1).block() + apart;
       pairs += next ? 1 : 0;
       for (int b = 0; b < bins; b++) {
         all += off[k][b] * off[k][b];
@@ -100,6 +106,15 @@ record QuietTexture(
 
   private boolean isRestless() {
     return rangeDb > RESTLESS_DB;
+  }
+
+  /** How many blocks from one to the next are near: one, if there are enough of them. */
+  private static int farthest(List<Spectrum> spectra) {
+    long near =
+        IntStream.range(1, spectra.size())
+            .filter(k -> spectra.get(k).block() == spectra.get(k - 1).block() + 1)
+            .count();
+    return near < FEWEST_PAIRS ? NEAR_BLOCKS : 1;
   }
 
   /** Whether a gain of its own was set for each bin. */

@@ -69,7 +69,7 @@ final class TailTexture {
   /** Squared decibels more than in the pauses, which a steady line would widen, too. */
   private static final double MORE = 6.5;
 
-  /** Of a sung tone the lines follow one another also while it is loud, or are islands there. */
+  /** Of a sung tone the lines follow one another also while it is loud. */
   private static final double FOLLOWING = 0.3;
 
   private static final double TAIL_FOLLOWING = 0.45;
@@ -242,8 +242,7 @@ final class TailTexture {
     Optional<Texture> middle = tails(total, MIDDLE_FROM, MIDDLE_TO);
     Optional<Texture> top = tails(total, TOP, bands);
     Texture loudest = loud(total, HIGH, bands).orElse(high.get()); // of some only the end is heard
-    boolean tones =
-        loudest.following > FOLLOWING || loudest.scatterDb > SCATTER_DB && loudest.beside > BESIDE;
+    boolean tones = loudest.following > FOLLOWING;
     boolean rising =
         middle.isPresent()
             && top.filter(t -> t.scatterDb > middle.get().scatterDb + RISING_DB).isPresent();
