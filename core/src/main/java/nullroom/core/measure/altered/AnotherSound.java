@@ -17,7 +17,9 @@ final class AnotherSound {
   /** All that is nearly as loud as the loudest. */
   private static final double NEAR_DB = 6;
 
+  /** What rises so far within so short a time does not swell. */
   private static final double SUDDEN_DB = 28;
+
   private static final double SUDDEN_SECONDS = 0.02;
 
   private AnotherSound() {}

@@ -22,7 +22,7 @@ final class Gate {
   /** What is between two silences is a sound, and not some steps of the file. */
   private static final double SOUND_DB = 30;
 
-  /** A gate takes from every band what it takes from all. */
+  /** While some bands fall: a gate takes from every band what it takes from all. */
   private static final double GOES_ON_DB = 6;
 
   /** Bands softer than this hold no noise of a room. */
@@ -37,6 +37,7 @@ final class Gate {
    *
    * @param levels row by row, the first column in decibels
    * @param seconds of a row
+   * @param fine levels of bands, in which noise is seen to go on
    */
   static Optional<Alteration> of(Frames levels, double seconds, FineBands fine) {
     int n = levels.count();
@@ -85,20 +86,27 @@ final class Gate {
             (last + 1) * seconds));
   }
 
-  /** Whether the noise of a band is after a drop what it was all the while before. */
+  /** Whether a band is still as loud after a drop, that lasts, as shortly before. */
   private static boolean goesOn(FineBands fine, double seconds) {
+    Frames bands = fine.levels();
     int beside = (int) Math.ceil(BESIDE_SECONDS / fine.seconds());
     int at = (int) (seconds / fine.seconds());
     int before = at - 2 * beside;
     int after = at + beside;
-    return before >= 0
-        && after + beside <= fine.levels().count()
-        && IntStream.range(0, fine.bands())
-            .anyMatch(b -> {
-              double left = Rows.mean(fine.levels(), b, after, beside);
-              return left > NOISE_DB
-                  && !fine.onSteps(b, left)
-                  && Rows.mean(fine.levels(), b, before, beside) < left + GOES_ON_DB;
-            });
+    if (before < 0 || after + beside > bands.count()) {
+      return false;
+    }
+    int still = 0;
+    int fallen = 0;
+    for (int b = 0; b < fine.bands(); b++) {
+      int band = b;
+      double left = Rows.mean(bands, b, after, beside);
+      double most =
+          IntStream.range(before, at).mapToDouble(k -> bands.get(k, band)).max().orElse(left);
+      boolean noise = left > NOISE_DB && !fine.onSteps(b, left);
+      still += noise && Rows.mean(bands, b, before, beside) < left + GOES_ON_DB ? 1 : 0;
+      fallen += most > left + DROP_DB / 2 ? 1 : 0;
+    }
+    return still > 0 && fallen > 0;
   }
 }
