@@ -12,7 +12,7 @@ import nullroom.core.measure.Frames;
  */
 final class AnotherSound {
   /** Bands of a loud sound lie so unlike those of the noise. */
-  private static final double UNLIKE_DB = 2.5;
+  private static final double UNLIKE_DB = 1.5;
 
   /** All that is nearly as loud as the loudest. */
   private static final double NEAR_DB = 6;
