@@ -165,9 +165,10 @@ public final class AlterationMeter {
     if (spectra.blocks() < 8) {
       return all;
     }
+    double holes = spectra.holeShare();
     Optional<Alteration> edge = spectra.end(fine.stepsDb()).told(seconds());
     Optional<Alteration> under = // a coder empties the highs
-        edge.isPresent() || isHoled() ? Optional.empty() : UnderNoise.of(fine);
+        edge.isPresent() || holes > HOLED ? Optional.empty() : UnderNoise.of(fine);
     Optional<Alteration> gate = Gate.of(levels, frame / rate, fine);
     if (under.isEmpty()) { // a gate leaves no noise lower than in the pauses
       gate = gate.or(() -> ShutNoise.of(fine)).or(() -> FallsAlike.of(fine));
@@ -186,12 +187,12 @@ public final class AlterationMeter {
           .ifPresent(all::add);
     }
     Optional<Alteration> reduced = // a coder leaves islands too, under an edge
-        gate.isPresent() || edge.isPresent() ? Optional.empty() : noiseReduction();
+        gate.isPresent() || edge.isPresent() ? Optional.empty() : noiseReduction(holes);
     reduced.ifPresent(all::add);
     Ceiling.of(levels, frame / rate).ifPresent(all::add);
     edge.ifPresent(all::add);
     if (reduced.isEmpty()) {
-      lossy(edge.isPresent()).ifPresent(all::add);
+      lossy(edge.isPresent(), holes).ifPresent(all::add);
     }
     return all;
   }
@@ -202,7 +203,7 @@ public final class AlterationMeter {
   }
 
   /** Cannot see a reduction that leaves pauses and tails plain noise, only softer. */
-  private Optional<Alteration> noiseReduction() {
+  private Optional<Alteration> noiseReduction(double holes) {
     if (spectra.rangeDb() < PAUSE_DB) {
       return Optional.empty();
     }
@@ -224,19 +225,14 @@ public final class AlterationMeter {
                         "in the quietest moments islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where noise has 0.27 and 5.9",
                         q.beside(), q.scatterDb())))
         .or(averaged::told)
-        .or(() -> isHoled() ? Optional.empty() : before.told())
+        .or(() -> holes > HOLED ? Optional.empty() : before.told())
         .map(evidence -> new Alteration(Alteration.Kind.NOISE_REDUCTION, evidence, 0, seconds()));
   }
 
-  private boolean isHoled() {
-    return spectra.holeShare() > HOLED;
-  }
-
   /** Cannot see coders that fill their holes with noise. */
-  private Optional<Alteration> lossy(boolean edged) {
-    double share = spectra.holeShare();
+  private Optional<Alteration> lossy(boolean edged, double share) {
     Optional<String> holes =
-        isHoled()
+        share > HOLED
             ? Optional.of(
                 Figures.say(
                     "narrow holes in the spectrum over 4 kHz, %.1f in a thousand, each 18 dB and more under what is beside it",
