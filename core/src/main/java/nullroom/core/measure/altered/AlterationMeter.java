@@ -176,7 +176,7 @@ public final class AlterationMeter {
     gate.ifPresent(all::add);
     if (gate.isEmpty()) { // else what opens and shuts would be taken for it
       under
-          .or(() -> AutomaticGain.of(spectra.octaveLevels(), spectra.secondsPerBlock()))
+          .or(() -> AutomaticGain.of(spectra.octaveLevels(), spectra.secondsPerBlock(), fine))
           .or(() -> RisingTogether.of(fine))
           .or(() ->
               HeldDown.of(
@@ -197,9 +197,14 @@ public final class AlterationMeter {
     return all;
   }
 
+  /** Whether the softest moments are no louder than the steps in which the file was written. */
+  private boolean onSteps() {
+    return fine.onSteps(spectra.quietestDb());
+  }
+
   /** Empty also where the steps of the file are louder than what is quiet. */
   private Optional<QuietTexture> quiet() {
-    return fine.onSteps(spectra.quietestDb()) ? Optional.empty() : spectra.quiet();
+    return onSteps() ? Optional.empty() : spectra.quiet();
   }
 
   /** Cannot see a reduction that leaves pauses and tails plain noise, only softer. */
@@ -224,7 +229,15 @@ public final class AlterationMeter {
                     Figures.say(
                         "in the quietest moments islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where noise has 0.27 and 5.9",
                         q.beside(), q.scatterDb())))
-        .or(averaged::told)
+        .or(() ->
+            spectra
+                .tails()
+                .movedOverNoise(spectra.totals())
+                .map(t ->
+                    Figures.say(
+                        "in what sounds just over the noise islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where a room has 0.27 and 5.3",
+                        t.beside(), t.scatterDb())))
+        .or(() -> onSteps() ? Optional.empty() : averaged.told())
         .or(() -> holes > HOLED ? Optional.empty() : before.told())
         .map(evidence -> new Alteration(Alteration.Kind.NOISE_REDUCTION, evidence, 0, seconds()));
   }

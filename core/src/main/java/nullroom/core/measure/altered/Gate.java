@@ -22,6 +22,9 @@ final class Gate {
   /** What is between two silences is a sound, and not some steps of the file. */
   private static final double SOUND_DB = 30;
 
+  /** Noise that a gate shut off; what dies away ends among the steps of the file. */
+  private static final double SHUT_DB = 18;
+
   /** While some bands fall: a gate takes from every band what it takes from all. */
   private static final double GOES_ON_DB = 6;
 
@@ -48,6 +51,7 @@ final class Gate {
     int last = 0;
     int silent = 0;
     boolean heard = false;
+    double before = 0;
     for (int k = WITHIN_FRAMES; k < n; k++) {
       double drop = levels.get(k - WITHIN_FRAMES, 0) - levels.get(k, 0);
       boolean none = levels.get(k, 0) < DIGITAL_SILENCE_DB;
@@ -59,9 +63,11 @@ final class Gate {
         k += WITHIN_FRAMES;
       }
       if (none) {
-        silent++;
+        if (silent++ == 0) {
+          before = Math.max(levels.get(k - 1, 0), levels.get(k - 2, 0));
+        }
       } else {
-        if (heard && silent * seconds >= SILENCE_SECONDS) {
+        if (heard && silent * seconds >= SILENCE_SECONDS && before > fine.stepsDb() + SHUT_DB) {
           silences++;
           first = first < 0 ? k - silent : first;
           last = k;

@@ -66,6 +66,21 @@ final class TailTexture {
   private static final double WIDE_BESIDE = 0.34;
   private static final int WIDE_ROWS = 15;
 
+  /**
+   * Long after anything loud, so little over the noise, islands show where bins are still moved.
+   */
+  private static final double OVER_NOISE_FROM_DB = 1;
+
+  private static final double OVER_NOISE_TO_DB = 6;
+  private static final int OVER_NOISE_FEWEST = 25;
+
+  /** Of untouched sound 5.3 dB and 0.27, and never both over 5.6 and 0.3. */
+  private static final double OVER_NOISE_SCATTER_DB = 5.75;
+
+  private static final double OVER_NOISE_BESIDE = 0.305;
+  private static final double OVER_NOISE_FOLLOWING = 0.15;
+  private static final double OVER_NOISE_TONES = 0.25;
+
   /** Squared decibels more than in the pauses, which a steady line would widen, too. */
   private static final double MORE = 6.5;
 
@@ -74,8 +89,10 @@ final class TailTexture {
 
   private static final double TAIL_FOLLOWING = 0.45;
 
-  /** So much wider over 8 kHz than about 4 kHz it is a coder. */
+  /** So much wider over 8 kHz than about 4 kHz, where it is hardly wider than noise: a coder. */
   private static final double RISING_DB = 0.45;
+
+  private static final double RISING_FROM_DB = 6;
 
   /** Pauses in which bins scatter further than in any plain noise, low and high alike. */
   private static final double EVEN_DB = 5.55;
@@ -244,10 +261,32 @@ final class TailTexture {
     Texture loudest = loud(total, HIGH, bands).orElse(high.get()); // of some only the end is heard
     boolean tones = loudest.following > FOLLOWING;
     boolean rising =
-        middle.isPresent()
+        middle.filter(m -> m.scatterDb < RISING_FROM_DB).isPresent()
             && top.filter(t -> t.scatterDb > middle.get().scatterDb + RISING_DB).isPresent();
     double more = square(high.get().scatterDb) - square(still.get().scatterDb);
     return high.filter(h -> h.isIslands() && more > MORE && !tones && !rising);
+  }
+
+  /** Whether bins are still moved one by one in what sounds softly, long after anything loud. */
+  Optional<Texture> movedOverNoise(double[] total) {
+    boolean tones =
+        loud(total, HIGH, bands).filter(l -> l.following > OVER_NOISE_TONES).isPresent();
+    return tones || isCoded(total)
+        ? Optional.empty()
+        : of(
+                total,
+                HIGH,
+                bands,
+                (since, over, fall) ->
+                    since >= TAIL_SECONDS
+                        && over > OVER_NOISE_FROM_DB
+                        && over < OVER_NOISE_TO_DB
+                        && fall < STEEP_DB)
+            .filter(t ->
+                t.rows >= OVER_NOISE_FEWEST
+                    && t.scatterDb > OVER_NOISE_SCATTER_DB
+                    && t.beside > OVER_NOISE_BESIDE
+                    && t.following < OVER_NOISE_FOLLOWING);
   }
 
   /** Islands in the pauses, more the higher: a coder's. */

@@ -67,6 +67,22 @@ final class UnderNoise {
   private static final double RESTLESS_SHARE = 0.8;
   private static final int RESTLESS_FEWEST = 4;
 
+  /**
+   * In a large room the lows ring far into a pause while the highs are gone: the softest moment may
+   * be in its first half. Its noise is then that of the second half, when the gain is up again.
+   */
+  private static final double LONG_TAIL_SHARE = 0.5;
+
+  private static final int LONGEST_TAIL_ROWS = 120;
+  private static final double UP_AGAIN_SHARE = 0.85;
+
+  /** All sounds between pauses of the same noise must fall so far, and there must be enough. */
+  private static final double HELD_DB = 2;
+
+  private static final double HELD_MORE_DB = 0.5;
+  private static final double LIKE_SHARE = 0.5;
+  private static final int LIKE_FEWEST = 3;
+
   private final FineBands fine;
   private final List<Stretch> pauses;
 
@@ -82,7 +98,11 @@ final class UnderNoise {
    * @param noiseDb that of the softer pause
    * @param apartDb how far the noise of both differs
    */
-  private record Dip(double softestDb, double noiseDb, double apartDb) {}
+  private record Dip(double softestDb, double noiseDb, double apartDb) {
+    private boolean isBetweenLike() {
+      return Math.abs(apartDb) < STEADY_DB;
+    }
+  }
 
   /** What speaks for a gain. */
   static Optional<Alteration> of(FineBands fine) {
@@ -121,9 +141,8 @@ final class UnderNoise {
 
   private Optional<Alteration> told(int band) {
     double[] levels = fine.levels().column(band);
-    double[] noise = pauses.stream().mapToDouble(p -> still(levels, p)).toArray();
-    List<Dip> dips =
-        dips(levels, noise).stream().filter(d -> !fine.onSteps(band, d.noiseDb())).toList();
+    double[] noise = pauses.stream().mapToDouble(p -> still(levels, p, 0, STILL_SHARE)).toArray();
+    List<Dip> dips = dips(band, levels, noise, false);
     double least = Math.max(LEAST_DB, BEYOND * fine.scatterDb(band, DIP_ROWS));
     double apart =
         Math.sqrt(
@@ -137,22 +156,47 @@ final class UnderNoise {
             .mapToDouble(d -> (steady ? d.noiseDb() : floor) - d.softestDb())
             .filter(by -> by > under)
             .toArray();
-    return found.length
-            >= (steady
-                ? Math.max(STEADY_FEWEST, STEADY_SHARE * dips.size())
-                : Math.max(RESTLESS_FEWEST, RESTLESS_SHARE * dips.size()))
-        ? Optional.of(
-            new Alteration(
-                Alteration.Kind.AUTOMATIC_GAIN,
-                Figures.say(
-                    "in %d of %d sounds a band falls under the noise of the pauses before and after, by %.1f dB, where sounds in the air only add up",
-                    found.length, dips.size(), Quantile.median(found)),
-                0,
-                levels.length * fine.seconds()))
+    int fewest =
+        (int)
+            Math.ceil(
+                steady
+                    ? Math.max(STEADY_FEWEST, STEADY_SHARE * dips.size())
+                    : Math.max(RESTLESS_FEWEST, RESTLESS_SHARE * dips.size()));
+    return found.length >= fewest
+        ? Optional.of(gain(found, dips.size(), levels.length))
+        : held(band, levels, least + HELD_MORE_DB);
+  }
+
+  /** All sounds between pauses that come up to the same noise, of which there must be enough. */
+  private Optional<Alteration> held(int band, double[] levels, double least) {
+    double[] noise =
+        pauses.stream()
+            .mapToDouble(p -> still(levels, p, LONG_TAIL_SHARE, UP_AGAIN_SHARE))
+            .toArray();
+    List<Dip> all = dips(band, levels, noise, true);
+    double[] by =
+        all.stream()
+            .filter(Dip::isBetweenLike)
+            .mapToDouble(d -> d.noiseDb() - d.softestDb())
+            .toArray();
+    return by.length >= Math.max(LIKE_FEWEST, LIKE_SHARE * all.size())
+            && Arrays.stream(by).allMatch(b -> b > Math.max(HELD_DB, least))
+        ? Optional.of(gain(by, all.size(), levels.length))
         : Optional.empty();
   }
 
-  private List<Dip> dips(double[] levels, double[] noise) {
+  private Alteration gain(double[] by, int sounds, int rows) {
+    return new Alteration(
+        Alteration.Kind.AUTOMATIC_GAIN,
+        Figures.say(
+            "in %d of %d sounds a band falls under the noise of the pauses before and after, by %.1f dB, where sounds in the air only add up",
+            by.length, sounds, Quantile.median(by)),
+        0,
+        rows * fine.seconds());
+  }
+
+  /** The sounds of a band, with the first half of the pause behind each if asked. */
+  private List<Dip> dips(int band, double[] levels, double[] noise, boolean longTails) {
     List<Dip> all = new ArrayList<>();
     for (int p = 1; p < pauses.size(); p++) {
       Stretch right = pauses.get(p);
@@ -160,24 +204,38 @@ final class UnderNoise {
       int to = Math.min(right.from() + TAIL_ROWS, right.to() - LEFT_ROWS);
       double apart = noise[p - 1] - noise[p];
       if (to - from >= SHORTEST_SOUND_ROWS && !Double.isNaN(apart)) {
-        double softest =
-            IntStream.rangeClosed(from, to - DIP_ROWS)
-                .mapToDouble(k -> Rows.mean(levels, k, DIP_ROWS))
-                .min()
-                .orElseThrow();
-        all.add(new Dip(softest, Math.min(noise[p - 1], noise[p]), apart));
+        int tail = (int) Math.min(LONGEST_TAIL_ROWS, LONG_TAIL_SHARE * right.rows());
+        int end = longTails ? Math.max(to, right.from() + tail) : to;
+        double softer = Math.min(noise[p - 1], noise[p]);
+        if (!fine.onSteps(band, softer)) {
+          all.add(new Dip(softest(levels, from, end), softer, apart));
+        }
       }
     }
     return all;
   }
 
-  /** Level of a pause where it stands still; not a number where it does not. */
-  private static double still(double[] levels, Stretch pause) {
+  private static double softest(double[] levels, int from, int to) {
+    return IntStream.rangeClosed(from, to - DIP_ROWS)
+        .mapToDouble(k -> Rows.mean(levels, k, DIP_ROWS))
+        .min()
+        .orElseThrow();
+  }
+
+  /**
+   * Level of a pause where it stands still, softer than most such moments; not a number where it
+   * does not.
+   *
+   * @param from share of the pause before the moments that are asked
+   * @param share of them that are softer
+   */
+  private static double still(double[] levels, Stretch pause, double from, double share) {
+    int first = pause.from() + Math.max(EDGE_ROWS + 1, (int) (from * pause.rows()));
     double[] all =
-        IntStream.rangeClosed(pause.from() + EDGE_ROWS + 1, pause.to() - EDGE_ROWS - STILL_ROWS)
+        IntStream.rangeClosed(first, pause.to() - EDGE_ROWS - STILL_ROWS)
             .filter(k -> Rows.still(levels, k, STILL_ROWS, STILL_DB, LEVEL_DB))
             .mapToDouble(k -> Rows.mean(levels, k, STILL_ROWS))
             .toArray();
-    return all.length < FEWEST_STILL ? Double.NaN : Quantile.of(all, STILL_SHARE);
+    return all.length < FEWEST_STILL ? Double.NaN : Quantile.of(all, share);
   }
 }

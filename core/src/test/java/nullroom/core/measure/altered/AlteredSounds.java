@@ -115,6 +115,35 @@ final class AlteredSounds {
     return out;
   }
 
+  /**
+   * Wiener's gain with the ratio decided from frame to frame (Y. Ephraim and D. Malah, IEEE Trans.
+   * Acoust., Speech, Signal Process. 32 (1984) 1109), and a floor that keeps the pauses plain. The
+   * noise is learned from some samples to others.
+   */
+  static double[] denoised(double[] x, int from, int to, double floorDb) {
+    double[] noise = new double[1025];
+    int[] frames = {0};
+    double[] pause = Arrays.copyOfRange(x, from, to);
+    spectral(
+        pause,
+        (power, bin, frame) -> {
+          noise[bin] += power;
+          frames[0] = frame + 1;
+          return 1;
+        });
+    double[] before = new double[1025];
+    double least = Math.pow(10, floorDb / 20);
+    return spectral(
+        x,
+        (power, bin, frame) -> {
+          double ratio = power / (1.3 * noise[bin] / frames[0]);
+          double prior = 0.98 * before[bin] + 0.02 * Math.max(0, ratio - 1);
+          double gain = Math.max(least, prior / (1 + prior));
+          before[bin] = gain * gain * ratio;
+          return gain;
+        });
+  }
+
   /** Shuts by so much, over so long, where the level falls under a threshold. */
   static double[] gated(double[] x, double rangeDb, double seconds, double threshold) {
     double[] y = x.clone();

@@ -5,7 +5,6 @@ import static nullroom.core.measure.altered.AlteredSounds.RATE;
 import static nullroom.core.measure.altered.AlteredSounds.found;
 import static nullroom.core.measure.altered.AlteredSounds.gated;
 import static nullroom.core.measure.altered.AlteredSounds.kinds;
-import static nullroom.core.measure.altered.AlteredSounds.spectral;
 import static nullroom.core.measure.altered.AlteredSounds.talk;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -192,41 +191,14 @@ class FaintTracesTest {
     assertThat(found(y).getFirst().evidence()).contains("sounds in the air only add up");
   }
 
-  /**
-   * Wiener's gain with the ratio decided from frame to frame (Y. Ephraim and D. Malah, IEEE Trans.
-   * Acoust., Speech, Signal Process. 32 (1984) 1109), and a floor that keeps the pauses plain.
-   */
-  private static double[] denoised(double[] x, double floorDb) {
-    double[] noise = new double[1025];
-    int[] frames = {0};
-    double[] pause = Arrays.copyOfRange(x, (int) (2.7 * RATE), (int) (3.5 * RATE));
-    spectral(
-        pause,
-        (power, bin, frame) -> {
-          noise[bin] += power;
-          frames[0] = frame + 1;
-          return 1;
-        });
-    double[] before = new double[1025];
-    double least = Math.pow(10, floorDb / 20);
-    return spectral(
-        x,
-        (power, bin, frame) -> {
-          double ratio = power / (1.3 * noise[bin] / frames[0]);
-          double prior = 0.98 * before[bin] + 0.02 * Math.max(0, ratio - 1);
-          double gain = Math.max(least, prior / (1 + prior));
-          before[bin] = gain * gain * ratio;
-          return gain;
-        });
-  }
-
   @ParameterizedTest
   @DisplayName("noise reduction that leaves the pauses plain is known by the tails of sounds")
   @ValueSource(doubles = {-10, -14, -18})
   void plainPauses(double floorDb) {
     double[] x = talk(FLAT, 35, 0.5, 24);
     assertThat(found(x)).isEmpty();
-    assertThat(kinds(denoised(x, floorDb))).contains(Kind.NOISE_REDUCTION);
+    assertThat(kinds(AlteredSounds.denoised(x, (int) (2.7 * RATE), (int) (3.5 * RATE), floorDb)))
+        .contains(Kind.NOISE_REDUCTION);
   }
 
   @Test
