@@ -105,7 +105,7 @@ final class MeasureDecayCommand implements Callable<Integer> {
         BentDecay.with(
                 AlterationMeter.measure(SampleSource.of(sound), Progress.NONE).getFirst(),
                 report,
-                sound.seconds())
+                sound)
             .stream()
             .filter(a -> !endsWithTheSweep(a, report))
             .toList();

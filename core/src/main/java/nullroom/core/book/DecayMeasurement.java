@@ -81,7 +81,7 @@ public record DecayMeasurement(
             : BentDecay.with(
                 AlterationMeter.measure(SampleSource.of(recording), Progress.NONE).getFirst(),
                 report,
-                recording.seconds());
+                recording);
     return new DecayMeasurement(sound, taken, at, report, Statistics.of(room).seconds(), altered);
   }
 }

@@ -89,7 +89,7 @@ public record Clip(
         decay.isEmpty() && voice.isPresent() ? BlindDecay.of(sound) : Optional.empty();
     progress.step(3, 4);
     List<Alteration> altered =
-        decay.map(d -> BentDecay.with(found.join(), d, sound.seconds())).orElseGet(found::join);
+        decay.map(d -> BentDecay.with(found.join(), d, sound)).orElseGet(found::join);
     List<String> words = new ArrayList<>();
     words.addAll(missing(parts, quiet, byPauses, decay, estimate, voice));
     turned.join().ifPresent(words::add);

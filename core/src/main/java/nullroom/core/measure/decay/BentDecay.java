@@ -3,14 +3,16 @@ package nullroom.core.measure.decay;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import nullroom.core.Figures;
 import nullroom.core.measure.altered.Alteration;
+import nullroom.core.signal.Samples;
 
 /**
- * A gain that comes up while a room dies away: the decay begins slower than it goes on, in all
- * bands. Rooms do the opposite where they bend at all (what dies slowly is left at the end), and
- * each band at a moment of its own. Cannot see a gain that comes up all the way down: that decay is
- * straight, and only too long.
+ * A gain that comes up while a room dies away, or where nothing at all is left behind it a gate
+ * that shuts: the decay begins slower than it goes on, in all bands. Rooms do the opposite where
+ * they bend at all (what dies slowly is left at the end), and each band at a moment of its own.
+ * Cannot see a gain that comes up all the way down: that decay is straight, and only too long.
  */
 public final class BentDecay {
   private static final double FROM_DB = -5;
@@ -42,6 +44,11 @@ public final class BentDecay {
   private static final double SPREAD = 2.8;
 
   private static final double MOST_OF_THEM = 0.7;
+
+  /** Not a sample but zeros for so long, so often between sounds. */
+  private static final double SILENT_SECONDS = 0.02;
+
+  private static final int FEWEST_SILENCES = 3;
   private static final double LOWEST_HZ = 200;
   private static final int FEWEST_POINTS = 4;
 
@@ -52,15 +59,12 @@ public final class BentDecay {
    *
    * @param found of the whole sound
    */
-  public static List<Alteration> with(List<Alteration> found, DecayReport report, double seconds) {
+  public static List<Alteration> with(List<Alteration> found, DecayReport report, Samples sound) {
     List<Alteration> all = new ArrayList<>(found);
-    if (found.stream().noneMatch(a -> a.kind() == Alteration.Kind.AUTOMATIC_GAIN)) {
-      Optional<Alteration> steep = SteepDecay.of(report, seconds);
-      if (steep.isEmpty()) {
-        of(report, seconds).ifPresent(all::addFirst);
-      } else if (found.stream().noneMatch(Alteration::movesTheFloor)) {
-        steep.ifPresent(all::addFirst);
-      }
+    if (found.stream().noneMatch(Alteration::movesTheFloor)) { // which bends decays, too
+      SteepDecay.of(report, sound.seconds())
+          .or(() -> of(report, sound.seconds(), () -> endsInSilence(sound)))
+          .ifPresent(all::addFirst);
     }
     return all;
   }
@@ -69,8 +73,9 @@ public final class BentDecay {
    * What the decays of a report speak for.
    *
    * @param seconds length of the sound
+   * @param shut whether nothing is left behind its sounds
    */
-  static Optional<Alteration> of(DecayReport report, double seconds) {
+  static Optional<Alteration> of(DecayReport report, double seconds, BooleanSupplier shut) {
     double weights = 0;
     double sum = 0;
     int bands = 0;
@@ -92,15 +97,37 @@ public final class BentDecay {
     return bands >= FEWEST_BANDS
             && mean > Math.max(FASTER, SURE * SPREAD / Math.sqrt(weights))
             && faster >= MOST_OF_THEM * bands
-        ? Optional.of(
-            new Alteration(
-                Alteration.Kind.AUTOMATIC_GAIN,
-                Figures.say(
-                    "the decay goes on %.0f %% steeper than it begins, in %d of %d bands: no room does that, a gain that comes up again does",
-                    100 * (Math.exp(mean) - 1), faster, bands),
-                0,
-                seconds))
+        ? Optional.of(told(100 * Math.expm1(mean), faster, bands, seconds, shut.getAsBoolean()))
         : Optional.empty();
+  }
+
+  private static Alteration told(
+      double percent, int faster, int bands, double seconds, boolean shut) {
+    return new Alteration(
+        shut ? Alteration.Kind.GATE : Alteration.Kind.AUTOMATIC_GAIN,
+        shut
+            ? Figures.say(
+                "the decay goes on %.0f %% steeper than it begins, in %d of %d bands, and then nothing is left: no room does that, a gate that shuts does",
+                percent, faster, bands)
+            : Figures.say(
+                "the decay goes on %.0f %% steeper than it begins, in %d of %d bands: no room does that, a gain that comes up again does",
+                percent, faster, bands),
+        0,
+        seconds);
+  }
+
+  /**
+   * Whether digital silence comes again and again; the noise under a raised gain would be heard.
+   */
+  private static boolean endsInSilence(Samples sound) {
+    int least = (int) Math.ceil(SILENT_SECONDS * sound.sampleRateHz());
+    int silences = 0;
+    int zeros = -sound.count(); // what is before the first sound is not between sounds
+    for (double sample : sound.toArray()) {
+      silences += sample != 0 && zeros >= least ? 1 : 0;
+      zeros = sample == 0 ? zeros + 1 : 0;
+    }
+    return silences >= FEWEST_SILENCES;
   }
 
   /** Where the first part begins; not a number where the noise would reach into the second. */

@@ -42,9 +42,10 @@ class BentDecayTest {
   }
 
   private static List<Alteration> found(double[] x) {
-    DecayReport report = DecayAnalysis.ofImpulses(new Samples(x, RATE), Octave.ALL);
+    Samples sound = new Samples(x, RATE);
+    DecayReport report = DecayAnalysis.ofImpulses(sound, Octave.ALL);
     assertThat(report.takes()).isPositive();
-    return BentDecay.with(List.of(), report, x.length / (double) RATE);
+    return BentDecay.with(List.of(), report, sound);
   }
 
   @ParameterizedTest(name = "{0} s")
@@ -102,6 +103,32 @@ class BentDecayTest {
         .satisfies(a -> {
           assertThat(a.kind()).isEqualTo(Alteration.Kind.GATE);
           assertThat(a.evidence()).contains("rooms only ever go on slower");
+        });
+  }
+
+  /** Falls two for one under a threshold, and is written in 16 bit without smoothing. */
+  private static double[] expanded(double[] x, double thresholdDb) {
+    double[] y = new double[x.length];
+    double envelope = 0;
+    for (int k = 0; k < x.length; k++) {
+      envelope = Math.max(Math.abs(x[k]), envelope * Math.exp(-1 / (0.02 * RATE)));
+      double under = Math.max(0, thresholdDb - 20 * Math.log10(envelope + 1e-9));
+      y[k] = Math.rint(x[k] * Math.pow(10, -under / 20) * 32_768) / 32_768;
+    }
+    return y;
+  }
+
+  @ParameterizedTest
+  @DisplayName("a decay that goes on steeper, and then nothing is left, was shut by a gate")
+  @ValueSource(doubles = {0.5, 0.8})
+  void nothingLeft(double seconds) {
+    double[] x = claps(seconds, 6);
+    assertThat(found(expanded(x, -500))).isEmpty();
+    assertThat(found(expanded(x, -24)))
+        .singleElement()
+        .satisfies(a -> {
+          assertThat(a.kind()).isEqualTo(Alteration.Kind.GATE);
+          assertThat(a.evidence()).contains("nothing is left");
         });
   }
 }
