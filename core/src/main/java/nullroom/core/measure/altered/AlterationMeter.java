@@ -169,12 +169,12 @@ public final class AlterationMeter {
     Optional<Alteration> edge = spectra.end(fine.stepsDb()).told(seconds());
     Optional<Alteration> under = // a coder empties the highs
         edge.isPresent() || holes > HOLED ? Optional.empty() : UnderNoise.of(fine);
-    Optional<Alteration> gate = Gate.of(levels, frame / rate, fine);
+    Optional<Alteration> shut = Gate.of(levels, frame / rate, fine);
     if (under.isEmpty()) { // a gate leaves no noise lower than in the pauses
-      gate = gate.or(() -> ShutNoise.of(fine)).or(() -> FallsAlike.of(fine));
+      shut = shut.or(() -> ShutNoise.of(fine)).or(() -> FallsAlike.of(fine));
     }
-    gate.ifPresent(all::add);
-    if (gate.isEmpty()) { // else what opens and shuts would be taken for it
+    shut.ifPresent(all::add);
+    if (shut.isEmpty()) { // else what opens and shuts would be taken for it
       under
           .or(() -> AutomaticGain.of(spectra.octaveLevels(), spectra.secondsPerBlock(), fine))
           .or(() -> RisingTogether.of(fine))
@@ -187,7 +187,7 @@ public final class AlterationMeter {
           .ifPresent(all::add);
     }
     Optional<Alteration> reduced = // a coder leaves islands too, under an edge
-        gate.isPresent() || edge.isPresent() ? Optional.empty() : noiseReduction(holes);
+        shut.isPresent() || edge.isPresent() ? Optional.empty() : noiseReduction(holes);
     reduced.ifPresent(all::add);
     Ceiling.of(levels, frame / rate).ifPresent(all::add);
     edge.ifPresent(all::add);

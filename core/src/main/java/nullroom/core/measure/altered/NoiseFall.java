@@ -11,9 +11,17 @@ package nullroom.core.measure.altered;
  * @param hidden whether all fell under the steps in which the file was written
  * @param band the lowest of the three
  * @param fromDb mean level of the three before
+ * @param ahead whether something loud begins right behind it
  */
 record NoiseFall(
-    int row, double byDb, boolean alike, int bands, boolean hidden, int band, double fromDb) {
+    int row,
+    double byDb,
+    boolean alike,
+    int bands,
+    boolean hidden,
+    int band,
+    double fromDb,
+    boolean ahead) {
   private static final double SAME_DB = 1;
 
   /** What a gate does it does again: by as much, or from the noise as it stands. */

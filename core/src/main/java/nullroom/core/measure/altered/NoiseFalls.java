@@ -70,6 +70,9 @@ final class NoiseFalls {
 
   private static final double OVER_STEPS_DB = 10;
 
+  /** What hears ahead is down in time for what comes. */
+  private static final double AHEAD_SECONDS = 0.25;
+
   private final FineBands fine;
   private final Frames levels;
   private final double seconds;
@@ -181,7 +184,13 @@ final class NoiseFalls {
         same,
         shuts && hides(by, band, bottom),
         band,
-        stands(from - BEFORE, band));
+        stands(from - BEFORE, band),
+        beginsBehind(bottom));
+  }
+
+  private boolean beginsBehind(int bottom) {
+    int to = Math.min(total.length, bottom + (int) (AHEAD_SECONDS / seconds));
+    return IntStream.range(bottom, to).anyMatch(k -> total[k] > loud);
   }
 
   /** Whether three bands are on the steps of the file, and all that stood over them has fallen. */

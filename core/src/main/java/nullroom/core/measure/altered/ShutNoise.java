@@ -8,10 +8,10 @@ import nullroom.core.Figures;
 /**
  * Noise that stands still in three neighbouring bands, free of what still rings in others, and then
  * falls to the floor of the pauses while all else falls with it, every time by as many decibels: a
- * gate that shuts. Sounds end on levels of their own, each in another band by as much as it stood
- * over the noise there; so one or another may fall alike, but not most of them by the same. Where
- * the steps of the file hide the floor, all that stands over them is to fall, and each time from
- * the same level: that of the noise.
+ * gate that shuts, or a gain that hears ahead. Sounds end on levels of their own, each in another
+ * band by as much as it stood over the noise there; so one or another may fall alike, but not most
+ * of them by the same. Where the steps of the file hide the floor, all that stands over them is to
+ * fall, and each time from the same level: that of the noise.
  */
 final class ShutNoise {
   private static final double SHUTS_DB = 5;
@@ -36,6 +36,9 @@ final class ShutNoise {
 
   /** In the mean of all falls so many bands fall by the same. */
   private static final double MANY_BANDS = 4.2;
+
+  /** A gate shuts behind what sounded; a gain that hears ahead makes room for what comes. */
+  private static final double AHEAD_SHARE = 0.8;
 
   private final List<NoiseFall> all;
   private final double seconds;
@@ -85,15 +88,24 @@ final class ShutNoise {
     return n >= (deep ? FEWEST_DEEP : FEWEST)
             && share >= MOST_OF_THEM
             && n * share >= (deep ? SURE_OF_DEEP : bands >= MANY_BANDS ? SURE : SURE_OF_FEW)
-        ? Optional.of(
-            new Alteration(
-                Alteration.Kind.GATE,
-                Figures.say(
-                    "%d times the noise itself stands still and then falls by %.0f dB, and all else with it: sounds end on levels of their own",
-                    n, same.stream().mapToDouble(NoiseFall::byDb).average().orElseThrow()),
-                moments.getFirst() * seconds,
-                (moments.getLast() + 1) * seconds))
+        ? Optional.of(told(same, moments))
         : Optional.empty();
+  }
+
+  private Alteration told(List<NoiseFall> same, List<Integer> moments) {
+    double by = same.stream().mapToDouble(NoiseFall::byDb).average().orElseThrow();
+    boolean ahead = same.stream().filter(NoiseFall::ahead).count() > AHEAD_SHARE * same.size();
+    return new Alteration(
+        ahead ? Alteration.Kind.AUTOMATIC_GAIN : Alteration.Kind.GATE,
+        ahead
+            ? Figures.say(
+                "%d times the noise itself stands still and then falls by %.0f dB, just before something begins: in a room nothing comes before its cause",
+                moments.size(), by)
+            : Figures.say(
+                "%d times the noise itself stands still and then falls by %.0f dB, and all else with it: sounds end on levels of their own",
+                moments.size(), by),
+        moments.getFirst() * seconds,
+        (moments.getLast() + 1) * seconds);
   }
 
   /** Rows of falls that are not seen in several bands at the same moment. */

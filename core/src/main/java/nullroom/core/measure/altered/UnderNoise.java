@@ -81,7 +81,7 @@ final class UnderNoise {
 
   private static final double HELD_MORE_DB = 0.5;
   private static final double LIKE_SHARE = 0.5;
-  private static final int LIKE_FEWEST = 3;
+  private static final int LIKE_FEWEST = 4;
 
   private final FineBands fine;
   private final List<Stretch> pauses;
