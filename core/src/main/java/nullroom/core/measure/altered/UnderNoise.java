@@ -80,15 +80,23 @@ final class UnderNoise {
   private static final double HELD_DB = 2;
 
   private static final double HELD_MORE_DB = 0.5;
+  private static final double LOOK_BACK_SECONDS = 0.5;
   private static final double LIKE_SHARE = 0.5;
   private static final int LIKE_FEWEST = 4;
 
   private final FineBands fine;
   private final List<Stretch> pauses;
 
+  /** Between the pauses other things sound than their noise, that swells and ebbs. */
+  private final boolean others;
+
   private UnderNoise(FineBands fine, List<Stretch> pauses) {
     this.fine = fine;
     this.pauses = pauses;
+    others =
+        !AnotherSound.before(
+                pauses, fine.levels(), fine.totals(), fine.seconds(), LOOK_BACK_SECONDS)
+            .isEmpty();
   }
 
   /**
@@ -179,7 +187,8 @@ final class UnderNoise {
             .filter(Dip::isBetweenLike)
             .mapToDouble(d -> d.noiseDb() - d.softestDb())
             .toArray();
-    return by.length >= Math.max(LIKE_FEWEST, LIKE_SHARE * all.size())
+    return others
+            && by.length >= Math.max(LIKE_FEWEST, LIKE_SHARE * all.size())
             && Arrays.stream(by).allMatch(b -> b > Math.max(HELD_DB, least))
         ? Optional.of(gain(by, all.size(), levels.length))
         : Optional.empty();
