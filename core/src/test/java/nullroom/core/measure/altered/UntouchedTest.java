@@ -21,6 +21,7 @@ import nullroom.core.signal.Samples;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Sounds that come near to what a device leaves, and the device beside them. */
@@ -48,12 +49,12 @@ class UntouchedTest {
 
   @ParameterizedTest
   @DisplayName("of a noise that swells and ebbs nobody says that a gain did it")
-  @ValueSource(doubles = {0.15, 0.3, 0.5})
-  void traffic(double perSecond) {
+  @CsvSource({"0.15, 0.7", "0.3, 0.7", "0.5, 0.7", "0.3, 0.5", "0.35, 0.5"})
+  void traffic(double perSecond, double depth) {
     for (Bands colour : List.of(AlteredSounds.NOISE, FLAT)) {
       double[] x = over(t -> 0, colour, 0.01);
       for (int k = 0; k < N; k++) {
-        x[k] *= 1 + 0.7 * Math.sin(2 * Math.PI * perSecond * k / RATE);
+        x[k] *= 1 + depth * Math.sin(2 * Math.PI * perSecond * k / RATE);
       }
       assertThat(found(x)).isEmpty();
     }
