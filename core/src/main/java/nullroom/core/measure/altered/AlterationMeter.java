@@ -176,7 +176,10 @@ public final class AlterationMeter {
     shut.ifPresent(all::add);
     if (shut.isEmpty()) { // else what opens and shuts would be taken for it
       under
-          .or(() -> AutomaticGain.of(spectra.octaveLevels(), spectra.secondsPerBlock(), fine))
+          .or(() ->
+              onSteps() // what dies away ends among them
+                  ? Optional.empty()
+                  : AutomaticGain.of(spectra.octaveLevels(), spectra.secondsPerBlock()))
           .or(() -> RisingTogether.of(fine))
           .or(() ->
               HeldDown.of(

@@ -45,14 +45,7 @@ final class AutomaticGain {
 
   private record Pause(int from, int to, double rise, boolean alike) {}
 
-  /**
-   * What speaks for a gain.
-   *
-   * @param octaves levels row by row
-   * @param seconds of a row
-   * @param fine tells what is no louder than the steps of the file
-   */
-  static Optional<Alteration> of(Frames octaves, double seconds, FineBands fine) {
+  static Optional<Alteration> of(Frames octaves, double seconds) {
     double[] total = SpectraSeen.totals(octaves);
     double[] sorted = total.clone();
     Arrays.sort(sorted);
@@ -60,9 +53,6 @@ final class AutomaticGain {
     double quiet = sorted[(int) (QUIET_SHARE * (sorted.length - 1))];
     if (loud - quiet < LOUD_DB) {
       return Optional.empty();
-    }
-    if (fine.onSteps(sorted[0])) {
-      return Optional.empty(); // what dies away ends among them
     }
     List<Pause> half = pauses(octaves, total, seconds, loud, quiet + HALF * (loud - quiet));
     List<Pause> under = pauses(octaves, total, seconds, loud, loud - UNDER_LOUD_DB);

@@ -51,7 +51,7 @@ final class Gate {
     int last = 0;
     int silent = 0;
     boolean heard = false;
-    double before = 0;
+    double shutDb = 0;
     for (int k = WITHIN_FRAMES; k < n; k++) {
       double drop = levels.get(k - WITHIN_FRAMES, 0) - levels.get(k, 0);
       boolean none = levels.get(k, 0) < DIGITAL_SILENCE_DB;
@@ -64,10 +64,10 @@ final class Gate {
       }
       if (none) {
         if (silent++ == 0) {
-          before = Math.max(levels.get(k - 1, 0), levels.get(k - 2, 0));
+          shutDb = Math.max(levels.get(k - 1, 0), levels.get(k - 2, 0));
         }
       } else {
-        if (heard && silent * seconds >= SILENCE_SECONDS && before > fine.stepsDb() + SHUT_DB) {
+        if (heard && silent * seconds >= SILENCE_SECONDS && shutDb > fine.stepsDb() + SHUT_DB) {
           silences++;
           first = first < 0 ? k - silent : first;
           last = k;

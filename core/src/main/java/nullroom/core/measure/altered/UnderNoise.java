@@ -87,16 +87,9 @@ final class UnderNoise {
   private final FineBands fine;
   private final List<Stretch> pauses;
 
-  /** Between the pauses other things sound than their noise, that swells and ebbs. */
-  private final boolean others;
-
   private UnderNoise(FineBands fine, List<Stretch> pauses) {
     this.fine = fine;
     this.pauses = pauses;
-    others =
-        !AnotherSound.before(
-                pauses, fine.levels(), fine.totals(), fine.seconds(), LOOK_BACK_SECONDS)
-            .isEmpty();
   }
 
   /**
@@ -164,12 +157,10 @@ final class UnderNoise {
             .mapToDouble(d -> (steady ? d.noiseDb() : floor) - d.softestDb())
             .filter(by -> by > under)
             .toArray();
-    int fewest =
-        (int)
-            Math.ceil(
-                steady
-                    ? Math.max(STEADY_FEWEST, STEADY_SHARE * dips.size())
-                    : Math.max(RESTLESS_FEWEST, RESTLESS_SHARE * dips.size()));
+    double fewest =
+        steady
+            ? Math.max(STEADY_FEWEST, STEADY_SHARE * dips.size())
+            : Math.max(RESTLESS_FEWEST, RESTLESS_SHARE * dips.size());
     return found.length >= fewest
         ? Optional.of(gain(found, dips.size(), levels.length))
         : held(band, levels, least + HELD_MORE_DB);
@@ -187,11 +178,18 @@ final class UnderNoise {
             .filter(Dip::isBetweenLike)
             .mapToDouble(d -> d.noiseDb() - d.softestDb())
             .toArray();
-    return others
-            && by.length >= Math.max(LIKE_FEWEST, LIKE_SHARE * all.size())
+    return by.length >= Math.max(LIKE_FEWEST, LIKE_SHARE * all.size())
             && Arrays.stream(by).allMatch(b -> b > Math.max(HELD_DB, least))
+            && othersSound()
         ? Optional.of(gain(by, all.size(), levels.length))
         : Optional.empty();
+  }
+
+  /** Whether between the pauses something else is heard than their noise, that swells and ebbs. */
+  private boolean othersSound() {
+    return !AnotherSound.before(
+            pauses, fine.levels(), fine.totals(), fine.seconds(), LOOK_BACK_SECONDS)
+        .isEmpty();
   }
 
   private Alteration gain(double[] by, int sounds, int rows) {

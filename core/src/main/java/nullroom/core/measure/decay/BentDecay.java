@@ -3,7 +3,6 @@ package nullroom.core.measure.decay;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.BooleanSupplier;
 import nullroom.core.Figures;
 import nullroom.core.measure.altered.Alteration;
 import nullroom.core.signal.Samples;
@@ -44,13 +43,13 @@ public final class BentDecay {
   private static final double SPREAD = 2.8;
 
   private static final double MOST_OF_THEM = 0.7;
+  private static final double LOWEST_HZ = 200;
+  private static final int FEWEST_POINTS = 4;
 
-  /** Not a sample but zeros for so long, so often between sounds. */
+  /** Nothing but zeros for so long, so often between sounds. */
   private static final double SILENT_SECONDS = 0.02;
 
   private static final int FEWEST_SILENCES = 3;
-  private static final double LOWEST_HZ = 200;
-  private static final int FEWEST_POINTS = 4;
 
   private BentDecay() {}
 
@@ -62,9 +61,7 @@ public final class BentDecay {
   public static List<Alteration> with(List<Alteration> found, DecayReport report, Samples sound) {
     List<Alteration> all = new ArrayList<>(found);
     if (found.stream().noneMatch(Alteration::movesTheFloor)) { // which bends decays, too
-      SteepDecay.of(report, sound.seconds())
-          .or(() -> of(report, sound.seconds(), () -> endsInSilence(sound)))
-          .ifPresent(all::addFirst);
+      SteepDecay.of(report, sound.seconds()).or(() -> of(report, sound)).ifPresent(all::addFirst);
     }
     return all;
   }
@@ -72,10 +69,9 @@ public final class BentDecay {
   /**
    * What the decays of a report speak for.
    *
-   * @param seconds length of the sound
-   * @param shut whether nothing is left behind its sounds
+   * @param sound of which it is
    */
-  static Optional<Alteration> of(DecayReport report, double seconds, BooleanSupplier shut) {
+  private static Optional<Alteration> of(DecayReport report, Samples sound) {
     double weights = 0;
     double sum = 0;
     int bands = 0;
@@ -97,12 +93,12 @@ public final class BentDecay {
     return bands >= FEWEST_BANDS
             && mean > Math.max(FASTER, SURE * SPREAD / Math.sqrt(weights))
             && faster >= MOST_OF_THEM * bands
-        ? Optional.of(told(100 * Math.expm1(mean), faster, bands, seconds, shut.getAsBoolean()))
+        ? Optional.of(told(100 * Math.expm1(mean), faster, bands, sound))
         : Optional.empty();
   }
 
-  private static Alteration told(
-      double percent, int faster, int bands, double seconds, boolean shut) {
+  private static Alteration told(double percent, int faster, int bands, Samples sound) {
+    boolean shut = endsInSilence(sound);
     return new Alteration(
         shut ? Alteration.Kind.GATE : Alteration.Kind.AUTOMATIC_GAIN,
         shut
@@ -113,7 +109,7 @@ public final class BentDecay {
                 "the decay goes on %.0f %% steeper than it begins, in %d of %d bands: no room does that, a gain that comes up again does",
                 percent, faster, bands),
         0,
-        seconds);
+        sound.seconds());
   }
 
   /**

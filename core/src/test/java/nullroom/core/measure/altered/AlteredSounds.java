@@ -144,6 +144,18 @@ final class AlteredSounds {
         });
   }
 
+  /** Automatic gain over a sound, as fast as it recovers. */
+  static double[] compressed(double[] x, double seconds, double ratio) {
+    double[] y = x.clone();
+    double follow = 0;
+    for (int k = 0; k < y.length; k++) {
+      follow = Math.max(Math.abs(x[k]), follow * Math.exp(-1 / (seconds * RATE)));
+      double over = Math.max(0, 20 * Math.log10(follow / 0.01));
+      y[k] *= Math.pow(10, -over * (1 - 1 / ratio) / 20);
+    }
+    return y;
+  }
+
   /** Shuts by so much, over so long, where the level falls under a threshold. */
   static double[] gated(double[] x, double rangeDb, double seconds, double threshold) {
     double[] y = x.clone();

@@ -159,25 +159,13 @@ class FaintTracesTest {
     assertThat(found(breaths)).as("breaths").isEmpty();
   }
 
-  /** Automatic gain over a sound, as fast as it recovers. */
-  private static double[] compressed(double[] x, double seconds, double ratio) {
-    double[] y = x.clone();
-    double follow = 0;
-    for (int k = 0; k < y.length; k++) {
-      follow = Math.max(Math.abs(x[k]), follow * Math.exp(-1 / (seconds * RATE)));
-      double over = Math.max(0, 20 * Math.log10(follow / 0.01));
-      y[k] *= Math.pow(10, -over * (1 - 1 / ratio) / 20);
-    }
-    return y;
-  }
-
   @ParameterizedTest
   @DisplayName("a gain is known by bands in which noise stands free while the room still rings")
   @ValueSource(doubles = {0.2, 0.4, 0.8})
   void gainInTheHighs(double seconds) {
     double[] x = talk(FLAT, 30, 0.8, 23);
     assertThat(found(x)).isEmpty();
-    assertThat(kinds(compressed(x, seconds, 4))).containsExactly(Kind.AUTOMATIC_GAIN);
+    assertThat(kinds(AlteredSounds.compressed(x, seconds, 4))).containsExactly(Kind.AUTOMATIC_GAIN);
   }
 
   @ParameterizedTest
@@ -186,7 +174,7 @@ class FaintTracesTest {
   void fastGain(double seconds) {
     double[] x = talk(BRIGHT, 35, 0.3, 29);
     assertThat(found(x)).isEmpty();
-    double[] y = compressed(x, seconds, 6);
+    double[] y = AlteredSounds.compressed(x, seconds, 6);
     assertThat(kinds(y)).containsExactly(Kind.AUTOMATIC_GAIN);
     assertThat(found(y).getFirst().evidence()).contains("sounds in the air only add up");
   }
