@@ -44,7 +44,8 @@ public final class TruePeak {
       double sum = 0;
       for (int k = 0; k < TAPS; k++) {
         double x = k - REACH + 1 - (double) p / PHASES;
-        double window = bessel(BETA * Math.sqrt(1 - Math.pow(x / REACH, 2))) / bessel(BETA);
+        double window =
+            Windows.bessel(BETA * Math.sqrt(1 - Math.pow(x / REACH, 2))) / Windows.bessel(BETA);
         all[p - 1][k] = window * Math.sin(Math.PI * x) / (Math.PI * x);
         sum += all[p - 1][k];
       }
@@ -53,17 +54,6 @@ public final class TruePeak {
       }
     }
     return all;
-  }
-
-  /** Modified Bessel function of order nought, by its series. */
-  private static double bessel(double x) {
-    double term = 1;
-    double sum = 1;
-    for (int k = 1; term > 1e-12 * sum; k++) {
-      term *= Math.pow(x / 2 / k, 2);
-      sum += term;
-    }
-    return sum;
   }
 
   private static double largestGain() {

@@ -30,9 +30,13 @@ public final class AlterationMeter {
 
   private static final double HOLED = 0.004;
 
+  /** Of the lines about 2 kHz a coder of a low rate drops a third. */
+  private static final double COARSE = 0.32;
+
   private final double rate;
   private final SpectraSeen spectra;
   private final FineBands fine;
+  private final CoderGrid grid;
   private final BeforeSound before;
   private final AveragedNoise averaged;
 
@@ -50,6 +54,7 @@ public final class AlterationMeter {
     rate = sampleRateHz;
     spectra = new SpectraSeen(sampleRateHz);
     fine = new FineBands(sampleRateHz);
+    grid = new CoderGrid(sampleRateHz, fine);
     before = new BeforeSound(sampleRateHz);
     averaged = new AveragedNoise(sampleRateHz);
     frame = Math.max(8, (int) Math.round(SHORT_SECONDS * sampleRateHz));
@@ -109,6 +114,7 @@ public final class AlterationMeter {
   public void add(double[] block, int length) {
     spectra.add(block, length);
     fine.add(block, length);
+    grid.add(block, length);
     before.add(block, length);
     averaged.add(block, length);
     int taken = 0;
@@ -169,35 +175,56 @@ public final class AlterationMeter {
     Optional<Alteration> edge = spectra.end(fine.stepsDb()).told(seconds());
     Optional<Alteration> under = // a coder empties the highs
         edge.isPresent() || holes > HOLED ? Optional.empty() : UnderNoise.of(fine);
-    Optional<Alteration> shut = Gate.of(levels, frame / rate, fine);
-    if (under.isEmpty()) { // a gate leaves no noise lower than in the pauses
-      shut = shut.or(() -> ShutNoise.of(fine)).or(() -> FallsAlike.of(fine));
-    }
+    Optional<Alteration> gate = Gate.of(levels, frame / rate, fine);
+    Optional<Alteration> shut =
+        under.isPresent() // a gate leaves no noise lower than in the pauses
+            ? gate
+            : gate.or(() -> ShutNoise.of(fine))
+                .or(() -> FallsAlike.of(fine))
+                .or(() -> QuickEnds.of(fine));
     shut.ifPresent(all::add);
     if (shut.isEmpty()) { // else what opens and shuts would be taken for it
-      under
-          .or(() ->
-              onSteps() // what dies away ends among them
-                  ? Optional.empty()
-                  : AutomaticGain.of(spectra.octaveLevels(), spectra.secondsPerBlock()))
-          .or(() -> RisingTogether.of(fine))
-          .or(() ->
-              HeldDown.of(
-                  spectra.octaveLevels(),
-                  spectra.asideLevels(),
-                  spectra.secondsPerBlock(),
-                  edge.isPresent() ? 1 : SpectraSeen.ASIDE))
-          .ifPresent(all::add);
+      under.or(() -> gain(edge.isPresent())).ifPresent(all::add);
     }
-    Optional<Alteration> reduced = // a coder leaves islands too, under an edge
-        shut.isPresent() || edge.isPresent() ? Optional.empty() : noiseReduction(holes);
+    boolean binByBin = shut.isEmpty() && edge.isEmpty(); // a coder does so, too, under an edge
+    Optional<Alteration> reduced = binByBin ? noiseReduction(holes) : Optional.empty();
     reduced.ifPresent(all::add);
     Ceiling.of(levels, frame / rate).ifPresent(all::add);
     edge.ifPresent(all::add);
     if (reduced.isEmpty()) {
-      lossy(edge.isPresent(), holes).ifPresent(all::add);
+      holed(holes)
+          .or(() -> islands(edge.isPresent()))
+          .or(() -> binByBin ? reducedFarOver() : Optional.empty())
+          .ifPresent(all::add);
     }
     return all;
+  }
+
+  private Optional<Alteration> gain(boolean edged) {
+    Optional<Alteration> rises =
+        onSteps() // what dies away ends among them
+            ? Optional.empty()
+            : AutomaticGain.of(spectra.octaveLevels(), spectra.secondsPerBlock());
+    return rises
+        .or(() -> RisingTogether.of(fine))
+        .or(() ->
+            HeldDown.of(
+                spectra.octaveLevels(),
+                spectra.asideLevels(),
+                spectra.secondsPerBlock(),
+                edged ? 1 : SpectraSeen.ASIDE));
+  }
+
+  /** A reduction that takes for noise what is far louder; asked last, as coders do so, too. */
+  private Optional<Alteration> reducedFarOver() {
+    return spectra
+        .tails()
+        .movedFarOver(spectra.totals())
+        .map(t ->
+            reduced(
+                Figures.say(
+                    "far over the noise islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where a room has 0.33 and 5.6",
+                    t.beside(), t.scatterDb())));
   }
 
   /** Whether the softest moments are no louder than the steps in which the file was written. */
@@ -215,6 +242,14 @@ public final class AlterationMeter {
     if (spectra.rangeDb() < PAUSE_DB) {
       return Optional.empty();
     }
+    return reducedBinByBin()
+        .filter(islands -> grid.dropped().orElse(0) < COARSE) // else they are the coder's
+        .or(() -> onSteps() ? Optional.empty() : averaged.told())
+        .or(() -> holes > HOLED ? Optional.empty() : before.told())
+        .map(this::reduced);
+  }
+
+  private Optional<String> reducedBinByBin() {
     return spectra
         .tails()
         .workedOn(spectra.totals())
@@ -239,35 +274,45 @@ public final class AlterationMeter {
                 .map(t ->
                     Figures.say(
                         "in what sounds just over the noise islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where a room has 0.27 and 5.3",
-                        t.beside(), t.scatterDb())))
-        .or(() -> onSteps() ? Optional.empty() : averaged.told())
-        .or(() -> holes > HOLED ? Optional.empty() : before.told())
-        .map(evidence -> new Alteration(Alteration.Kind.NOISE_REDUCTION, evidence, 0, seconds()));
+                        t.beside(), t.scatterDb())));
+  }
+
+  private Alteration reduced(String evidence) {
+    return new Alteration(Alteration.Kind.NOISE_REDUCTION, evidence, 0, seconds());
   }
 
   /** Cannot see coders that fill their holes with noise. */
-  private Optional<Alteration> lossy(boolean edged, double share) {
-    Optional<String> holes =
-        share > HOLED
-            ? Optional.of(
+  private Optional<Alteration> holed(double share) {
+    return share > HOLED
+        ? Optional.of(
+            lossy(
                 Figures.say(
                     "narrow holes in the spectrum over 4 kHz, %.1f in a thousand, each 18 dB and more under what is beside it",
-                    1000 * share))
-            : Optional.empty();
-    Optional<String> islands =
-        spectra.rangeDb() > PAUSE_DB
-            ? quiet()
-                .filter(q ->
-                    edged && q.isWorkedOn()
-                        || !q.diesAway()
-                            && (q.isCoded() || spectra.tails().isCoded(spectra.totals())))
-                .map(q ->
-                    Figures.say(
-                        "islands of tones come and go in the quietest moments%s: neighbouring lines of the highs follow one another by %.2f, in noise by 0.26",
-                        edged ? " under the edge of the spectrum" : "", q.high()))
-            : Optional.empty();
-    return holes
-        .or(() -> islands)
-        .map(evidence -> new Alteration(Alteration.Kind.LOSSY, evidence, 0, seconds()));
+                    1000 * share)))
+        : Optional.empty();
+  }
+
+  private Alteration lossy(String evidence) {
+    return new Alteration(Alteration.Kind.LOSSY, evidence, 0, seconds());
+  }
+
+  /** Islands in the quietest moments: of a coder, or wider than one leaves them. */
+  private Optional<Alteration> islands(boolean edged) {
+    if (spectra.rangeDb() <= PAUSE_DB) {
+      return Optional.empty();
+    }
+    return quiet()
+        .filter(q ->
+            edged && q.isWorkedOn()
+                || !q.diesAway() && (q.isCoded() || spectra.tails().isCoded(spectra.totals())))
+        .map(q ->
+            Figures.say(
+                "islands of tones come and go in the quietest moments%s: neighbouring lines of the highs follow one another by %.2f, in noise by 0.26",
+                edged ? " under the edge of the spectrum" : "", q.high()))
+        .map(evidence -> isCoder(edged) ? lossy(evidence) : reduced(evidence));
+  }
+
+  private boolean isCoder(boolean edged) {
+    return edged || !spectra.tails().isWide(spectra.totals()) || grid.dropped().isPresent();
   }
 }

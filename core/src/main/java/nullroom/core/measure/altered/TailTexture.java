@@ -81,6 +81,18 @@ final class TailTexture {
   private static final double OVER_NOISE_FOLLOWING = 0.15;
   private static final double OVER_NOISE_TONES = 0.25;
 
+  /** Over the noise, of what is no louder than a word dies away. */
+  private static final double FAR_FROM_DB = 16;
+
+  private static final double FAR_TO_DB = 40;
+  private static final int FAR_FEWEST = 40;
+
+  /** Of untouched sound up to 5.9, and the neighbours, where it changes fast, up to 0.43. */
+  private static final double FAR_SCATTER_DB = 5.95;
+
+  private static final double FAR_BESIDE = 0.42;
+  private static final double FAR_FOLLOWING = 0.15;
+
   /** Squared decibels more than in the pauses, which a steady line would widen, too. */
   private static final double MORE = 6.5;
 
@@ -93,6 +105,11 @@ final class TailTexture {
   private static final double RISING_DB = 0.45;
 
   private static final double RISING_FROM_DB = 6;
+
+  private static final double TOP_RISE_DB = 0.8;
+
+  /** Coders that fill their holes leave up to 0.39. */
+  private static final double WIDER_BESIDE = 0.4;
 
   /** Pauses in which bins scatter further than in any plain noise, low and high alike. */
   private static final double EVEN_DB = 5.55;
@@ -289,6 +306,26 @@ final class TailTexture {
                     && t.following < OVER_NOISE_FOLLOWING);
   }
 
+  /**
+   * Whether bins are still moved one by one far over the noise, as one does who takes it for more.
+   */
+  Optional<Texture> movedFarOver(double[] total) {
+    boolean tones = loud(total, HIGH, bands).filter(l -> l.following > FOLLOWING).isPresent();
+    return tones || isCoded(total)
+        ? Optional.empty()
+        : of(
+                total,
+                HIGH,
+                bands,
+                (since, over, fall) ->
+                    since > 0 && over > FAR_FROM_DB && over < FAR_TO_DB && fall < STEEP_DB)
+            .filter(t ->
+                t.rows >= FAR_FEWEST
+                    && t.scatterDb > FAR_SCATTER_DB
+                    && t.beside > FAR_BESIDE
+                    && t.following < FAR_FOLLOWING);
+  }
+
   /** Islands in the pauses, more the higher: a coder's. */
   boolean isCoded(double[] total) {
     Optional<Texture> low = still(total, 0, HIGH);
@@ -297,6 +334,16 @@ final class TailTexture {
         && high.isPresent()
         && low.get().scatterDb < CODED_LOW_DB
         && high.get().scatterDb > low.get().scatterDb + CODED_RISE_DB;
+  }
+
+  /** Islands in the pauses as wide as no coder leaves them but one that widens them with height. */
+  boolean isWide(double[] total) {
+    Optional<Texture> middle = still(total, MIDDLE_FROM, MIDDLE_TO);
+    return middle.isPresent()
+        && still(total, TOP, bands)
+            .filter(
+                t -> t.beside > WIDER_BESIDE && t.scatterDb < middle.get().scatterDb + TOP_RISE_DB)
+            .isPresent();
   }
 
   /** Islands in the pauses, as many at all heights: no coder's. */

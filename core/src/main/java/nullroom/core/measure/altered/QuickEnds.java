@@ -1,0 +1,169 @@
+package nullroom.core.measure.altered;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
+import nullroom.core.Figures;
+import nullroom.core.Quantile;
+
+/**
+ * Sounds that end on the steps of a file faster than a room dies away: a gate that shuts over some
+ * hundredths of a second, and whose floor the file is too coarse to show. The deadest of small
+ * rooms have 0.1 s, in which what is left of a sound takes 33 ms for twenty decibels. A tick ends
+ * as fast where nothing answers it, so what ends must have lasted. Noise that stands too low over
+ * the steps for that is to stand still, behind something louder, and to end from one level each
+ * time.
+ */
+final class QuickEnds {
+  /** The floor lies on the steps, or not far over them. */
+  private static final double STEPS_DB = 18;
+
+  private static final double FLOOR_SHARE = 0.05;
+
+  /** Over the floor: between these the time is taken. */
+  private static final double FROM_DB = 27;
+
+  private static final double TO_DB = 7;
+  private static final double QUICK_SECONDS = 0.024;
+
+  /** So long it stays on the floor, and so long it sounded before. */
+  private static final double STAYS_SECONDS = 0.12;
+
+  private static final double LASTS_SECONDS = 0.04;
+
+  /** On the way down it does not come so near the floor. */
+  private static final double SLACK_DB = 3;
+
+  private static final int FEWEST = 3;
+  private static final double MOST_OF_THEM = 0.65;
+
+  /** Noise that stands: so many rows, that differ by so little, and then are two rows to fall. */
+  private static final int STILL_ROWS = 5;
+
+  private static final int FALL_ROWS = 2;
+  private static final double STILL_DB = 5;
+  private static final double ENDS_DB = 12;
+  private static final double LOUDER_DB = 8;
+  private static final double LOUDER_SECONDS = 1.5;
+  private static final double SAME_DB = 2;
+  private static final int FEWEST_STILL = 4;
+
+  private final double[] total;
+  private final double seconds;
+  private final double floor;
+
+  private QuickEnds(double[] total, double seconds, double floor) {
+    this.total = total;
+    this.seconds = seconds;
+    this.floor = floor;
+  }
+
+  /** What speaks for a gate. */
+  static Optional<Alteration> of(FineBands fine) {
+    double[] total = fine.totals();
+    double softest = total.length == 0 ? 0 : Quantile.of(total, FLOOR_SHARE);
+    if (softest > fine.stepsDb() + STEPS_DB) {
+      return Optional.empty();
+    }
+    QuickEnds ends = new QuickEnds(total, fine.seconds(), Math.max(softest, fine.stepsDb()));
+    List<Integer> rows = ends.rows();
+    return ends.quick(rows).or(() -> ends.fromOneLevel(rows));
+  }
+
+  /** Rows from which on it stays on the floor. */
+  private List<Integer> rows() {
+    int stays = (int) (STAYS_SECONDS / seconds);
+    List<Integer> all = new ArrayList<>();
+    for (int k = 1; k + stays < total.length; k++) {
+      if (total[k - 1] >= floor + TO_DB && most(k, k + stays) < floor + TO_DB) {
+        all.add(k);
+        k += stays;
+      }
+    }
+    return all;
+  }
+
+  private Optional<Alteration> quick(List<Integer> rows) {
+    List<Integer> lasted = rows.stream().filter(k -> fallSeconds(k).isPresent()).toList();
+    List<Integer> quick =
+        lasted.stream().filter(k -> fallSeconds(k).getAsDouble() < QUICK_SECONDS).toList();
+    return quick.size() < FEWEST || quick.size() < MOST_OF_THEM * lasted.size()
+        ? Optional.empty()
+        : Optional.of(
+            told(
+                quick,
+                Figures.say(
+                    "%d of %d sounds end by 20 dB within %.0f ms, under the steps of the file: no room dies away so fast",
+                    quick.size(), lasted.size(), 1000 * QUICK_SECONDS)));
+  }
+
+  /** How long the last twenty decibels took of what lasted. */
+  private OptionalDouble fallSeconds(int row) {
+    int above = row - 1;
+    while (above > 0 && total[above] < floor + FROM_DB && total[above] > floor + TO_DB - SLACK_DB) {
+      above--;
+    }
+    int lasts = (int) (LASTS_SECONDS / seconds);
+    return above < lasts || least(above - lasts, above + 1) < floor + FROM_DB
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(
+            seconds * (crossing(row - 1, floor + TO_DB) - crossing(above, floor + FROM_DB)));
+  }
+
+  /** Row and its part at which a fall that begins there passes a level. */
+  private double crossing(int row, double level) {
+    return row + (total[row] - level) / Math.max(Double.MIN_NORMAL, total[row] - total[row + 1]);
+  }
+
+  private Optional<Alteration> fromOneLevel(List<Integer> rows) {
+    List<Integer> stood = rows.stream().filter(this::stood).toList();
+    double level =
+        stood.isEmpty() ? 0 : Quantile.median(stood.stream().mapToDouble(this::standsDb).toArray());
+    List<Integer> same =
+        stood.stream().filter(k -> Math.abs(standsDb(k) - level) < SAME_DB).toList();
+    return same.size() < FEWEST_STILL || same.size() < MOST_OF_THEM * rows.size()
+        ? Optional.empty()
+        : Optional.of(
+            told(
+                same,
+                Figures.say(
+                    "%d times noise stands still and then ends under the steps of the file, each time from the same level, %.0f dB over them: sounds end on levels of their own",
+                    same.size(), level - floor)));
+  }
+
+  /** Whether noise stood still before a fall, behind something louder, and fell at once. */
+  private boolean stood(int row) {
+    int still = row - FALL_ROWS + 1 - STILL_ROWS;
+    int louder = row - (int) (LOUDER_SECONDS / seconds);
+    if (still < 0) {
+      return false;
+    }
+    double stands = standsDb(row);
+    return most(still, still + STILL_ROWS) - least(still, still + STILL_ROWS) < STILL_DB
+        && stands - total[row] > ENDS_DB
+        && most(Math.max(0, louder), row) > stands + LOUDER_DB;
+  }
+
+  private double standsDb(int row) {
+    int still = row - FALL_ROWS + 1 - STILL_ROWS;
+    return IntStream.range(still, still + STILL_ROWS)
+        .mapToDouble(k -> total[k])
+        .average()
+        .orElseThrow();
+  }
+
+  private Alteration told(List<Integer> rows, String evidence) {
+    return new Alteration(
+        Alteration.Kind.GATE, evidence, rows.getFirst() * seconds, (rows.getLast() + 1) * seconds);
+  }
+
+  private double most(int from, int to) {
+    return IntStream.range(from, to).mapToDouble(k -> total[k]).max().orElseThrow();
+  }
+
+  private double least(int from, int to) {
+    return IntStream.range(from, to).mapToDouble(k -> total[k]).min().orElseThrow();
+  }
+}
