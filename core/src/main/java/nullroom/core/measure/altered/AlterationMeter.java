@@ -30,9 +30,6 @@ public final class AlterationMeter {
 
   private static final double HOLED = 0.004;
 
-  /** Of the lines about 2 kHz a coder of a low rate drops a third. */
-  private static final double COARSE = 0.32;
-
   private final double rate;
   private final SpectraSeen spectra;
   private final FineBands fine;
@@ -187,14 +184,19 @@ public final class AlterationMeter {
       under.or(() -> gain(edge.isPresent())).ifPresent(all::add);
     }
     boolean binByBin = shut.isEmpty() && edge.isEmpty(); // a coder does so, too, under an edge
-    Optional<Alteration> reduced = binByBin ? noiseReduction(holes) : Optional.empty();
+    Islands islands = new Islands(spectra, onSteps() ? Optional.empty() : spectra.quiet(), grid);
+    Optional<Alteration> reduced = binByBin ? reduction(islands, holes) : Optional.empty();
     reduced.ifPresent(all::add);
     Ceiling.of(levels, frame / rate).ifPresent(all::add);
     edge.ifPresent(all::add);
     if (reduced.isEmpty()) {
-      holed(holes)
-          .or(() -> islands(edge.isPresent()))
-          .or(() -> binByBin ? reducedFarOver() : Optional.empty())
+      coder(islands, holes, edge.isPresent(), binByBin)
+          .or(() ->
+              binByBin
+                  ? islands
+                      .farOver()
+                      .map(evidence -> throughout(Alteration.Kind.NOISE_REDUCTION, evidence))
+                  : Optional.empty())
           .ifPresent(all::add);
     }
     return all;
@@ -215,104 +217,49 @@ public final class AlterationMeter {
                 edged ? 1 : SpectraSeen.ASIDE));
   }
 
-  /** A reduction that takes for noise what is far louder; asked last, as coders do so, too. */
-  private Optional<Alteration> reducedFarOver() {
-    return spectra
-        .tails()
-        .movedFarOver(spectra.totals())
-        .map(t ->
-            reduced(
-                Figures.say(
-                    "far over the noise islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where a room has 0.33 and 5.6",
-                    t.beside(), t.scatterDb())));
-  }
-
   /** Whether the softest moments are no louder than the steps in which the file was written. */
   private boolean onSteps() {
     return fine.onSteps(spectra.quietestDb());
   }
 
-  /** Empty also where the steps of the file are louder than what is quiet. */
-  private Optional<QuietTexture> quiet() {
-    return onSteps() ? Optional.empty() : spectra.quiet();
+  private Optional<Alteration> reduction(Islands islands, double holes) {
+    return spectra.rangeDb() < PAUSE_DB
+        ? Optional.empty()
+        : islands
+            .ofReduction()
+            .or(() -> onSteps() ? Optional.empty() : averaged.told())
+            .or(() -> holes > HOLED ? Optional.empty() : before.told())
+            .map(evidence -> throughout(Alteration.Kind.NOISE_REDUCTION, evidence));
   }
 
-  /** Cannot see a reduction that leaves pauses and tails plain noise, only softer. */
-  private Optional<Alteration> noiseReduction(double holes) {
-    if (spectra.rangeDb() < PAUSE_DB) {
-      return Optional.empty();
+  /**
+   * Cannot see coders that fill their holes with noise.
+   *
+   * @param binByBin whether nothing else explains bins that were moved one by one
+   */
+  private Optional<Alteration> coder(
+      Islands islands, double holes, boolean edged, boolean binByBin) {
+    if (holes > HOLED) {
+      return Optional.of(
+          throughout(
+              Alteration.Kind.LOSSY,
+              Figures.say(
+                  "narrow holes in the spectrum over 4 kHz, %.1f in a thousand, each 18 dB and more under what is beside it",
+                  1000 * holes)));
     }
-    return reducedBinByBin()
-        .filter(islands -> grid.dropped().orElse(0) < COARSE) // else they are the coder's
-        .or(() -> onSteps() ? Optional.empty() : averaged.told())
-        .or(() -> holes > HOLED ? Optional.empty() : before.told())
-        .map(this::reduced);
+    return spectra.rangeDb() < PAUSE_DB
+        ? Optional.empty()
+        : islands
+            .ofCoder(edged)
+            .map(evidence ->
+                throughout(
+                    binByBin && islands.areWide()
+                        ? Alteration.Kind.NOISE_REDUCTION
+                        : Alteration.Kind.LOSSY,
+                    evidence));
   }
 
-  private Optional<String> reducedBinByBin() {
-    return spectra
-        .tails()
-        .workedOn(spectra.totals())
-        .map(t ->
-            Figures.say(
-                "while sounds die away islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where a room has 0.3 and 5.6",
-                t.beside(), t.scatterDb()))
-        .or(() ->
-            quiet()
-                .filter(q ->
-                    q.isWorkedOn()
-                        && !spectra.tails().isCoded(spectra.totals())
-                        && (!q.isCoded() || spectra.tails().isEven(spectra.totals())))
-                .map(q ->
-                    Figures.say(
-                        "in the quietest moments islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where noise has 0.27 and 5.9",
-                        q.beside(), q.scatterDb())))
-        .or(() ->
-            spectra
-                .tails()
-                .movedOverNoise(spectra.totals())
-                .map(t ->
-                    Figures.say(
-                        "in what sounds just over the noise islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where a room has 0.27 and 5.3",
-                        t.beside(), t.scatterDb())));
-  }
-
-  private Alteration reduced(String evidence) {
-    return new Alteration(Alteration.Kind.NOISE_REDUCTION, evidence, 0, seconds());
-  }
-
-  /** Cannot see coders that fill their holes with noise. */
-  private Optional<Alteration> holed(double share) {
-    return share > HOLED
-        ? Optional.of(
-            lossy(
-                Figures.say(
-                    "narrow holes in the spectrum over 4 kHz, %.1f in a thousand, each 18 dB and more under what is beside it",
-                    1000 * share)))
-        : Optional.empty();
-  }
-
-  private Alteration lossy(String evidence) {
-    return new Alteration(Alteration.Kind.LOSSY, evidence, 0, seconds());
-  }
-
-  /** Islands in the quietest moments: of a coder, or wider than one leaves them. */
-  private Optional<Alteration> islands(boolean edged) {
-    if (spectra.rangeDb() <= PAUSE_DB) {
-      return Optional.empty();
-    }
-    return quiet()
-        .filter(q ->
-            edged && q.isWorkedOn()
-                || !q.diesAway() && (q.isCoded() || spectra.tails().isCoded(spectra.totals())))
-        .map(q ->
-            Figures.say(
-                "islands of tones come and go in the quietest moments%s: neighbouring lines of the highs follow one another by %.2f, in noise by 0.26",
-                edged ? " under the edge of the spectrum" : "", q.high()))
-        .map(evidence -> isCoder(edged) ? lossy(evidence) : reduced(evidence));
-  }
-
-  private boolean isCoder(boolean edged) {
-    return edged || !spectra.tails().isWide(spectra.totals()) || grid.dropped().isPresent();
+  private Alteration throughout(Alteration.Kind kind, String evidence) {
+    return new Alteration(kind, evidence, 0, seconds());
   }
 }

@@ -87,10 +87,10 @@ final class TailTexture {
   private static final double FAR_TO_DB = 40;
   private static final int FAR_FEWEST = 40;
 
-  /** Of untouched sound up to 5.9, and the neighbours, where it changes fast, up to 0.43. */
-  private static final double FAR_SCATTER_DB = 5.95;
+  /** Of untouched sound rarely over 5.9, and where it changes fast up to 0.43; never both. */
+  private static final double FAR_SCATTER_DB = 6;
 
-  private static final double FAR_BESIDE = 0.42;
+  private static final double FAR_BESIDE = 0.435;
   private static final double FAR_FOLLOWING = 0.15;
 
   /** Squared decibels more than in the pauses, which a steady line would widen, too. */

@@ -1,0 +1,86 @@
+package nullroom.core.measure.altered;
+
+import java.util.Optional;
+import nullroom.core.Figures;
+
+/**
+ * Islands of tones, that come and go where a room and its noise leave every bin of a spectrum to
+ * itself: a gain of its own was set for each bin, by a reduction or by a coder. Cannot see a
+ * reduction that leaves pauses and tails plain noise, only softer.
+ */
+final class Islands {
+  /** Of the lines about 2 kHz a coder of a low rate drops a third. */
+  private static final double COARSE = 0.32;
+
+  private final TailTexture tails;
+  private final double[] total;
+  private final Optional<QuietTexture> quiet;
+  private final CoderGrid grid;
+
+  /**
+   * Of one sound.
+   *
+   * @param quiet of its quietest moments; empty also where the steps of the file are louder
+   * @param grid its frames, if a coder wrote it
+   */
+  Islands(SpectraSeen spectra, Optional<QuietTexture> quiet, CoderGrid grid) {
+    tails = spectra.tails();
+    total = spectra.totals();
+    this.quiet = quiet;
+    this.grid = grid;
+  }
+
+  /** What speaks for a reduction, unless a coder of a low rate has left it. */
+  Optional<String> ofReduction() {
+    return tails
+        .workedOn(total)
+        .map(t ->
+            Figures.say(
+                "while sounds die away islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where a room has 0.3 and 5.6",
+                t.beside(), t.scatterDb()))
+        .or(() ->
+            quiet
+                .filter(q ->
+                    q.isWorkedOn()
+                        && !tails.isCoded(total)
+                        && (!q.isCoded() || tails.isEven(total)))
+                .map(q ->
+                    Figures.say(
+                        "in the quietest moments islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where noise has 0.27 and 5.9",
+                        q.beside(), q.scatterDb())))
+        .or(() ->
+            tails
+                .movedOverNoise(total)
+                .map(t ->
+                    Figures.say(
+                        "in what sounds just over the noise islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where a room has 0.27 and 5.3",
+                        t.beside(), t.scatterDb())))
+        .filter(evidence -> grid.dropped().orElse(0) < COARSE);
+  }
+
+  /** What speaks for a coder, or a reduction whose islands lie as a coder's do. */
+  Optional<String> ofCoder(boolean edged) {
+    return quiet
+        .filter(
+            q -> edged && q.isWorkedOn() || !q.diesAway() && (q.isCoded() || tails.isCoded(total)))
+        .map(q ->
+            Figures.say(
+                "islands of tones come and go in the quietest moments%s: neighbouring lines of the highs follow one another by %.2f, in noise by 0.26",
+                edged ? " under the edge of the spectrum" : "", q.high()));
+  }
+
+  /** Whether they are wider than a coder leaves them, and no coder's frames show. */
+  boolean areWide() {
+    return tails.isWide(total) && grid.dropped().isEmpty();
+  }
+
+  /** What speaks for a reduction that takes for noise what is far louder; coders do so, too. */
+  Optional<String> farOver() {
+    return tails
+        .movedFarOver(total)
+        .map(t ->
+            Figures.say(
+                "far over the noise islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where a room has 0.33 and 5.6",
+                t.beside(), t.scatterDb()));
+  }
+}
