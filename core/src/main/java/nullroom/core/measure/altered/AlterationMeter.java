@@ -7,6 +7,7 @@ import java.util.stream.IntStream;
 import nullroom.core.Decibels;
 import nullroom.core.Figures;
 import nullroom.core.Progress;
+import nullroom.core.measure.Blocks;
 import nullroom.core.measure.Frames;
 import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Sums;
@@ -42,8 +43,7 @@ public final class AlterationMeter {
 
   private final int frame;
   private double largest;
-  private int inFrame;
-  private final double[] inside;
+  private final Blocks frames;
   private long samples;
 
   /** Of a channel that declares a sampling rate. */
@@ -55,7 +55,7 @@ public final class AlterationMeter {
     before = new BeforeSound(sampleRateHz);
     averaged = new AveragedNoise(sampleRateHz);
     frame = Math.max(8, (int) Math.round(SHORT_SECONDS * sampleRateHz));
-    inside = new double[frame];
+    frames = new Blocks(frame, this::frame);
   }
 
   /** Meters of all channels of a source, that hear it while somebody else reads it. */
@@ -114,31 +114,21 @@ public final class AlterationMeter {
     grid.add(block, length);
     before.add(block, length);
     averaged.add(block, length);
-    int taken = 0;
-    while (taken < length) {
-      int n = Math.min(length - taken, frame - inFrame);
-      System.arraycopy(block, taken, inside, inFrame, n);
-      taken += n;
-      inFrame += n;
-      if (inFrame == frame) {
-        endFrame();
-        inFrame = 0;
-      }
-    }
+    frames.add(block, length);
     samples += length;
   }
 
-  private void endFrame() {
+  private void frame(double[] inside) {
     double peak = Sums.peak(inside, 0, frame);
     largest = Math.max(largest, peak);
     levels.add(
         Decibels.ofEnergy(2 * Sums.ofSquares(inside, 0, frame) / frame + SILENT * SILENT),
         Decibels.ofAmplitude(peak + SILENT),
-        peak > NEAR_TOP * largest ? flat(peak) : 0);
+        peak > NEAR_TOP * largest ? flat(inside, peak) : 0);
   }
 
   /** The longest run of samples as large as the frame's largest. */
-  private int flat(double peak) {
+  private static int flat(double[] inside, double peak) {
     int longest = 0;
     int run = 0;
     for (double x : inside) {

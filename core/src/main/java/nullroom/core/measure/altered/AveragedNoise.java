@@ -7,6 +7,7 @@ import java.util.stream.IntStream;
 import nullroom.core.Decibels;
 import nullroom.core.Figures;
 import nullroom.core.Quantile;
+import nullroom.core.measure.Blocks;
 import nullroom.core.measure.Softest;
 import nullroom.core.signal.Fft;
 import nullroom.core.signal.HannSpectrum;
@@ -52,8 +53,7 @@ final class AveragedNoise {
 
   private final HannSpectrum spectrum;
   private final double rate;
-  private final double[] block;
-  private int filled;
+  private final Blocks cut;
   private int blocks;
   private final Softest<double[]> quietest = new Softest<>(QUIETEST);
 
@@ -69,25 +69,21 @@ final class AveragedNoise {
   AveragedNoise(double rate) {
     this.rate = rate;
     spectrum = new HannSpectrum(Fft.sizeFor(Math.max(64, Math.round(BLOCK_SECONDS * rate))), rate);
-    block = new double[spectrum.size()];
+    cut = new Blocks(spectrum.size(), this::keep);
   }
 
   void add(double[] samples, int length) {
-    int taken = 0;
-    while (taken < length && blocks * (double) block.length < LONGEST_SECONDS * rate) {
-      int n = Math.min(length - taken, block.length - filled);
-      System.arraycopy(samples, taken, block, filled, n);
-      taken += n;
-      filled += n;
-      if (filled == block.length) {
-        blocks++;
-        filled = 0;
-        double[] power = spectrum.of(block, 0);
-        double level = spectrum.between(power, LEVEL_FROM_HZ, rate / 2);
-        if (quietest.wants(level)) {
-          quietest.add(level, power.clone());
-        }
-      }
+    if (blocks * (double) spectrum.size() < LONGEST_SECONDS * rate) {
+      cut.add(samples, length);
+    }
+  }
+
+  private void keep(double[] block) {
+    blocks++;
+    double[] power = spectrum.of(block, 0);
+    double level = spectrum.between(power, LEVEL_FROM_HZ, rate / 2);
+    if (quietest.wants(level)) {
+      quietest.add(level, power.clone());
     }
   }
 

@@ -7,6 +7,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import nullroom.core.Decibels;
 import nullroom.core.Quantile;
+import nullroom.core.measure.Blocks;
 import nullroom.core.measure.Softest;
 import nullroom.core.signal.Mdct;
 import nullroom.core.signal.Sums;
@@ -58,8 +59,7 @@ final class CoderGrid {
 
   private final double rate;
   private final FineBands fine;
-  private final double[] block = new double[BLOCK];
-  private int filled;
+  private final Blocks blocks = new Blocks(BLOCK, this::keep);
   private final Softest<double[]> quiet = new Softest<>(FRAMES);
   private final Mdct mdct = new Mdct(LINES);
   private final double[] lines = new double[LINES];
@@ -75,20 +75,14 @@ final class CoderGrid {
   }
 
   void add(double[] samples, int length) {
-    int taken = 0;
-    while (taken < length) {
-      int n = Math.min(length - taken, BLOCK - filled);
-      System.arraycopy(samples, taken, block, filled, n);
-      taken += n;
-      filled += n;
-      if (filled == BLOCK) {
-        filled = 0;
-        double level =
-            Decibels.ofEnergy(2 * Sums.ofSquares(block, 0, BLOCK) / BLOCK + Double.MIN_NORMAL);
-        if (level > fine.stepsDb() + OVER_STEPS_DB && quiet.wants(level)) {
-          quiet.add(level, block.clone());
-        }
-      }
+    blocks.add(samples, length);
+  }
+
+  private void keep(double[] block) {
+    double level =
+        Decibels.ofEnergy(2 * Sums.ofSquares(block, 0, BLOCK) / BLOCK + Double.MIN_NORMAL);
+    if (level > fine.stepsDb() + OVER_STEPS_DB && quiet.wants(level)) {
+      quiet.add(level, block.clone());
     }
   }
 

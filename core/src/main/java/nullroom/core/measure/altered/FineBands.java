@@ -1,6 +1,7 @@
 package nullroom.core.measure.altered;
 
 import nullroom.core.Decibels;
+import nullroom.core.measure.Blocks;
 import nullroom.core.measure.Frames;
 import nullroom.core.signal.Fft;
 import nullroom.core.signal.HannSpectrum;
@@ -31,8 +32,7 @@ final class FineBands {
 
   private final double rate;
   private final HannSpectrum spectrum;
-  private final double[] block;
-  private int filled;
+  private final Blocks blocks;
   private final int bands;
   private final Frames levels;
   private final Steps steps = new Steps();
@@ -41,7 +41,7 @@ final class FineBands {
     this.rate = rate;
     spectrum =
         new HannSpectrum(Fft.sizeFor(Math.max(64, Math.round(0.75 * BLOCK_SECONDS * rate))), rate);
-    block = new double[spectrum.size()];
+    blocks = new Blocks(spectrum.size(), spectrum.size() / 2, this::row);
     int within = 0;
     while (within + 1 < EDGES_HZ.length && EDGES_HZ[within + 1] < MOST_OF_RATE * rate) {
       within++;
@@ -52,28 +52,18 @@ final class FineBands {
 
   void add(double[] samples, int length) {
     steps.add(samples, length);
-    int hop = block.length / 2;
-    int taken = 0;
-    while (taken < length && levels.count() * seconds() < LONGEST_SECONDS) {
-      int n = Math.min(length - taken, block.length - filled);
-      System.arraycopy(samples, taken, block, filled, n);
-      taken += n;
-      filled += n;
-      if (filled == block.length) {
-        levels.add(row());
-        System.arraycopy(block, hop, block, 0, hop);
-        filled = hop;
-      }
+    if (levels.count() * seconds() < LONGEST_SECONDS) {
+      blocks.add(samples, length);
     }
   }
 
-  private double[] row() {
+  private void row(double[] block) {
     double[] power = spectrum.of(block, 0);
     double[] row = new double[Math.max(1, bands)];
     for (int b = 0; b < bands; b++) {
       row[b] = Decibels.ofEnergy(2 * spectrum.between(power, EDGES_HZ[b], EDGES_HZ[b + 1]) + LEAST);
     }
-    return row;
+    levels.add(row);
   }
 
   /** Level of all bands together, row by row. */
@@ -123,6 +113,6 @@ final class FineBands {
 
   /** From row to row. */
   double seconds() {
-    return block.length / 2 / rate;
+    return spectrum.size() / 2 / rate;
   }
 }

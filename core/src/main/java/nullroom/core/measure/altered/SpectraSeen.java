@@ -8,6 +8,7 @@ import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import nullroom.core.Decibels;
 import nullroom.core.Quantile;
+import nullroom.core.measure.Blocks;
 import nullroom.core.measure.Frames;
 import nullroom.core.measure.Softest;
 import nullroom.core.signal.Fft;
@@ -58,8 +59,7 @@ final class SpectraSeen {
 
   private final double rate;
   private final HannSpectrum spectrum;
-  private final double[] ring;
-  private int filled;
+  private final Blocks cut;
   private final double[] mean;
   private final Frames octaves = new Frames(OCTAVES);
   private final Frames aside = new Frames(ASIDE);
@@ -73,10 +73,10 @@ final class SpectraSeen {
     this.rate = rate;
     spectrum =
         new HannSpectrum(Fft.sizeFor(Math.max(64, Math.round(BLOCK_SECONDS * rate * 0.75))), rate);
-    ring = new double[spectrum.size()];
+    cut = new Blocks(spectrum.size(), this::block);
     tails = new TailTexture(spectrum, rate);
     holes = new Holes(spectrum);
-    mean = new double[ring.length / 2 + 1];
+    mean = new double[spectrum.size() / 2 + 1];
   }
 
   private int bin(double hz) {
@@ -84,21 +84,11 @@ final class SpectraSeen {
   }
 
   void add(double[] samples, int length) {
-    int taken = 0;
-    while (taken < length) {
-      int n = Math.min(length - taken, ring.length - filled);
-      System.arraycopy(samples, taken, ring, filled, n);
-      taken += n;
-      filled += n;
-      if (filled == ring.length) {
-        block();
-        filled = 0;
-      }
-    }
+    cut.add(samples, length);
   }
 
-  private void block() {
-    double[] power = spectrum.of(ring, 0);
+  private void block(double[] samples) {
+    double[] power = spectrum.of(samples, 0);
     double sum = 0;
     for (int k = 0; k < power.length; k++) {
       power[k] *= 2; // a full sine is 0 dB
@@ -158,7 +148,7 @@ final class SpectraSeen {
   }
 
   double secondsPerBlock() {
-    return ring.length / rate;
+    return spectrum.size() / rate;
   }
 
   /** Levels of octaves, a row for each block. */
@@ -221,7 +211,7 @@ final class SpectraSeen {
     return new BandLimit(
         db(Arrays.stream(mean).map(m -> m / Math.max(1, blocks))),
         db(Arrays.stream(pauses())),
-        stepsDb - Decibels.ofEnergy(ring.length / 2.0),
+        stepsDb - Decibels.ofEnergy(spectrum.size() / 2.0),
         rate);
   }
 
@@ -241,7 +231,7 @@ final class SpectraSeen {
   Optional<QuietTexture> quiet() {
     int most = mostQuiet();
     int first = bin(QUIET_FROM_HZ);
-    int last = Math.min(ring.length / 2, bin(QUIET_TO_HZ));
+    int last = Math.min(spectrum.size() / 2, bin(QUIET_TO_HZ));
     return most < FEWEST_QUIET || underMeanDb(first, last) < LEAST_UNDER_DB
         ? Optional.empty()
         : QuietTexture.of(

@@ -286,44 +286,38 @@ final class TailTexture {
 
   /** Whether bins are still moved one by one in what sounds softly, long after anything loud. */
   Optional<Texture> movedOverNoise(double[] total) {
-    boolean tones =
-        loud(total, HIGH, bands).filter(l -> l.following > OVER_NOISE_TONES).isPresent();
-    return tones || isCoded(total)
-        ? Optional.empty()
-        : of(
-                total,
-                HIGH,
-                bands,
-                (since, over, fall) ->
-                    since >= TAIL_SECONDS
-                        && over > OVER_NOISE_FROM_DB
-                        && over < OVER_NOISE_TO_DB
-                        && fall < STEEP_DB)
-            .filter(t ->
-                t.rows >= OVER_NOISE_FEWEST
-                    && t.scatterDb > OVER_NOISE_SCATTER_DB
-                    && t.beside > OVER_NOISE_BESIDE
-                    && t.following < OVER_NOISE_FOLLOWING);
+    return moved(
+        total,
+        OVER_NOISE_TONES,
+        (since, over, fall) ->
+            since >= TAIL_SECONDS
+                && over > OVER_NOISE_FROM_DB
+                && over < OVER_NOISE_TO_DB
+                && fall < STEEP_DB,
+        new Texture(
+            OVER_NOISE_FEWEST, OVER_NOISE_SCATTER_DB, OVER_NOISE_BESIDE, OVER_NOISE_FOLLOWING));
   }
 
-  /**
-   * Whether bins are still moved one by one far over the noise, as one does who takes it for more.
-   */
+  /** The same far over the noise, as one does who takes it for more. */
   Optional<Texture> movedFarOver(double[] total) {
-    boolean tones = loud(total, HIGH, bands).filter(l -> l.following > FOLLOWING).isPresent();
-    return tones || isCoded(total)
+    return moved(
+        total,
+        FOLLOWING,
+        (since, over, fall) ->
+            since > 0 && over > FAR_FROM_DB && over < FAR_TO_DB && fall < STEEP_DB,
+        new Texture(FAR_FEWEST, FAR_SCATTER_DB, FAR_BESIDE, FAR_FOLLOWING));
+  }
+
+  /** Unless tones are loud, or a coder did it: what is asked for, if it is wider than a limit. */
+  private Optional<Texture> moved(double[] total, double tones, Asked asked, Texture limit) {
+    return isCoded(total) || loud(total, HIGH, bands).filter(l -> l.following > tones).isPresent()
         ? Optional.empty()
-        : of(
-                total,
-                HIGH,
-                bands,
-                (since, over, fall) ->
-                    since > 0 && over > FAR_FROM_DB && over < FAR_TO_DB && fall < STEEP_DB)
+        : of(total, HIGH, bands, asked)
             .filter(t ->
-                t.rows >= FAR_FEWEST
-                    && t.scatterDb > FAR_SCATTER_DB
-                    && t.beside > FAR_BESIDE
-                    && t.following < FAR_FOLLOWING);
+                t.rows >= limit.rows
+                    && t.scatterDb > limit.scatterDb
+                    && t.beside > limit.beside
+                    && t.following < limit.following);
   }
 
   /** Islands in the pauses, more the higher: a coder's. */
