@@ -1,5 +1,8 @@
 package nullroom.core.measure.altered;
 
+import static nullroom.core.measure.altered.Alteration.Kind.LOSSY;
+import static nullroom.core.measure.altered.Alteration.Kind.NOISE_REDUCTION;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -183,9 +186,7 @@ public final class AlterationMeter {
       coder(islands, holes, edge.isPresent(), binByBin)
           .or(() ->
               binByBin
-                  ? islands
-                      .farOver()
-                      .map(evidence -> throughout(Alteration.Kind.NOISE_REDUCTION, evidence))
+                  ? islands.farOver().map(evidence -> binByBin(islands, evidence))
                   : Optional.empty())
           .ifPresent(all::add);
     }
@@ -217,9 +218,18 @@ public final class AlterationMeter {
         ? Optional.empty()
         : islands
             .ofReduction()
-            .or(() -> onSteps() ? Optional.empty() : averaged.told())
-            .or(() -> holes > HOLED ? Optional.empty() : before.told())
-            .map(evidence -> throughout(Alteration.Kind.NOISE_REDUCTION, evidence));
+            .map(evidence -> binByBin(islands, evidence))
+            .or(() -> moved(holes).map(evidence -> throughout(NOISE_REDUCTION, evidence)));
+  }
+
+  private Alteration binByBin(Islands islands, String evidence) {
+    return throughout(islands.areOfCoder() ? LOSSY : NOISE_REDUCTION, evidence);
+  }
+
+  /** What speaks for a reduction where no islands do. */
+  private Optional<String> moved(double holes) {
+    Optional<String> gaps = onSteps() ? Optional.empty() : averaged.told();
+    return gaps.or(() -> holes > HOLED ? Optional.empty() : before.told());
   }
 
   /**
@@ -232,7 +242,7 @@ public final class AlterationMeter {
     if (holes > HOLED) {
       return Optional.of(
           throughout(
-              Alteration.Kind.LOSSY,
+              LOSSY,
               Figures.say(
                   "narrow holes in the spectrum over 4 kHz, %.1f in a thousand, each 18 dB and more under what is beside it",
                   1000 * holes)));
@@ -242,11 +252,7 @@ public final class AlterationMeter {
         : islands
             .ofCoder(edged)
             .map(evidence ->
-                throughout(
-                    binByBin && islands.areWide()
-                        ? Alteration.Kind.NOISE_REDUCTION
-                        : Alteration.Kind.LOSSY,
-                    evidence));
+                throughout(binByBin && islands.areWide() ? NOISE_REDUCTION : LOSSY, evidence));
   }
 
   private Alteration throughout(Alteration.Kind kind, String evidence) {

@@ -30,7 +30,7 @@ final class Islands {
     this.grid = grid;
   }
 
-  /** What speaks for a reduction, unless a coder of a low rate has left it. */
+  /** What speaks for a reduction, or a coder of a low rate. */
   Optional<String> ofReduction() {
     return tails
         .workedOn(total)
@@ -54,8 +54,12 @@ final class Islands {
                 .map(t ->
                     Figures.say(
                         "in what sounds just over the noise islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where a room has 0.27 and 5.3",
-                        t.beside(), t.scatterDb())))
-        .filter(evidence -> grid.dropped().orElse(0) < COARSE);
+                        t.beside(), t.scatterDb())));
+  }
+
+  /** Whether a coder wrote the sound that drops so much that it leaves such islands. */
+  boolean areOfCoder() {
+    return grid.dropped().orElse(0) > COARSE;
   }
 
   /** What speaks for a coder, or a reduction whose islands lie as a coder's do. */
