@@ -88,7 +88,7 @@ final class TailTexture {
   private static final int FAR_FEWEST = 40;
 
   /** Of untouched sound rarely over 5.9, and where it changes fast up to 0.43; never both. */
-  private static final double FAR_SCATTER_DB = 6;
+  private static final double FAR_SCATTER_DB = 6.06;
 
   private static final double FAR_BESIDE = 0.435;
   private static final double FAR_FOLLOWING = 0.15;
