@@ -3,7 +3,10 @@ package nullroom.core.signal;
 import org.jtransforms.fft.DoubleFFT_1D;
 import org.jtransforms.utils.CommonUtils;
 
-/** Real Fourier transform of one fixed length; the only place that knows the library behind it. */
+/**
+ * Real Fourier transform of one fixed length, by a library whose complex ones {@link BandEnvelope}
+ * and {@link Mdct} use.
+ */
 public final class Fft {
   static {
     // the library would start threads of its own for long blocks, beside those of the meters

@@ -186,7 +186,7 @@ public final class AlterationMeter {
       coder(islands, holes, edge.isPresent(), binByBin)
           .or(() ->
               binByBin
-                  ? islands.farOver().map(evidence -> binByBin(islands, evidence))
+                  ? islands.farOver().map(evidence -> byIslands(islands, evidence))
                   : Optional.empty())
           .ifPresent(all::add);
     }
@@ -218,11 +218,11 @@ public final class AlterationMeter {
         ? Optional.empty()
         : islands
             .ofReduction()
-            .map(evidence -> binByBin(islands, evidence))
+            .map(evidence -> byIslands(islands, evidence))
             .or(() -> moved(holes).map(evidence -> throughout(NOISE_REDUCTION, evidence)));
   }
 
-  private Alteration binByBin(Islands islands, String evidence) {
+  private Alteration byIslands(Islands islands, String evidence) {
     return throughout(islands.areOfCoder() ? LOSSY : NOISE_REDUCTION, evidence);
   }
 

@@ -73,12 +73,13 @@ final class AveragedNoise {
   }
 
   void add(double[] samples, int length) {
-    if (blocks * (double) spectrum.size() < LONGEST_SECONDS * rate) {
-      cut.add(samples, length);
-    }
+    cut.add(samples, length);
   }
 
   private void keep(double[] block) {
+    if (blocks * (double) spectrum.size() >= LONGEST_SECONDS * rate) {
+      return;
+    }
     blocks++;
     double[] power = spectrum.of(block, 0);
     double level = spectrum.between(power, LEVEL_FROM_HZ, rate / 2);

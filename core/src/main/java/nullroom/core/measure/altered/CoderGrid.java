@@ -38,7 +38,7 @@ final class CoderGrid {
   private static final double FROM_HZ = 2000;
   private static final double TO_HZ = 12_000;
   private static final double MOST_OF_RATE = 0.45;
-  private static final int FEWEST_LINES = 64;
+  private static final int FEWEST_LINES = 128;
 
   /** So many deviations under all other beginnings; by chance 4.6 at most. */
   private static final double SURE = 7;
@@ -88,33 +88,33 @@ final class CoderGrid {
 
   /** Share of the lines about 2 kHz that a coder dropped; empty where no coder's frames show. */
   OptionalDouble dropped() {
-    List<double[]> blocks = quiet.first(FRAMES);
-    return blocks.size() < FEWEST || line(TO_HZ) - line(FROM_HZ) < FEWEST_LINES
+    List<double[]> softest = quiet.first(FRAMES);
+    return softest.size() < FEWEST || line(TO_HZ) - line(FROM_HZ) < FEWEST_LINES
         ? OptionalDouble.empty()
         : Stream.of(Windows.kaiserBessel(2 * LINES, ALPHA), Windows.sine(2 * LINES))
-            .map(window -> dropped(blocks, window))
+            .map(window -> dropped(softest, window))
             .flatMapToDouble(OptionalDouble::stream)
             .max(); // a like window shows them, too, but less empty
   }
 
-  private OptionalDouble dropped(List<double[]> blocks, double[] window) {
-    double[] logs = meanLogs(blocks, window);
+  private OptionalDouble dropped(List<double[]> softest, double[] window) {
+    double[] logs = meanLogs(softest, window);
     int least = IntStream.range(0, LINES).reduce(0, (a, b) -> logs[b] < logs[a] ? b : a);
     double median = Quantile.median(logs);
     double deviation =
         DEVIATIONS * Quantile.median(Arrays.stream(logs).map(x -> Math.abs(x - median)).toArray());
     return median - logs[least] > SURE * deviation
-        ? OptionalDouble.of(share(blocks, window, least))
+        ? OptionalDouble.of(share(softest, window, least))
         : OptionalDouble.empty();
   }
 
   /** Of the energies of lines, for each beginning; low where many are next to nothing. */
-  private double[] meanLogs(List<double[]> blocks, double[] window) {
+  private double[] meanLogs(List<double[]> softest, double[] window) {
     double[] logs = new double[LINES];
     int from = line(FROM_HZ);
     int to = line(TO_HZ);
     double doubt = STEPS_SHARE * Decibels.toEnergy(fine.stepsDb()) * LINES / 4;
-    for (double[] samples : blocks) {
+    for (double[] samples : softest) {
       for (int begin = 0; begin < LINES; begin++) {
         mdct.lines(samples, begin, window, lines);
         for (int k = from; k < to; k++) {
@@ -125,11 +125,11 @@ final class CoderGrid {
     return logs;
   }
 
-  private double share(List<double[]> blocks, double[] window, int begin) {
+  private double share(List<double[]> softest, double[] window, int begin) {
     int from = line(EMPTY_FROM_HZ);
     int to = line(EMPTY_TO_HZ);
     int empty = 0;
-    for (double[] samples : blocks) {
+    for (double[] samples : softest) {
       double[] usual = new double[LINES];
       for (int other : ELSEWHERE) {
         mdct.lines(samples, other, window, lines);
@@ -143,7 +143,7 @@ final class CoderGrid {
         empty += lines[k] * lines[k] < EMPTY * around ? 1 : 0;
       }
     }
-    return (double) empty / blocks.size() / (to - from);
+    return (double) empty / softest.size() / (to - from);
   }
 
   private int line(double hz) {

@@ -52,12 +52,13 @@ final class FineBands {
 
   void add(double[] samples, int length) {
     steps.add(samples, length);
-    if (levels.count() * seconds() < LONGEST_SECONDS) {
-      blocks.add(samples, length);
-    }
+    blocks.add(samples, length);
   }
 
   private void row(double[] block) {
+    if (levels.count() * seconds() >= LONGEST_SECONDS) {
+      return;
+    }
     double[] power = spectrum.of(block, 0);
     double[] row = new double[Math.max(1, bands)];
     for (int b = 0; b < bands; b++) {

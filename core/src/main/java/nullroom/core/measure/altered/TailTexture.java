@@ -106,6 +106,7 @@ final class TailTexture {
 
   private static final double RISING_FROM_DB = 6;
 
+  /** The same in the pauses, where no other coder widens them so with height. */
   private static final double TOP_RISE_DB = 0.8;
 
   /** Coders that fill their holes leave up to 0.39. */

@@ -10,6 +10,7 @@ import static nullroom.core.measure.altered.AlteredSounds.written;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Arrays;
 import java.util.Random;
 import java.util.stream.DoubleStream;
 import nullroom.core.Decibels;
@@ -17,6 +18,7 @@ import nullroom.core.measure.altered.Alteration.Kind;
 import nullroom.core.predict.SyntheticRoom;
 import nullroom.core.signal.Fft;
 import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -43,6 +45,20 @@ class StepsTest {
     }
     assertThat(noiseDb(z)).isCloseTo(Decibels.ofEnergy(sum), within(0.1));
     assertThat(noiseDb(y)).as("none").isLessThan(-290);
+  }
+
+  @Test
+  @DisplayName("bands are heard for ten minutes, in whatever pieces the sound comes")
+  void tenMinutes() {
+    double[] x = new Random(49).doubles(8000L * 610, -1, 1).toArray();
+    FineBands whole = new FineBands(8000);
+    whole.add(x, x.length);
+    FineBands pieces = new FineBands(8000);
+    for (int from = 0; from < x.length; from += 8000) {
+      pieces.add(Arrays.copyOfRange(x, from, from + 8000), 8000);
+    }
+    assertThat(whole.levels().count()).isEqualTo(pieces.levels().count());
+    assertThat(whole.levels().count() * whole.seconds()).isCloseTo(600, within(0.02));
   }
 
   @ParameterizedTest(name = "{1} dB over {0} s, smooth {2}")
