@@ -38,6 +38,7 @@ public final class AlterationMeter {
   private final SpectraSeen spectra;
   private final FineBands fine;
   private final CoderGrid grid;
+  private final SpreadSteps spread;
   private final BeforeSound before;
   private final AveragedNoise averaged;
 
@@ -55,6 +56,7 @@ public final class AlterationMeter {
     spectra = new SpectraSeen(sampleRateHz);
     fine = new FineBands(sampleRateHz);
     grid = new CoderGrid(sampleRateHz, fine);
+    spread = new SpreadSteps(sampleRateHz);
     before = new BeforeSound(sampleRateHz);
     averaged = new AveragedNoise(sampleRateHz);
     frame = Math.max(8, (int) Math.round(SHORT_SECONDS * sampleRateHz));
@@ -115,6 +117,7 @@ public final class AlterationMeter {
     spectra.add(block, length);
     fine.add(block, length);
     grid.add(block, length);
+    spread.add(block, length);
     before.add(block, length);
     averaged.add(block, length);
     frames.add(block, length);
@@ -172,8 +175,9 @@ public final class AlterationMeter {
             : gate.or(() -> ShutNoise.of(fine))
                 .or(() -> FallsAlike.of(fine))
                 .or(() -> QuickEnds.of(fine));
-    shut.ifPresent(all::add);
-    if (shut.isEmpty()) { // else what opens and shuts would be taken for it
+    Optional<Alteration> moved = spread.told();
+    moved.or(() -> shut).ifPresent(all::add);
+    if (moved.isEmpty() && shut.isEmpty()) { // else what opens and shuts would be taken for it
       under.or(() -> gain(edge.isPresent())).ifPresent(all::add);
     }
     boolean binByBin = shut.isEmpty() && edge.isEmpty(); // a coder does so, too, under an edge

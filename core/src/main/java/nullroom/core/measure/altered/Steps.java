@@ -18,6 +18,11 @@ final class Steps {
     }
   }
 
+  /** So many make full scale; no more than 2 to the power of 23. */
+  double perUnit() {
+    return perUnit;
+  }
+
   /** Mean square of their noise from 0 Hz to half the rate; 0 where there are none. */
   double meanSquare() {
     return perUnit > FINEST ? 0 : NOISE / (perUnit * perUnit);
