@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import nullroom.core.Figures;
+import nullroom.core.Quantile;
 import nullroom.core.measure.altered.Alteration;
 import nullroom.core.signal.Samples;
 
@@ -45,6 +46,12 @@ public final class BentDecay {
   private static final double MOST_OF_THEM = 0.7;
   private static final double LOWEST_HZ = 200;
   private static final int FEWEST_POINTS = 4;
+
+  /**
+   * A gain that comes up brings the noise nearer; where it is farther than this a gate took it.
+   * Common practice: claps in quiet rooms stand 30 to 55 dB over the noise of an octave.
+   */
+  private static final double SHUT_INR_DB = 48;
 
   /** Nothing but zeros for so long, so often between sounds. */
   private static final double SILENT_SECONDS = 0.02;
@@ -93,21 +100,35 @@ public final class BentDecay {
     return bands >= FEWEST_BANDS
             && mean > Math.max(FASTER, SURE * SPREAD / Math.sqrt(weights))
             && faster >= MOST_OF_THEM * bands
-        ? Optional.of(told(100 * Math.expm1(mean), faster, bands, sound))
+        ? Optional.of(told(100 * Math.expm1(mean), faster, bands, medianInr(report), sound))
         : Optional.empty();
   }
 
-  private static Alteration told(double percent, int faster, int bands, Samples sound) {
-    boolean shut = endsInSilence(sound);
+  private static double medianInr(DecayReport report) {
+    return Quantile.median(
+        report.bands().stream()
+            .filter(band -> band.centreHz() > LOWEST_HZ)
+            .mapToDouble(band -> band.inrDb().orElse(0))
+            .toArray());
+  }
+
+  private static Alteration told(
+      double percent, int faster, int bands, double inrDb, Samples sound) {
+    boolean silent = endsInSilence(sound);
+    boolean shut = silent || inrDb > SHUT_INR_DB;
     return new Alteration(
         shut ? Alteration.Kind.GATE : Alteration.Kind.AUTOMATIC_GAIN,
-        shut
+        silent
             ? Figures.say(
                 "the decay goes on %.0f %% steeper than it begins, in %d of %d bands, and then nothing is left: no room does that, a gate that shuts does",
                 percent, faster, bands)
-            : Figures.say(
-                "the decay goes on %.0f %% steeper than it begins, in %d of %d bands: no room does that, a gain that comes up again does",
-                percent, faster, bands),
+            : shut
+                ? Figures.say(
+                    "the decay goes on %.0f %% steeper than it begins, in %d of %d bands, down to a noise %.0f dB under it: no room does that, a gate that shuts does",
+                    percent, faster, bands, inrDb)
+                : Figures.say(
+                    "the decay goes on %.0f %% steeper than it begins, in %d of %d bands: no room does that, a gain that comes up again does",
+                    percent, faster, bands),
         0,
         sound.seconds());
   }

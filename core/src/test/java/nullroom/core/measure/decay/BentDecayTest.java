@@ -8,6 +8,7 @@ import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.altered.Alteration;
 import nullroom.core.signal.Samples;
 import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -17,12 +18,16 @@ class BentDecayTest {
   private static final int RATE = 48_000;
 
   private static double[] claps(double seconds, long seed) {
+    return claps(seconds, 2e-6, seed);
+  }
+
+  private static double[] claps(double seconds, double noise, long seed) {
     double[] x = new double[10 * RATE];
     Random random = new Random(seed);
     for (int k = 0; k < x.length; k++) {
       int since = k % (2 * RATE) - RATE / 4;
       double decay = since < 0 ? 0 : Math.pow(10, -3.0 * since / RATE / seconds);
-      x[k] = (0.4 * decay + 2e-6) * random.nextGaussian();
+      x[k] = (0.4 * decay + noise) * random.nextGaussian();
     }
     return x;
   }
@@ -76,7 +81,7 @@ class BentDecayTest {
   @DisplayName("a gain that comes up while the room dies away bends it the other way")
   @CsvSource({"0.6, -35, 4, 0.05", "0.9, -30, 6, 0.08", "0.4, -35, 8, 0.04"})
   void bent(double seconds, double threshold, double ratio, double release) {
-    assertThat(found(compressed(claps(seconds, 2), threshold, ratio, release)))
+    assertThat(found(compressed(claps(seconds, 3e-3, 2), threshold, ratio, release)))
         .singleElement()
         .satisfies(a -> {
           assertThat(a.kind()).isEqualTo(Alteration.Kind.AUTOMATIC_GAIN);
@@ -116,6 +121,26 @@ class BentDecayTest {
       y[k] = Math.rint(x[k] * Math.pow(10, -under / 20) * 32_768) / 32_768;
     }
     return y;
+  }
+
+  @Test
+  @DisplayName("one that ends farther under the claps than noise is was shut, too, and by what")
+  void farUnder() {
+    double[] x = claps(0.6, 3e-4, 7);
+    assertThat(found(x)).isEmpty();
+    double[] y = x.clone();
+    double envelope = 0;
+    for (int k = 0; k < y.length; k++) {
+      envelope = Math.max(Math.abs(x[k]), envelope * Math.exp(-1 / (0.02 * RATE)));
+      double under = Math.max(0, -24 - 20 * Math.log10(envelope + 1e-9));
+      y[k] = x[k] * Math.pow(10, -Math.min(40, under) / 20);
+    }
+    assertThat(found(y))
+        .singleElement()
+        .satisfies(a -> {
+          assertThat(a.kind()).isEqualTo(Alteration.Kind.GATE);
+          assertThat(a.evidence()).contains("dB under it");
+        });
   }
 
   @ParameterizedTest
