@@ -49,7 +49,8 @@ public final class BentDecay {
 
   /**
    * A gain that comes up brings the noise nearer; where it is farther than this a gate took it.
-   * Common practice: claps in quiet rooms stand 30 to 55 dB over the noise of an octave.
+   * What is held down far and yet lies so far over the noise is taken for shut. Common practice:
+   * claps in quiet rooms stand 30 to 55 dB over the noise of an octave.
    */
   private static final double SHUT_INR_DB = 48;
 
