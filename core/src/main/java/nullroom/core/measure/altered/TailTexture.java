@@ -55,13 +55,16 @@ final class TailTexture {
   private static final int MIDDLE_TO = 4;
   private static final int TOP = 4;
 
-  /** Of untouched sound up to 5.9, and the neighbours up to 0.37. */
+  /**
+   * Of untouched sound up to 6.0, or the neighbours up to 0.42; both in few rows up to 6.1 and
+   * 0.39.
+   */
   private static final double SCATTER_DB = 6.08;
 
-  private static final double BESIDE = 0.395;
+  private static final double BESIDE = 0.41;
 
-  /** Further apart than any of untouched sound, where there is enough of it. */
-  private static final double WIDE_DB = 6.12;
+  /** Further apart than any of untouched sound, that reaches 6.3, where there is enough of it. */
+  private static final double WIDE_DB = 6.4;
 
   private static final double WIDE_BESIDE = 0.34;
   private static final int WIDE_ROWS = 15;

@@ -182,7 +182,7 @@ class FaintTracesTest {
 
   @ParameterizedTest
   @DisplayName("noise reduction that leaves the pauses plain is known by the tails of sounds")
-  @ValueSource(doubles = {-10, -14, -18})
+  @ValueSource(doubles = {-12, -14, -18})
   void plainPauses(double floorDb) {
     double[] x = talk(FLAT, 35, 0.5, 24);
     assertThat(found(x)).isEmpty();
