@@ -11,6 +11,7 @@ import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.altered.AlterationMeter;
+import nullroom.core.measure.clip.AlteredSound;
 import nullroom.core.measure.noise.Calibration;
 import nullroom.core.measure.noise.NoiseMeter;
 import nullroom.core.measure.noise.NoiseReport;
@@ -122,12 +123,12 @@ final class MeasureNoiseCommand implements Callable<Integer> {
   private Measured measure(Path file, OptionalDouble fullScale) {
     try (SoundFile sound = SoundFile.open(file)) {
       input.checkChannel(file, sound);
-      List<AlterationMeter> beside = AlterationMeter.of(sound);
+      List<AlteredSound> beside = AlteredSound.of(sound);
       List<NoiseReport> channels =
           NoiseMeter.measure(AlterationMeter.beside(sound, beside), Progress.NONE);
       List<String> warnings = new ArrayList<>(sound.warnings());
       warnings.addAll(warnings(channels.get(input.channel), fullScale));
-      List<List<Alteration>> altered = beside.stream().map(AlterationMeter::found).toList();
+      List<List<Alteration>> altered = beside.stream().map(AlteredSound::found).toList();
       warnings.addAll(AlteredOut.warnings(altered.get(input.channel), Alteration.Measured.NOISE));
       return new Measured(file, channels, altered, warnings);
     }

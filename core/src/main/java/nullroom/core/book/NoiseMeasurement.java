@@ -13,6 +13,7 @@ import nullroom.core.acoustics.NoiseRating;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.altered.AlterationMeter;
+import nullroom.core.measure.clip.AlteredSound;
 import nullroom.core.measure.noise.Calibration;
 import nullroom.core.measure.noise.NoiseMeter;
 import nullroom.core.measure.noise.NoiseReport;
@@ -96,14 +97,14 @@ public record NoiseMeasurement(
       Optional<Capture> chain,
       Calibration calibration,
       Progress progress) {
-    AlterationMeter meter = new AlterationMeter(recording.sampleRateHz());
+    AlteredSound heard = new AlteredSound(recording.sampleRateHz());
     NoiseMeasurement measured =
         relative(
             sound,
             taken,
-            report(sound, AlterationMeter.beside(recording, List.of(meter)), progress),
+            report(sound, AlterationMeter.beside(recording, List.of(heard)), progress),
             chain);
-    return (taken.simulated() ? measured : measured.altered(meter.found())).by(calibration);
+    return (taken.simulated() ? measured : measured.altered(heard.found())).by(calibration);
   }
 
   /** Of a report that was made before, of the quiet alone. */

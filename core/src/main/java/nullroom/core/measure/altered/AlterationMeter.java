@@ -20,7 +20,7 @@ import nullroom.core.signal.Sums;
  * evidence that untouched sound does not give; what each cannot see is said beside it. Samples in,
  * findings out; not thread-safe.
  */
-public final class AlterationMeter {
+public final class AlterationMeter implements Hearer {
   private static final int BLOCK = 1 << 15;
   private static final double SHORT_SECONDS = 0.005;
   private static final double SILENT = 1e-9;
@@ -83,8 +83,8 @@ public final class AlterationMeter {
     return meters.stream().map(AlterationMeter::found).toList();
   }
 
-  /** A source whose first channels meters hear while somebody else reads it. */
-  public static SampleSource beside(SampleSource source, List<AlterationMeter> meters) {
+  /** A source whose first channels are heard while somebody else reads it. */
+  public static SampleSource beside(SampleSource source, List<? extends Hearer> hearers) {
     return new SampleSource() {
       @Override
       public double sampleRateHz() {
@@ -104,15 +104,15 @@ public final class AlterationMeter {
       @Override
       public int read(double[][] block) {
         int length = source.read(block);
-        for (int c = 0; length > 0 && c < meters.size(); c++) {
-          meters.get(c).add(block[c], length);
+        for (int c = 0; length > 0 && c < hearers.size(); c++) {
+          hearers.get(c).add(block[c], length);
         }
         return length;
       }
     };
   }
 
-  /** The next samples. */
+  @Override
   public void add(double[] block, int length) {
     spectra.add(block, length);
     fine.add(block, length);

@@ -23,6 +23,11 @@ final class SpreadSteps {
   private static final int BLOCK = 2048;
   private static final double LONGEST_SECONDS = 600;
 
+  /** After so many in which none shows, only each so manieth is looked at until one does. */
+  private static final int LOOKED_AT = 300;
+
+  private static final int EACH = 4;
+
   /** Blocks that may lie between two in which a spacing shows. */
   private static final int BETWEEN = 8;
 
@@ -43,6 +48,7 @@ final class SpreadSteps {
   private final Frames seen = new Frames(3);
 
   private int count;
+  private int lastSeen;
 
   SpreadSteps(double rate) {
     this.rate = rate;
@@ -54,7 +60,8 @@ final class SpreadSteps {
 
   private void block(double[] samples) {
     int here = count++;
-    if (here * (double) BLOCK > LONGEST_SECONDS * rate) {
+    if (here * (double) BLOCK > LONGEST_SECONDS * rate
+        || here > lastSeen + LOOKED_AT && here % EACH != 0) {
       return;
     }
     steps.add(samples, BLOCK);
@@ -65,11 +72,13 @@ final class SpreadSteps {
     }
     spacing
         .of(inSteps)
-        .ifPresent(apart ->
-            seen.add(
-                here,
-                Decibels.ofAmplitude(apart / perUnit),
-                Decibels.ofEnergy(Sums.ofSquares(samples, 0, BLOCK) / BLOCK)));
+        .ifPresent(apart -> {
+          lastSeen = here;
+          seen.add(
+              here,
+              Decibels.ofAmplitude(apart / perUnit),
+              Decibels.ofEnergy(Sums.ofSquares(samples, 0, BLOCK) / BLOCK));
+        });
   }
 
   Optional<Alteration> told() {

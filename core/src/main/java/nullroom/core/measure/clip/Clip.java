@@ -82,8 +82,7 @@ public record Clip(
     Optional<NoiseReport> quiet =
         noise.isEmpty() ? Optional.empty() : Optional.of(noise(Samples.joined(noise)));
     progress.step(2, 4);
-    Optional<DecayReport> decay =
-        claps(sound, parts).map(claps -> decay(claps, progress)).filter(d -> d.takes() > 0);
+    Optional<DecayReport> decay = decay(sound, parts, Band.DECAY_THIRDS, progress);
     Optional<VoiceReport> voice = speaking.join();
     Optional<BlindDecay> estimate =
         decay.isEmpty() && voice.isPresent() ? BlindDecay.of(sound) : Optional.empty();
@@ -106,7 +105,19 @@ public record Clip(
     return NoiseMeter.measure(SampleSource.of(still), Progress.NONE).getFirst();
   }
 
-  private static DecayReport decay(Samples claps, Progress progress) {
+  /**
+   * Of its claps; empty without.
+   *
+   * @param beside bands beside the octaves
+   */
+  static Optional<DecayReport> decay(
+      Samples sound, List<ClipPart> parts, List<Band> beside, Progress progress) {
+    return claps(sound, parts)
+        .map(claps -> decay(claps, beside, progress))
+        .filter(d -> d.takes() > 0);
+  }
+
+  private static DecayReport decay(Samples claps, List<Band> beside, Progress progress) {
     return DecayAnalysis.analyse(
         claps,
         new DecayAnalysis.Request(
@@ -114,7 +125,7 @@ public record Clip(
             Optional.empty(),
             Optional.empty(),
             Octave.ALL,
-            Band.DECAY_THIRDS),
+            beside),
         (done, all) -> progress.step(2, 4));
   }
 

@@ -1,0 +1,63 @@
+package nullroom.core.measure.clip;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.IntStream;
+import nullroom.core.Progress;
+import nullroom.core.measure.altered.Alteration;
+import nullroom.core.measure.altered.AlterationMeter;
+import nullroom.core.measure.altered.Hearer;
+import nullroom.core.measure.decay.BentDecay;
+import nullroom.core.signal.SampleSource;
+import nullroom.core.signal.Samples;
+
+/**
+ * What was done to one channel of a sound, whatever is measured of it: what its course speaks for,
+ * and how claps die away in its first two minutes.
+ */
+public final class AlteredSound implements Hearer {
+  private static final double CLAPS_SECONDS = 120;
+
+  private final double rate;
+  private final AlterationMeter meter;
+  private float[] kept = new float[0];
+  private int count;
+
+  /** Of a channel that declares a sampling rate. */
+  public AlteredSound(double sampleRateHz) {
+    rate = sampleRateHz;
+    meter = new AlterationMeter(sampleRateHz);
+  }
+
+  /** Of all channels of a source, to be heard while somebody else reads it. */
+  public static List<AlteredSound> of(SampleSource source) {
+    return IntStream.range(0, source.channels())
+        .mapToObj(c -> new AlteredSound(source.sampleRateHz()))
+        .toList();
+  }
+
+  @Override
+  public void add(double[] block, int length) {
+    meter.add(block, length);
+    int n = (int) Math.min(length, CLAPS_SECONDS * rate - count);
+    if (n > 0 && count + n > kept.length) {
+      kept = Arrays.copyOf(kept, Math.max(2 * kept.length, count + n));
+    }
+    for (int k = 0; k < n; k++) {
+      kept[count++] = (float) block[k];
+    }
+  }
+
+  /** What speaks for what. */
+  public List<Alteration> found() {
+    List<Alteration> found = meter.found();
+    if (found.stream().anyMatch(Alteration::movesTheFloor) || count < rate) {
+      return found;
+    }
+    Samples sound =
+        new Samples(IntStream.range(0, count).mapToDouble(k -> kept[k]).toArray(), rate);
+    return Clip.decay(sound, new ClipSorter(sound).parts(), List.of(), Progress.NONE)
+        .map(decay -> BentDecay.with(found, decay, sound))
+        .orElse(found);
+  }
+}

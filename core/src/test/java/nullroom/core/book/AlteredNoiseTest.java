@@ -1,0 +1,59 @@
+package nullroom.core.book;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Random;
+import nullroom.core.Progress;
+import nullroom.core.measure.altered.Alteration;
+import nullroom.core.measure.altered.AlterationMeter;
+import nullroom.core.measure.clip.AlteredSound;
+import nullroom.core.measure.clip.Clip;
+import nullroom.core.signal.SampleSource;
+import nullroom.core.signal.Samples;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+
+/** Whether the noise of a sound is doubted for what only its claps show. */
+class AlteredNoiseTest {
+  private static final int RATE = 48_000;
+
+  /** Claps in a room of 0.8 s, each shut from a moment on; over noise. */
+  private static Samples claps(double shutDb) {
+    double[] x = new double[16 * RATE];
+    Random random = new Random(71);
+    for (int k = 0; k < x.length; k++) {
+      double since = (k % (3 * RATE) - RATE) / (double) RATE;
+      double decay =
+          since < 0 ? 0 : Math.pow(10, -3 * since / 0.8) + 8 * Math.exp(-since * RATE / 40);
+      double shut = since < 0 ? 1 : Math.clamp(10 * (since - 0.3), 0, 1);
+      double gain = Math.pow(10, -shutDb / 20 * shut);
+      x[k] = (0.1 * decay + 1e-4) * gain * random.nextGaussian() / 3;
+    }
+    return new Samples(x, RATE);
+  }
+
+  private static List<Alteration.Kind> noise(Samples sound) {
+    AlteredSound heard = new AlteredSound(RATE);
+    SampleSource source = AlterationMeter.beside(SampleSource.of(sound), List.of(heard));
+    double[][] block = new double[1][4096];
+    while (source.read(block) >= 0) {
+      assertThat(source.channels()).isOne();
+    }
+    return kinds(heard.found());
+  }
+
+  private static List<Alteration.Kind> kinds(List<Alteration> found) {
+    return found.stream().map(Alteration::kind).toList();
+  }
+
+  @Test
+  @DisplayName("the noise of a sound is doubted as its decays are, whichever is asked for")
+  void sameAnswer() {
+    Samples shut = claps(20);
+    assertThat(noise(shut))
+        .contains(Alteration.Kind.GATE)
+        .isEqualTo(kinds(Clip.of(shut, Progress.NONE).altered()));
+    assertThat(noise(claps(0))).isEmpty();
+  }
+}
