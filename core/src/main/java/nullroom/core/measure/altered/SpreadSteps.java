@@ -23,10 +23,10 @@ final class SpreadSteps {
   private static final int BLOCK = 2048;
   private static final double LONGEST_SECONDS = 600;
 
-  /** After so many in which none shows, only each so manieth is looked at until one does. */
+  /** After so many blocks in which none shows only one in four is looked at, until one does. */
   private static final int LOOKED_AT = 300;
 
-  private static final int EACH = 4;
+  private static final int ONE_IN = 4;
 
   /** Blocks that may lie between two in which a spacing shows. */
   private static final int BETWEEN = 8;
@@ -61,7 +61,7 @@ final class SpreadSteps {
   private void block(double[] samples) {
     int here = count++;
     if (here * (double) BLOCK > LONGEST_SECONDS * rate
-        || here > lastSeen + LOOKED_AT && here % EACH != 0) {
+        || here > lastSeen + LOOKED_AT && here % ONE_IN != 0) {
       return;
     }
     steps.add(samples, BLOCK);

@@ -18,6 +18,11 @@ final class ValueSpacing {
   private static final int REACH = 256;
 
   private static final int SIZE = 8 * REACH;
+  /** Steps are taken together until their mean is so much of the reach. */
+  private static final double MEAN_SHARE = 0.1875;
+
+  private static final int COARSEST = 1 << 20;
+
   private static final int FEWEST_SAMPLES = 300;
   private static final int FEWEST_VALUES = 6;
 
@@ -26,7 +31,7 @@ final class ValueSpacing {
    */
   private static final double LEAST_DEVIATIONS = 0.9;
 
-  /** Half the width of a line, in its share of the standard deviation. */
+  /** Half the width of a line, in turns, times the standard deviation of the values. */
   private static final double HALF_WIDTH = 0.35;
 
   private static final int NARROWEST = 3;
@@ -63,7 +68,7 @@ final class ValueSpacing {
   OptionalDouble of(double[] samples) {
     double mean = DoubleStream.of(samples).map(Math::abs).average().orElse(0);
     int coarse = 1;
-    while (coarse * 0.1875 * REACH < mean) {
+    while (coarse < COARSEST && coarse * MEAN_SHARE * REACH < mean) {
       coarse *= 2;
     }
     OptionalDouble best = OptionalDouble.empty();

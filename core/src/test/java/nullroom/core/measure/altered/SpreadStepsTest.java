@@ -58,6 +58,16 @@ class SpreadStepsTest {
     assertThat(new ValueSpacing().of(x)).isEmpty();
   }
 
+  @Test
+  @DisplayName("samples that no file should hold have none, and end nothing")
+  void broken() {
+    double[] x = new double[2048];
+    x[5] = Double.NaN;
+    assertThat(new ValueSpacing().of(x)).isEmpty();
+    x[5] = Double.POSITIVE_INFINITY;
+    assertThat(new ValueSpacing().of(x)).isEmpty();
+  }
+
   @ParameterizedTest(name = "{0} bits, {1} dB over {2} s")
   @DisplayName("a gain that creeps up and down over what was written is known, and by how much")
   @CsvSource({"16, 8, 9", "16, 3, 5", "24, 6, 9"})
