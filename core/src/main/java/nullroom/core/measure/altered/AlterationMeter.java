@@ -34,6 +34,9 @@ public final class AlterationMeter implements Hearer {
 
   private static final double HOLED = 0.004;
 
+  /** Noise of the steps of ten bit: it follows what sounds, and no noise of a room is under it. */
+  private static final double COARSE_DB = -66;
+
   private final double rate;
   private final SpectraSeen spectra;
   private final FineBands fine;
@@ -166,8 +169,10 @@ public final class AlterationMeter implements Hearer {
     }
     double holes = spectra.holeShare();
     Optional<Alteration> edge = spectra.end(fine.stepsDb()).told(seconds());
+    boolean fewBits = fine.stepsDb() > COARSE_DB;
+    boolean coarse = fewBits && onSteps();
     Optional<Alteration> under = // a coder empties the highs
-        edge.isPresent() || holes > HOLED ? Optional.empty() : UnderNoise.of(fine);
+        edge.isPresent() || holes > HOLED || coarse ? Optional.empty() : UnderNoise.of(fine);
     Optional<Alteration> gate = Gate.of(levels, frame / rate, fine);
     Optional<Alteration> shut =
         under.isPresent() // a gate leaves no noise lower than in the pauses
@@ -177,14 +182,18 @@ public final class AlterationMeter implements Hearer {
                 .or(() -> QuickEnds.of(fine));
     Optional<Alteration> moved = spread.told();
     moved.or(() -> shut).ifPresent(all::add);
-    if (moved.isEmpty() && shut.isEmpty()) { // else what opens and shuts would be taken for it
+    if (moved.isEmpty()
+        && shut.isEmpty()
+        && !coarse) { // else what opens and shuts would be taken for it
       under.or(() -> gain(edge.isPresent())).ifPresent(all::add);
     }
     boolean binByBin = shut.isEmpty() && edge.isEmpty(); // a coder does so, too, under an edge
     Islands islands = new Islands(spectra, onSteps() ? Optional.empty() : spectra.quiet(), grid);
     Optional<Alteration> reduced = binByBin ? reduction(islands, holes) : Optional.empty();
     reduced.ifPresent(all::add);
-    Ceiling.of(levels, frame / rate).ifPresent(all::add);
+    if (!fewBits) { // in which peaks stand on one step by chance
+      Ceiling.of(levels, frame / rate).ifPresent(all::add);
+    }
     edge.ifPresent(all::add);
     if (reduced.isEmpty()) {
       coder(islands, holes, edge.isPresent(), binByBin)

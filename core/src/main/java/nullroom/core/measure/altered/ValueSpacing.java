@@ -18,6 +18,7 @@ final class ValueSpacing {
   private static final int REACH = 256;
 
   private static final int SIZE = 8 * REACH;
+
   /** Steps are taken together until their mean is so much of the reach. */
   private static final double MEAN_SHARE = 0.1875;
 

@@ -74,6 +74,21 @@ class StepsTest {
         });
   }
 
+  @Test
+  @DisplayName(
+      "chords that end among the steps of eight bit are no gain, nor is one step a ceiling")
+  void eightBits() {
+    double[] x = new double[12 * RATE];
+    for (int k = 0; k < x.length; k++) {
+      double t = k / (double) RATE;
+      for (double hz : new double[] {261.6, 329.6, 392}) {
+        x[k] += 0.05 * Math.sin(2 * Math.PI * hz * t) * Math.exp(-6 * (2 * t % 1));
+      }
+    }
+    assertThat(AlteredSounds.kinds(written(x, 8, false)))
+        .doesNotContain(Kind.AUTOMATIC_GAIN, Kind.LIMITER);
+  }
+
   @ParameterizedTest(name = "{0} s, {1} bits")
   @DisplayName("lines that all end on one hiss, in a room, are no gate")
   @CsvSource({"0.25, 16", "0.3, 16", "0.4, 24"})
