@@ -3,12 +3,12 @@ package nullroom.core.book;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import nullroom.core.Progress;
 import nullroom.core.measure.altered.Alteration;
-import nullroom.core.measure.altered.AlterationMeter;
-import nullroom.core.measure.clip.AlteredSound;
 import nullroom.core.measure.clip.Clip;
+import nullroom.core.measure.noise.Calibration;
 import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
 import org.junit.jupiter.api.DisplayName;
@@ -34,13 +34,15 @@ class AlteredNoiseTest {
   }
 
   private static List<Alteration.Kind> noise(Samples sound) {
-    AlteredSound heard = new AlteredSound(RATE);
-    SampleSource source = AlterationMeter.beside(SampleSource.of(sound), List.of(heard));
-    double[][] block = new double[1][4096];
-    while (source.read(block) >= 0) {
-      assertThat(source.channels()).isOne();
-    }
-    return kinds(heard.found());
+    return kinds(
+        NoiseMeasurement.of(
+                "claps.wav",
+                new NoiseMeasurement.Taken("2026-03-04T20:10", false, "", List.of()),
+                SampleSource.of(sound),
+                Optional.empty(),
+                Calibration.UNKNOWN,
+                Progress.NONE)
+            .altered());
   }
 
   private static List<Alteration.Kind> kinds(List<Alteration> found) {

@@ -34,8 +34,11 @@ public final class AlterationMeter implements Hearer {
 
   private static final double HOLED = 0.004;
 
-  /** Noise of the steps of ten bit: it follows what sounds, and no noise of a room is under it. */
+  /** Noise of the steps of ten bit and fewer, that follows what sounds. */
   private static final double COARSE_DB = -66;
+
+  /** What is no further over it may be one step up and down again. */
+  private static final double OVER_COARSE_DB = 12;
 
   private final double rate;
   private final SpectraSeen spectra;
@@ -66,16 +69,12 @@ public final class AlterationMeter implements Hearer {
     frames = new Blocks(frame, this::frame);
   }
 
-  /** Meters of all channels of a source, that hear it while somebody else reads it. */
-  public static List<AlterationMeter> of(SampleSource source) {
-    return IntStream.range(0, source.channels())
-        .mapToObj(c -> new AlterationMeter(source.sampleRateHz()))
-        .toList();
-  }
-
   /** All channels of a source, from where it stands to its end. */
   public static List<List<Alteration>> measure(SampleSource source, Progress progress) {
-    List<AlterationMeter> meters = of(source);
+    List<AlterationMeter> meters =
+        IntStream.range(0, source.channels())
+            .mapToObj(c -> new AlterationMeter(source.sampleRateHz()))
+            .toList();
     SampleSource heard = beside(source, meters);
     double[][] block = new double[source.channels()][BLOCK];
     long read = 0;
@@ -169,8 +168,8 @@ public final class AlterationMeter implements Hearer {
     }
     double holes = spectra.holeShare();
     Optional<Alteration> edge = spectra.end(fine.stepsDb()).told(seconds());
-    boolean fewBits = fine.stepsDb() > COARSE_DB;
-    boolean coarse = fewBits && onSteps();
+    boolean coarse =
+        fine.stepsDb() > COARSE_DB && spectra.quietestDb() < fine.stepsDb() + OVER_COARSE_DB;
     Optional<Alteration> under = // a coder empties the highs
         edge.isPresent() || holes > HOLED || coarse ? Optional.empty() : UnderNoise.of(fine);
     Optional<Alteration> gate = Gate.of(levels, frame / rate, fine);
@@ -182,18 +181,15 @@ public final class AlterationMeter implements Hearer {
                 .or(() -> QuickEnds.of(fine));
     Optional<Alteration> moved = spread.told();
     moved.or(() -> shut).ifPresent(all::add);
-    if (moved.isEmpty()
-        && shut.isEmpty()
-        && !coarse) { // else what opens and shuts would be taken for it
+    // what opens and shuts would be taken for it
+    if (moved.isEmpty() && shut.isEmpty() && !coarse) {
       under.or(() -> gain(edge.isPresent())).ifPresent(all::add);
     }
     boolean binByBin = shut.isEmpty() && edge.isEmpty(); // a coder does so, too, under an edge
     Islands islands = new Islands(spectra, onSteps() ? Optional.empty() : spectra.quiet(), grid);
     Optional<Alteration> reduced = binByBin ? reduction(islands, holes) : Optional.empty();
     reduced.ifPresent(all::add);
-    if (!fewBits) { // in which peaks stand on one step by chance
-      Ceiling.of(levels, frame / rate).ifPresent(all::add);
-    }
+    Ceiling.of(levels, frame / rate, fine.step()).ifPresent(all::add);
     edge.ifPresent(all::add);
     if (reduced.isEmpty()) {
       coder(islands, holes, edge.isPresent(), binByBin)

@@ -53,8 +53,10 @@ final class Ceiling {
 
   private static final double UNMOVED_THREE = 0.05;
 
-  /** In steps of 16 bits: less than this could be lost in them. */
-  private static final double LEAST_NOISE = 1.5 / 32_768;
+  /** In steps of the file, and of 16 bits where it has finer ones: less could be lost in them. */
+  private static final double LEAST_NOISE_STEPS = 1.5;
+
+  private static final double SIXTEEN_BITS = 1.0 / 32_768;
 
   private static final double NOISE_SHARE = 0.1;
 
@@ -69,11 +71,13 @@ final class Ceiling {
 
   private final Frames levels;
   private final double seconds;
+  private final double step;
   private final double top;
 
-  private Ceiling(Frames levels, double seconds) {
+  private Ceiling(Frames levels, double seconds, double step) {
     this.levels = levels;
     this.seconds = seconds;
+    this.step = step;
     top = Arrays.stream(levels.column(PEAK)).max().orElse(0);
   }
 
@@ -83,9 +87,10 @@ final class Ceiling {
    * @param levels mean square and largest amplitude of each frame in dB, and the samples on end
    *     that have it
    * @param seconds length of a frame
+   * @param step of the file; peaks on one step are as high by chance
    */
-  static Optional<Alteration> of(Frames levels, double seconds) {
-    Ceiling ceiling = new Ceiling(levels, seconds);
+  static Optional<Alteration> of(Frames levels, double seconds, double step) {
+    Ceiling ceiling = new Ceiling(levels, seconds, step);
     if (ceiling.top > FULL_SCALE_DBFS) {
       return Optional.empty();
     }
@@ -94,6 +99,11 @@ final class Ceiling {
     return cut >= Math.max(1, near.size() / 2)
         ? Optional.empty()
         : ceiling.crowded(near).or(() -> ceiling.exact(near)).or(() -> ceiling.unmoved(near));
+  }
+
+  /** From a peak at the top to the next that the file can say. */
+  private double stepDb() {
+    return Decibels.ofAmplitude(1 + step / Decibels.toAmplitude(top));
   }
 
   private List<Integer> within(double decibels) {
@@ -109,6 +119,7 @@ final class Ceiling {
   private Optional<Alteration> crowded(List<Integer> near) {
     int same = within(CROWDED_DB).size();
     return near.size() >= CROWD
+            && stepDb() < CROWDED_DB
             && same > CROWDED_SHARE * near.size()
             && Scatter.of(loudness(near)) > VARIED_DB
             && !alike(near)
@@ -125,6 +136,7 @@ final class Ceiling {
     List<Integer> exact = within(EXACT_DB);
     List<Integer> sounds = apart(exact);
     return top > LOWEST_EXACT_DBFS
+            && stepDb() < EXACT_DB
             && (sounds.size() >= FEWEST_SOUNDS
                 || sounds.size() == 2 && exact.size() >= FEWEST_OF_TWO)
             && exact.size() >= EXACT_SHARE * near.size()
@@ -150,7 +162,7 @@ final class Ceiling {
     double most = peaks.length > FEWEST_SOUNDS ? UNMOVED : UNMOVED_THREE;
     return peaks.length >= FEWEST_SOUNDS
             && near.size() <= SHORT_FRAMES * peaks.length
-            && noise > LEAST_NOISE
+            && noise > LEAST_NOISE_STEPS * Math.max(step, SIXTEEN_BITS)
             && moves < MOST_MOVED_DB
             && Scatter.of(peaks) < LOUDER_SHARE * loudnessScatter(sounds)
             && peaks[peaks.length - 1] - peaks[0] < most * moves

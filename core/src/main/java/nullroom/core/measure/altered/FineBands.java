@@ -92,6 +92,11 @@ final class FineBands {
     return level - stepsDb() - Decibels.ofEnergy(widthHz / (rate / 2));
   }
 
+  /** One step of the sound as it was written. */
+  double step() {
+    return 1 / steps.perUnit();
+  }
+
   /** Level of the noise of the steps, of all frequencies. */
   double stepsDb() {
     return Decibels.ofEnergy(2 * steps.meanSquare() + LEAST);

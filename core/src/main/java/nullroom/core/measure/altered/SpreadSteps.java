@@ -40,7 +40,10 @@ final class SpreadSteps {
   private static final double LOUD_DB = 6;
 
   private final double rate;
+
+  /** Of what was heard so far: the same, in whatever pieces it comes. */
   private final Steps steps = new Steps();
+
   private final Blocks blocks = new Blocks(BLOCK, this::block);
   private final ValueSpacing spacing = new ValueSpacing();
 
@@ -138,7 +141,7 @@ final class SpreadSteps {
   }
 
   private double median(int row) {
-    return Quantile.median(new double[] {apart(row), apart(row + 1), apart(row + 2)});
+    return Quantile.median(IntStream.range(row, row + MEDIAN).mapToDouble(this::apart).toArray());
   }
 
   private double at(int row) {

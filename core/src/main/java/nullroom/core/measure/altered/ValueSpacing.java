@@ -2,8 +2,11 @@ package nullroom.core.measure.altered;
 
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.Comparator;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
 import nullroom.core.signal.Fft;
 
 /**
@@ -52,7 +55,6 @@ final class ValueSpacing {
   private final Fft fft = new Fft(SIZE);
   private final double[] taper = new double[2 * REACH];
   private final double[] line = new double[SIZE];
-  private double reached;
 
   ValueSpacing() {
     for (int k = 0; k < taper.length; k++) {
@@ -72,19 +74,25 @@ final class ValueSpacing {
     while (coarse < COARSEST && coarse * MEAN_SHARE * REACH < mean) {
       coarse *= 2;
     }
-    OptionalDouble best = OptionalDouble.empty();
-    double surest = SURE;
-    for (int unit : coarse == 1 ? new int[] {1} : new int[] {coarse, Math.max(1, coarse / 4), 1}) {
-      OptionalDouble here = of(samples, unit);
-      if (here.isPresent() && reached > surest) {
-        surest = reached;
-        best = here;
-      }
-    }
-    return best;
+    return IntStream.of(coarse, Math.max(1, coarse / 4), 1)
+        .distinct()
+        .mapToObj(unit -> of(samples, unit))
+        .flatMap(Optional::stream)
+        .max(Comparator.comparingDouble(Line::sure))
+        .stream()
+        .mapToDouble(Line::apart)
+        .findFirst();
   }
 
-  private OptionalDouble of(double[] samples, int unit) {
+  /**
+   * Of the characteristic function.
+   *
+   * @param apart what it says of the values, in steps
+   * @param sure how far it stands over what unordered samples give
+   */
+  private record Line(double apart, double sure) {}
+
+  private Optional<Line> of(double[] samples, int unit) {
     Arrays.fill(line, 0);
     BitSet values = new BitSet();
     int count = 0;
@@ -97,12 +105,12 @@ final class ValueSpacing {
       }
     }
     return count < FEWEST_SAMPLES || values.cardinality() < FEWEST_VALUES
-        ? OptionalDouble.empty()
+        ? Optional.empty()
         : lineOf(unit);
   }
 
   /** Of the weighted histogram. */
-  private OptionalDouble lineOf(int unit) {
+  private Optional<Line> lineOf(int unit) {
     double sum = 0;
     double first = 0;
     double second = 0;
@@ -116,18 +124,18 @@ final class ValueSpacing {
     double deviation = Math.sqrt(Math.max(0, second / sum - first / sum * (first / sum)));
     int from = 1 + (int) Math.ceil(SIZE * Math.max(LEAST_DEVIATIONS / deviation, 2.0 / REACH));
     if (deviation < 1 || from >= SIZE / 2 - 1) {
-      return OptionalDouble.empty();
+      return Optional.empty();
     }
     double[] heights = heights(sum);
     int at = highest(heights, from);
-    reached = heights[at] * sum / Math.sqrt(squares);
+    double sure = heights[at] * sum / Math.sqrt(squares);
     double perStep = Math.min(0.5, place(heights, at));
     double expected = unit == 1 ? nearest(perStep, heights[at]) : perStep;
-    return reached > SURE
+    return sure > SURE
             && heights[at] > OF_HEIGHT * leftByRounding(expected)
             && heights[at] > OVER_SIDES * beside(heights, at, deviation)
-        ? OptionalDouble.of(unit / expected)
-        : OptionalDouble.empty();
+        ? Optional.of(new Line(unit / expected, sure))
+        : Optional.empty();
   }
 
   /** Of the characteristic function, from 0 to half a turn from step to step. */
@@ -160,7 +168,7 @@ final class ValueSpacing {
   /** Turns from step to step, between the places of the transform. */
   private static double place(double[] heights, int at) {
     double beside = 0;
-    if (at > 0 && at + 1 < heights.length) {
+    if (at + 1 < heights.length) {
       double curved = heights[at - 1] - 2 * heights[at] + heights[at + 1];
       beside = curved == 0 ? 0 : 0.5 * (heights[at - 1] - heights[at + 1]) / curved;
     }

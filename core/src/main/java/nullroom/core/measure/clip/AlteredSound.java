@@ -1,9 +1,9 @@
 package nullroom.core.measure.clip;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
 import nullroom.core.Progress;
+import nullroom.core.measure.Frames;
 import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.altered.AlterationMeter;
 import nullroom.core.measure.altered.Hearer;
@@ -20,8 +20,7 @@ public final class AlteredSound implements Hearer {
 
   private final double rate;
   private final AlterationMeter meter;
-  private float[] kept = new float[0];
-  private int count;
+  private final Frames kept = new Frames(1);
 
   /** Of a channel that declares a sampling rate. */
   public AlteredSound(double sampleRateHz) {
@@ -39,23 +38,19 @@ public final class AlteredSound implements Hearer {
   @Override
   public void add(double[] block, int length) {
     meter.add(block, length);
-    int n = (int) Math.min(length, CLAPS_SECONDS * rate - count);
-    if (n > 0 && count + n > kept.length) {
-      kept = Arrays.copyOf(kept, Math.max(2 * kept.length, count + n));
-    }
-    for (int k = 0; k < n; k++) {
-      kept[count++] = (float) block[k];
+    double wanted = CLAPS_SECONDS * rate - kept.count();
+    for (int k = 0; k < Math.min(length, wanted); k++) {
+      kept.add(block[k]);
     }
   }
 
   /** What speaks for what. */
   public List<Alteration> found() {
     List<Alteration> found = meter.found();
-    if (found.stream().anyMatch(Alteration::movesTheFloor) || count < rate) {
+    if (found.stream().anyMatch(Alteration::movesTheFloor) || kept.count() < rate) {
       return found;
     }
-    Samples sound =
-        new Samples(IntStream.range(0, count).mapToDouble(k -> kept[k]).toArray(), rate);
+    Samples sound = new Samples(kept.column(0), rate);
     return Clip.decay(sound, new ClipSorter(sound).parts(), List.of(), Progress.NONE)
         .map(decay -> BentDecay.with(found, decay, sound))
         .orElse(found);

@@ -116,20 +116,27 @@ public final class BentDecay {
   private static Alteration told(
       double percent, int faster, int bands, double inrDb, Samples sound) {
     boolean silent = endsInSilence(sound);
-    boolean shut = silent || inrDb > SHUT_INR_DB;
+    boolean far = inrDb > SHUT_INR_DB;
+    String evidence;
+    if (silent) {
+      evidence =
+          Figures.say(
+              "the decay goes on %.0f %% steeper than it begins, in %d of %d bands, and then nothing is left: no room does that, a gate that shuts does",
+              percent, faster, bands);
+    } else if (far) {
+      evidence =
+          Figures.say(
+              "the decay goes on %.0f %% steeper than it begins, in %d of %d bands, down to a noise %.0f dB under it: no room does that, a gate that shuts does",
+              percent, faster, bands, inrDb);
+    } else {
+      evidence =
+          Figures.say(
+              "the decay goes on %.0f %% steeper than it begins, in %d of %d bands: no room does that, a gain that comes up again does",
+              percent, faster, bands);
+    }
     return new Alteration(
-        shut ? Alteration.Kind.GATE : Alteration.Kind.AUTOMATIC_GAIN,
-        silent
-            ? Figures.say(
-                "the decay goes on %.0f %% steeper than it begins, in %d of %d bands, and then nothing is left: no room does that, a gate that shuts does",
-                percent, faster, bands)
-            : shut
-                ? Figures.say(
-                    "the decay goes on %.0f %% steeper than it begins, in %d of %d bands, down to a noise %.0f dB under it: no room does that, a gate that shuts does",
-                    percent, faster, bands, inrDb)
-                : Figures.say(
-                    "the decay goes on %.0f %% steeper than it begins, in %d of %d bands: no room does that, a gain that comes up again does",
-                    percent, faster, bands),
+        silent || far ? Alteration.Kind.GATE : Alteration.Kind.AUTOMATIC_GAIN,
+        evidence,
         0,
         sound.seconds());
   }

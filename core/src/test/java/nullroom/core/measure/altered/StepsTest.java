@@ -85,8 +85,8 @@ class StepsTest {
         x[k] += 0.05 * Math.sin(2 * Math.PI * hz * t) * Math.exp(-6 * (2 * t % 1));
       }
     }
-    assertThat(AlteredSounds.kinds(written(x, 8, false)))
-        .doesNotContain(Kind.AUTOMATIC_GAIN, Kind.LIMITER);
+    double[] cut = DoubleStream.of(x).map(v -> Math.floor(128 * v) / 128).toArray();
+    assertThat(AlteredSounds.kinds(cut)).doesNotContain(Kind.AUTOMATIC_GAIN, Kind.LIMITER);
   }
 
   @ParameterizedTest(name = "{0} s, {1} bits")

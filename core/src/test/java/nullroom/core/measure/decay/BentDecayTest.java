@@ -111,14 +111,15 @@ class BentDecayTest {
         });
   }
 
-  /** Falls two for one under a threshold, and is written in 16 bit without smoothing. */
-  private static double[] expanded(double[] x, double thresholdDb) {
+  /** Falls two for one under a threshold, and is written in so many bits. */
+  private static double[] expanded(double[] x, double thresholdDb, int bits) {
+    double steps = Math.scalb(1.0, bits - 1);
     double[] y = new double[x.length];
     double envelope = 0;
     for (int k = 0; k < x.length; k++) {
       envelope = Math.max(Math.abs(x[k]), envelope * Math.exp(-1 / (0.02 * RATE)));
       double under = Math.max(0, thresholdDb - 20 * Math.log10(envelope + 1e-9));
-      y[k] = Math.rint(x[k] * Math.pow(10, -under / 20) * 32_768) / 32_768;
+      y[k] = Math.rint(x[k] * Math.pow(10, -under / 20) * steps) / steps;
     }
     return y;
   }
@@ -128,14 +129,7 @@ class BentDecayTest {
   void farUnder() {
     double[] x = claps(0.6, 3e-4, 7);
     assertThat(found(x)).isEmpty();
-    double[] y = x.clone();
-    double envelope = 0;
-    for (int k = 0; k < y.length; k++) {
-      envelope = Math.max(Math.abs(x[k]), envelope * Math.exp(-1 / (0.02 * RATE)));
-      double under = Math.max(0, -24 - 20 * Math.log10(envelope + 1e-9));
-      y[k] = x[k] * Math.pow(10, -Math.min(40, under) / 20);
-    }
-    assertThat(found(y))
+    assertThat(found(expanded(x, -24, 24)))
         .singleElement()
         .satisfies(a -> {
           assertThat(a.kind()).isEqualTo(Alteration.Kind.GATE);
@@ -148,8 +142,8 @@ class BentDecayTest {
   @ValueSource(doubles = {0.5, 0.8})
   void nothingLeft(double seconds) {
     double[] x = claps(seconds, 6);
-    assertThat(found(expanded(x, -500))).isEmpty();
-    assertThat(found(expanded(x, -24)))
+    assertThat(found(expanded(x, -500, 16))).isEmpty();
+    assertThat(found(expanded(x, -24, 16)))
         .singleElement()
         .satisfies(a -> {
           assertThat(a.kind()).isEqualTo(Alteration.Kind.GATE);
