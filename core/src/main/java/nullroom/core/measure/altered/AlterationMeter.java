@@ -176,18 +176,19 @@ public final class AlterationMeter implements Hearer {
     Optional<Alteration> shut =
         under.isPresent() // a gate leaves no noise lower than in the pauses
             ? gate
-            : gate.or(() -> ShutNoise.of(fine))
-                .or(() -> FallsAlike.of(fine))
-                .or(() -> QuickEnds.of(fine));
-    Optional<Alteration> moved = spread.told();
-    moved.or(() -> shut).ifPresent(all::add);
-    // what opens and shuts would be taken for it
-    if (moved.isEmpty() && shut.isEmpty() && !coarse) {
-      under.or(() -> gain(edge.isPresent())).ifPresent(all::add);
-    }
+            : gate.or(() -> FallsAlike.of(fine)).or(() -> QuickEnds.of(fine));
     boolean binByBin = shut.isEmpty() && edge.isEmpty(); // a coder does so, too, under an edge
     Islands islands = new Islands(spectra, onSteps() ? Optional.empty() : spectra.quiet(), grid);
     Optional<Alteration> reduced = binByBin ? reduction(islands, holes) : Optional.empty();
+    Optional<Alteration> opens = shut.or(() -> NoiseWithSound.of(fine));
+    Optional<Alteration> moved = spread.told();
+    moved
+        .or(() -> reduced.isPresent() ? shut : opens) // a reduction lets noise come with sound, too
+        .ifPresent(all::add);
+    // what opens and shuts would be taken for it
+    if (moved.isEmpty() && opens.isEmpty() && !coarse) {
+      under.or(() -> gain(edge.isPresent())).ifPresent(all::add);
+    }
     reduced.ifPresent(all::add);
     Ceiling.of(levels, frame / rate, fine.step()).ifPresent(all::add);
     edge.ifPresent(all::add);

@@ -3,6 +3,7 @@ package nullroom.core.measure.altered;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import nullroom.core.Figures;
 import nullroom.core.measure.Frames;
 
@@ -37,6 +38,11 @@ final class AutomaticGain {
 
   /** The floor is lowest so soon after the loud sound, or nobody held it down. */
   private static final double LATEST_LOW_SECONDS = 1.2;
+
+  /** Something that is switched on comes up within two rows, and by more than noise scatters. */
+  private static final double AT_ONCE_SHARE = 0.75;
+
+  private static final double AT_ONCE_DB = 6;
 
   private static final int FEWEST = 2;
   private static final double MOST_OF_THEM = 0.6;
@@ -119,7 +125,11 @@ final class AutomaticGain {
     }
     double average = Rows.mean(rises, 0, rises.length);
     boolean soon = (lowest - from) * seconds < LATEST_LOW_SECONDS;
+    boolean atOnce =
+        average > AT_ONCE_DB
+            && IntStream.range(lowest, end - 2)
+                .anyMatch(k -> total[k + 2] - total[k] > AT_ONCE_SHARE * average);
     boolean alike = Scatter.of(rises) < Math.max(ALIKE_DB, 0.2 * average);
-    return Optional.of(new Pause(from, to, soon ? average : 0, alike));
+    return Optional.of(new Pause(from, to, soon && !atOnce ? average : 0, alike));
   }
 }

@@ -39,10 +39,11 @@ final class QuickEnds {
   private static final int FEWEST = 3;
   private static final double MOST_OF_THEM = 0.65;
 
-  /** Noise that stands: so many rows, that differ by so little, and then are two rows to fall. */
+  /** Noise that stands: so many rows, that differ by so little, and then are some to fall. */
   private static final int STILL_ROWS = 5;
 
   private static final int FALL_ROWS = 2;
+  private static final int MOST_FALL_ROWS = 5;
   private static final double STILL_DB = 5;
   private static final double ENDS_DB = 12;
   private static final double LOUDER_DB = 8;
@@ -118,11 +119,11 @@ final class QuickEnds {
   }
 
   private Optional<Alteration> fromOneLevel(List<Integer> rows) {
-    List<Integer> stood = rows.stream().filter(this::stood).toList();
+    List<End> stood = rows.stream().map(this::end).flatMap(Optional::stream).toList();
     double level =
-        stood.isEmpty() ? 0 : Quantile.median(stood.stream().mapToDouble(this::standsDb).toArray());
+        stood.isEmpty() ? 0 : Quantile.median(stood.stream().mapToDouble(End::fromDb).toArray());
     List<Integer> same =
-        stood.stream().filter(k -> Math.abs(standsDb(k) - level) < SAME_DB).toList();
+        stood.stream().filter(e -> Math.abs(e.fromDb() - level) < SAME_DB).map(End::row).toList();
     return same.size() < FEWEST_STILL || same.size() < MOST_OF_THEM * rows.size()
         ? Optional.empty()
         : Optional.of(
@@ -133,25 +134,26 @@ final class QuickEnds {
                     same.size(), level - floor)));
   }
 
-  /** Whether noise stood still before a fall, behind something louder, and fell at once. */
-  private boolean stood(int row) {
-    int still = row - FALL_ROWS + 1 - STILL_ROWS;
-    int louder = row - (int) (LOUDER_SECONDS / seconds);
-    if (still < 0) {
-      return false;
-    }
-    double stands = standsDb(row);
-    return most(still, still + STILL_ROWS) - least(still, still + STILL_ROWS) < STILL_DB
-        && stands - total[row] > ENDS_DB
-        && most(Math.max(0, louder), row) > stands + LOUDER_DB;
-  }
+  /**
+   * Of noise that stood.
+   *
+   * @param row from which on it stays on the floor
+   * @param fromDb where it stood
+   */
+  private record End(int row, double fromDb) {}
 
-  private double standsDb(int row) {
-    int still = row - FALL_ROWS + 1 - STILL_ROWS;
-    return IntStream.range(still, still + STILL_ROWS)
-        .mapToDouble(k -> total[k])
-        .average()
-        .orElseThrow();
+  /** Noise that stood still before a fall, behind something louder, and fell soon. */
+  private Optional<End> end(int row) {
+    int louder = Math.max(0, row - (int) (LOUDER_SECONDS / seconds));
+    return IntStream.rangeClosed(FALL_ROWS, MOST_FALL_ROWS)
+        .map(fall -> row - fall + 1 - STILL_ROWS)
+        .filter(still -> still >= 0)
+        .filter(
+            still -> most(still, still + STILL_ROWS) - least(still, still + STILL_ROWS) < STILL_DB)
+        .mapToObj(still -> new End(row, Rows.mean(total, still, STILL_ROWS)))
+        .filter(e -> e.fromDb() - total[row] > ENDS_DB)
+        .filter(e -> most(louder, row) > e.fromDb() + LOUDER_DB)
+        .findFirst();
   }
 
   private Alteration told(List<Integer> rows, String evidence) {

@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import nullroom.core.Decibels;
 import nullroom.core.Figures;
 import nullroom.core.Quantile;
 
@@ -19,16 +18,6 @@ import nullroom.core.Quantile;
 final class UnderNoise {
   /** Up to 15 kHz: over that coders save at any rate. */
   private static final int BANDS = 8;
-
-  /** Up to 11 kHz, for how loud it is. */
-  private static final int LOUD_BANDS = 7;
-
-  private static final int SMOOTH_ROWS = 5;
-  private static final double LOUD_SHARE = 0.98;
-  private static final double QUIET_SHARE = 0.08;
-  private static final double LEAST_RANGE_DB = 8;
-  private static final double PAUSE_RANGE = 0.4;
-  private static final double PAUSE_SECONDS = 0.2;
 
   /** Rows at the ends of a pause and of a sound that may belong to the other. */
   private static final int EDGE_ROWS = 2;
@@ -107,37 +96,11 @@ final class UnderNoise {
 
   /** What speaks for a gain. */
   static Optional<Alteration> of(FineBands fine) {
-    UnderNoise noise = new UnderNoise(fine, pauses(fine));
+    UnderNoise noise = new UnderNoise(fine, Pauses.of(fine).all());
     return IntStream.range(0, Math.min(BANDS, fine.bands()))
         .mapToObj(noise::told)
         .flatMap(Optional::stream)
         .findFirst();
-  }
-
-  private static List<Stretch> pauses(FineBands fine) {
-    double[] loud = smooth(SpectraSeen.totals(fine.levels(), Math.min(LOUD_BANDS, fine.bands())));
-    if (loud.length == 0) {
-      return List.of();
-    }
-    double quiet = Quantile.of(loud, QUIET_SHARE);
-    double range = Quantile.of(loud, LOUD_SHARE) - quiet;
-    return range < LEAST_RANGE_DB
-        ? List.of()
-        : Stretch.under(loud, quiet + PAUSE_RANGE * range).stream()
-            .filter(p -> p.rows() * fine.seconds() > PAUSE_SECONDS)
-            .toList();
-  }
-
-  private static double[] smooth(double[] levels) {
-    double[] energy = Arrays.stream(levels).map(Decibels::toEnergy).toArray();
-    int half = SMOOTH_ROWS / 2;
-    double[] smooth = new double[levels.length];
-    for (int k = 0; k < smooth.length; k++) {
-      int from = Math.max(0, k - half);
-      smooth[k] =
-          Decibels.ofEnergy(Rows.mean(energy, from, Math.min(levels.length, k + half + 1) - from));
-    }
-    return smooth;
   }
 
   private Optional<Alteration> told(int band) {

@@ -112,7 +112,8 @@ class FaintTracesTest {
     assertThat(found(x)).isEmpty();
     double[] y = gated(x, rangeDb, seconds, threshold);
     assertThat(kinds(y)).containsExactly(Kind.GATE);
-    assertThat(found(y).getFirst().evidence()).containsPattern("noise itself .*falls.* by .* dB");
+    assertThat(found(y).getFirst().evidence())
+        .containsPattern("noise (itself .*falls|stands at one level)");
   }
 
   @ParameterizedTest(name = "{0} dB over {1} s")

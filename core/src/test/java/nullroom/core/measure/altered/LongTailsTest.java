@@ -73,19 +73,6 @@ class LongTailsTest {
   }
 
   @Test
-  @DisplayName("what falls just before each clap heard it coming: a gain, no gate")
-  void ahead() {
-    double[] x = claps(2, 0.6, 1e-3);
-    for (int k = 0; k < N; k++) {
-      double until = EVERY_SECONDS - (k / (double) RATE + EVERY_SECONDS - 0.5) % EVERY_SECONDS;
-      double down = Math.clamp((0.32 - until) / 0.2, 0, 1);
-      x[k] *= Math.pow(10, -12 * down / 20);
-    }
-    assertThat(kinds(x)).contains(Kind.AUTOMATIC_GAIN).doesNotContain(Kind.GATE);
-    assertThat(found(x).getFirst().evidence()).contains("just before something begins");
-  }
-
-  @Test
   @DisplayName("what ends among the steps of the file, under which a room lies, no gate shut off")
   void steps() {
     double[] x = AlteredSounds.talk(FLAT, 95, 0.4, 5);

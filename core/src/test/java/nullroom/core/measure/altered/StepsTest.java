@@ -68,10 +68,7 @@ class StepsTest {
     double[] x = talk(FLAT, 32, 0.3, 41);
     assertThat(found(written(x, 16, smooth))).isEmpty();
     assertThat(found(written(gated(x, rangeDb, seconds, 0.007), 16, smooth)))
-        .anySatisfy(a -> {
-          assertThat(a.kind()).isEqualTo(Kind.GATE);
-          assertThat(a.evidence()).contains("noise itself stands still");
-        });
+        .anySatisfy(a -> assertThat(a.kind()).isEqualTo(Kind.GATE));
   }
 
   @Test

@@ -1,0 +1,77 @@
+package nullroom.core.measure.altered;
+
+import static nullroom.core.measure.altered.AlteredSounds.FLAT;
+import static nullroom.core.measure.altered.AlteredSounds.RATE;
+import static nullroom.core.measure.altered.AlteredSounds.gated;
+import static nullroom.core.measure.altered.AlteredSounds.talk;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Arrays;
+import java.util.Optional;
+import java.util.Random;
+import nullroom.core.measure.altered.Alteration.Kind;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Noise that a gate lets through beside what sounds, and what else comes and goes. */
+class NoiseWithSoundTest {
+  @ParameterizedTest(name = "{0} dB over {1} s, {2} lines")
+  @DisplayName("the noise beside a few words stands over the pauses by what a gate takes")
+  @CsvSource({"15, 0.05, 5", "24, 0.1, 3", "40, 0.1, 3"})
+  void gate(double rangeDb, double seconds, int lines) {
+    double[] x = Arrays.copyOf(talk(FLAT, 32, 0.3, 71), (int) (lines * 3.6 * RATE));
+    assertThat(told(x)).isEmpty();
+    assertThat(told(gated(x, rangeDb, seconds, 0.01)))
+        .hasValueSatisfying(a -> {
+          assertThat(a.kind()).isEqualTo(Kind.GATE);
+          assertThat(a.evidence()).contains(", %.0f dB over the pauses".formatted(rangeDb));
+        });
+  }
+
+  @ParameterizedTest
+  @DisplayName("a machine that runs now and then, and knocks as it runs, is no gate")
+  @ValueSource(doubles = {0.05, 0.3, 1})
+  void machine(double knock) {
+    Random random = new Random(72);
+    double[] x = new double[24 * RATE];
+    for (int k = 0; k < x.length; k++) {
+      double t = k / (double) RATE % 4;
+      double since = t % 0.31;
+      double runs = t < 2.2 ? 0.01 + knock * Math.exp(-since / 0.01) : 0;
+      x[k] = (runs + 3e-4) * random.nextGaussian() / 4;
+    }
+    assertThat(told(x)).isEmpty();
+  }
+
+  @Test
+  @DisplayName("talk while a fan runs, and without it, is no gate")
+  void fan() {
+    double[] x = talk(FLAT, 60, 0.3, 73);
+    Random random = new Random(74);
+    for (int k = x.length / 3; k < 2 * x.length / 3; k++) {
+      x[k] += 2e-3 * random.nextGaussian();
+    }
+    assertThat(told(x)).isEmpty();
+  }
+
+  @Test
+  @DisplayName("a voice played from a recording with a hiss of its own is on before it sounds")
+  void played() {
+    double[] x = talk(FLAT, 60, 0.3, 75);
+    Random random = new Random(76);
+    for (int k = 0; k < x.length; k++) {
+      double t = k / (double) RATE % 3.6;
+      x[k] += t < 2.6 || t > 3.3 ? 3e-4 * random.nextGaussian() : 0;
+    }
+    assertThat(told(x)).isEmpty();
+  }
+
+  private static Optional<Alteration> told(double[] x) {
+    FineBands fine = new FineBands(RATE);
+    fine.add(x, x.length);
+    return NoiseWithSound.of(fine);
+  }
+}
