@@ -1,18 +1,23 @@
 package nullroom.core.measure.decay;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import nullroom.core.Figures;
 import nullroom.core.Quantile;
 import nullroom.core.measure.altered.Alteration;
 import nullroom.core.signal.Samples;
+import org.apache.commons.statistics.descriptive.StandardDeviation;
 
 /**
- * A gain that comes up while a room dies away, or where nothing at all is left behind it a gate
- * that shuts: the decay begins slower than it goes on, in all bands. Rooms do the opposite where
- * they bend at all (what dies slowly is left at the end), and each band at a moment of its own.
- * Cannot see a gain that comes up all the way down: that decay is straight, and only too long.
+ * A gain that comes up while a room dies away; or, where next to nothing is left behind it, a gate
+ * that shuts, or a reduction that takes away the noise of each band: the decay begins slower than
+ * it goes on, in all bands. Rooms do the opposite where they bend at all (what dies slowly is left
+ * at the end). Cannot see a gain that comes up all the way down: that decay is straight, and only
+ * too long.
  */
 public final class BentDecay {
   private static final double FROM_DB = -5;
@@ -36,6 +41,17 @@ public final class BentDecay {
 
   /** So many standard deviations of what noise-like decays do by chance. */
   private static final double SURE = 3.5;
+
+  /** Where it is looked for at several places. */
+  private static final double SURE_LOWER = 4.5;
+
+  private static final double LOWER_DB = 5;
+  private static final int LOWER_STEPS = 6;
+
+  /** Of the moments at which bands bend: standard deviation over mean. */
+  private static final double APART = 0.1;
+
+  private static final double LOWEST_OF_MOMENTS_HZ = 400;
 
   /**
    * Standard deviation of one band's bend, times the root of bandwidth and time: from the factors
@@ -80,15 +96,41 @@ public final class BentDecay {
    * @param sound of which it is
    */
   private static Optional<Alteration> of(DecayReport report, Samples sound) {
+    return IntStream.rangeClosed(0, LOWER_STEPS)
+        .mapToObj(k -> bend(report, LOWER_DB * k))
+        .filter(b -> b.isSure())
+        .max(Comparator.comparingDouble(Bend::sure))
+        .map(b -> told(b, report, sound));
+  }
+
+  /**
+   * Of the decays of most bands.
+   *
+   * @param lowerDb than where decays begin to be read
+   * @param mean natural logarithm of how much faster they go on
+   * @param sure the same in standard deviations of what they do by chance
+   * @param faster so many bands
+   * @param bands of so many
+   */
+  private record Bend(double lowerDb, double mean, double sure, int faster, int bands) {
+    private boolean isSure() {
+      return bands >= FEWEST_BANDS
+          && mean > FASTER
+          && sure > (lowerDb > 0 ? SURE_LOWER : SURE)
+          && faster >= MOST_OF_THEM * bands;
+    }
+  }
+
+  private static Bend bend(DecayReport report, double lowerDb) {
     double weights = 0;
     double sum = 0;
     int bands = 0;
     int faster = 0;
     for (DecayReport.BandDecay band : report.bands()) {
-      double from = fromDb(band);
-      double first = slope(band.curveDb(), from, from - PART_DB);
-      double bend = Math.log(slope(band.curveDb(), from - PART_DB, from - 2 * PART_DB) / first);
+      double from = fromDb(band, lowerDb);
+      double bend = bend(band, from);
       if (band.centreHz() > LOWEST_HZ && Double.isFinite(bend)) {
+        double first = slope(band.curveDb(), from, from - PART_DB);
         double time = -60 * DecayReport.BandDecay.CURVE_STEP_SECONDS / first;
         double weight = band.centreHz() / Math.sqrt(2) * time;
         weights += weight;
@@ -98,11 +140,49 @@ public final class BentDecay {
       }
     }
     double mean = sum / weights;
-    return bands >= FEWEST_BANDS
-            && mean > Math.max(FASTER, SURE * SPREAD / Math.sqrt(weights))
-            && faster >= MOST_OF_THEM * bands
-        ? Optional.of(told(100 * Math.expm1(mean), faster, bands, medianInr(report), sound))
-        : Optional.empty();
+    return new Bend(lowerDb, mean, mean * Math.sqrt(weights) / SPREAD, faster, bands);
+  }
+
+  /** How much faster ten decibels fall than the ten before; natural logarithm. */
+  private static double bend(DecayReport.BandDecay band, double from) {
+    return Math.log(
+        slope(band.curveDb(), from - PART_DB, from - 2 * PART_DB)
+            / slope(band.curveDb(), from, from - PART_DB));
+  }
+
+  /**
+   * Whether bands bend each at a moment of its own: a reduction takes away what has come down to
+   * the noise of its band, and a gate all at once.
+   */
+  static boolean eachByItself(DecayReport report) {
+    double[] points =
+        report.bands().stream()
+            .filter(band -> band.centreHz() > LOWEST_OF_MOMENTS_HZ)
+            .mapToDouble(BentDecay::bendsAt)
+            .filter(Double::isFinite)
+            .toArray();
+    return points.length >= FEWEST_BANDS
+        && StandardDeviation.of(points).setBiased(true).getAsDouble()
+            > APART * Arrays.stream(points).average().orElseThrow();
+  }
+
+  /** Point of a curve at which it bends most; not a number where it hardly does. */
+  private static double bendsAt(DecayReport.BandDecay band) {
+    double at = Double.NaN;
+    double most = FASTER;
+    for (int k = 0; k <= 2 * LOWER_STEPS; k++) {
+      double from = fromDb(band, LOWER_DB / 2 * k);
+      double bend = bend(band, from);
+      if (bend > most) {
+        most = bend;
+        at =
+            IntStream.range(0, band.curveDb().size())
+                .filter(p -> band.curveDb().get(p) <= from - PART_DB)
+                .findFirst()
+                .orElseThrow();
+      }
+    }
+    return at;
   }
 
   private static double medianInr(DecayReport report) {
@@ -113,32 +193,40 @@ public final class BentDecay {
             .toArray());
   }
 
-  private static Alteration told(
-      double percent, int faster, int bands, double inrDb, Samples sound) {
+  private static Alteration told(Bend bend, DecayReport report, Samples sound) {
+    double percent = 100 * Math.expm1(bend.mean());
+    int faster = bend.faster();
+    int bands = bend.bands();
     boolean silent = endsInSilence(sound);
-    boolean far = inrDb > SHUT_INR_DB;
+    double inrDb = medianInr(report);
+    Alteration.Kind kind;
     String evidence;
     if (silent) {
+      kind = Alteration.Kind.GATE;
       evidence =
           Figures.say(
               "the decay goes on %.0f %% steeper than it begins, in %d of %d bands, and then nothing is left: no room does that, a gate that shuts does",
               percent, faster, bands);
-    } else if (far) {
-      evidence =
-          Figures.say(
-              "the decay goes on %.0f %% steeper than it begins, in %d of %d bands, down to a noise %.0f dB under it: no room does that, a gate that shuts does",
-              percent, faster, bands, inrDb);
-    } else {
+    } else if (inrDb <= SHUT_INR_DB) {
+      kind = Alteration.Kind.AUTOMATIC_GAIN;
       evidence =
           Figures.say(
               "the decay goes on %.0f %% steeper than it begins, in %d of %d bands: no room does that, a gain that comes up again does",
               percent, faster, bands);
+    } else if (eachByItself(report)) {
+      kind = Alteration.Kind.NOISE_REDUCTION;
+      evidence =
+          Figures.say(
+              "the decay goes on %.0f %% steeper than it begins, in %d of %d bands and in each at another moment: no room does that, what takes away the noise of each band does",
+              percent, faster, bands);
+    } else {
+      kind = Alteration.Kind.GATE;
+      evidence =
+          Figures.say(
+              "the decay goes on %.0f %% steeper than it begins, in %d of %d bands, down to a noise %.0f dB under it: no room does that, a gate that shuts does",
+              percent, faster, bands, inrDb);
     }
-    return new Alteration(
-        silent || far ? Alteration.Kind.GATE : Alteration.Kind.AUTOMATIC_GAIN,
-        evidence,
-        0,
-        sound.seconds());
+    return new Alteration(kind, evidence, 0, sound.seconds());
   }
 
   /**
@@ -156,10 +244,10 @@ public final class BentDecay {
   }
 
   /** Where the first part begins; not a number where the noise would reach into the second. */
-  private static double fromDb(DecayReport.BandDecay band) {
+  private static double fromDb(DecayReport.BandDecay band, double lowerDb) {
     double from =
         band.curveDb().size() > SETTLED
-            ? Math.min(FROM_DB, band.curveDb().get(SETTLED))
+            ? Math.min(FROM_DB, band.curveDb().get(SETTLED)) - lowerDb
             : Double.NaN;
     return from - 2 * PART_DB > OVER_NOISE_DB - band.inrDb().orElse(0) ? from : Double.NaN;
   }

@@ -40,16 +40,26 @@ final class SteepDecay {
             .filter(Double::isFinite)
             .toArray();
     double[] steep = Arrays.stream(all).filter(s -> s > STEEP).toArray();
-    return all.length >= FEWEST_BANDS && steep.length >= MOST_OF_THEM * all.length
-        ? Optional.of(
-            new Alteration(
+    if (all.length < FEWEST_BANDS || steep.length < MOST_OF_THEM * all.length) {
+      return Optional.empty();
+    }
+    double times = Quantile.median(steep);
+    return Optional.of(
+        BentDecay.eachByItself(report)
+            ? new Alteration(
+                Alteration.Kind.NOISE_REDUCTION,
+                Figures.say(
+                    "decays fall %.1f times as fast for a moment as they do else, in %d of %d bands and in each at another moment: what takes away the noise of each band does that",
+                    times, steep.length, all.length),
+                0,
+                seconds)
+            : new Alteration(
                 Alteration.Kind.GATE,
                 Figures.say(
                     "decays fall %.1f times as fast for a moment as they do else, in %d of %d bands: rooms only ever go on slower",
-                    Quantile.median(steep), steep.length, all.length),
+                    times, steep.length, all.length),
                 0,
-                seconds))
-        : Optional.empty();
+                seconds));
   }
 
   /** The steepest part of a decay over the usual one; not a number where it is too short. */
