@@ -122,10 +122,11 @@ final class NoiseWithSound {
               && all.stream()
                   .anyMatch(
                       p -> p != this && p.is(FEWEST_SOUNDS, FEWEST, SHARE) && apart(p) < ALIKE_DB)
-          || all.stream()
-                  .filter(p -> p.is(MANY_SOUNDS, FEWEST, MANY_SHARE) && apart(p) < SAME_OVER_DB)
-                  .count()
-              >= MANY;
+          || is(MANY_SOUNDS, FEWEST, MANY_SHARE)
+              && all.stream()
+                      .filter(p -> p.is(MANY_SOUNDS, FEWEST, MANY_SHARE) && apart(p) < SAME_OVER_DB)
+                      .count()
+                  >= MANY;
     }
 
     private double apart(Plateau other) {
