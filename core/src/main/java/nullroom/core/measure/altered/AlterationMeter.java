@@ -170,8 +170,11 @@ public final class AlterationMeter implements Hearer {
     Optional<Alteration> edge = spectra.end(fine.stepsDb()).told(seconds());
     boolean coarse =
         fine.stepsDb() > COARSE_DB && spectra.quietestDb() < fine.stepsDb() + OVER_COARSE_DB;
+    Pauses pauses = Pauses.of(fine);
     Optional<Alteration> under = // a coder empties the highs
-        edge.isPresent() || holes > HOLED || coarse ? Optional.empty() : UnderNoise.of(fine);
+        edge.isPresent() || holes > HOLED || coarse
+            ? Optional.empty()
+            : UnderNoise.of(fine, pauses);
     Optional<Alteration> gate = Gate.of(levels, frame / rate, fine);
     Optional<Alteration> shut =
         under.isPresent() // a gate leaves no noise lower than in the pauses
@@ -180,7 +183,7 @@ public final class AlterationMeter implements Hearer {
     boolean binByBin = shut.isEmpty() && edge.isEmpty(); // a coder does so, too, under an edge
     Islands islands = new Islands(spectra, onSteps() ? Optional.empty() : spectra.quiet(), grid);
     Optional<Alteration> reduced = binByBin ? reduction(islands, holes) : Optional.empty();
-    Optional<Alteration> opens = shut.or(() -> NoiseWithSound.of(fine));
+    Optional<Alteration> opens = shut.or(() -> NoiseWithSound.of(fine, pauses));
     Optional<Alteration> moved = spread.told();
     moved
         .or(() -> reduced.isPresent() ? shut : opens) // a reduction lets noise come with sound, too

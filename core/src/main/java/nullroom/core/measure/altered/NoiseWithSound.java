@@ -135,8 +135,7 @@ final class NoiseWithSound {
   }
 
   /** What speaks for a gate. */
-  static Optional<Alteration> of(FineBands fine) {
-    Pauses pauses = Pauses.of(fine);
+  static Optional<Alteration> of(FineBands fine, Pauses pauses) {
     if (pauses.all().isEmpty()) {
       return Optional.empty();
     }

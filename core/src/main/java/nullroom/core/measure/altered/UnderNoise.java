@@ -95,8 +95,8 @@ final class UnderNoise {
   }
 
   /** What speaks for a gain. */
-  static Optional<Alteration> of(FineBands fine) {
-    UnderNoise noise = new UnderNoise(fine, Pauses.of(fine).all());
+  static Optional<Alteration> of(FineBands fine, Pauses pauses) {
+    UnderNoise noise = new UnderNoise(fine, pauses.all());
     return IntStream.range(0, Math.min(BANDS, fine.bands()))
         .mapToObj(noise::told)
         .flatMap(Optional::stream)

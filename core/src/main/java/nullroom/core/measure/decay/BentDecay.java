@@ -133,27 +133,38 @@ public final class BentDecay {
     int bands = 0;
     int faster = 0;
     for (DecayReport.BandDecay band : report.bands()) {
-      double from = fromDb(band, lowerDb);
-      double bend = bend(band, from);
-      double first = slope(band.curveDb(), from, from - PART_DB);
-      double time = -60 * DecayReport.BandDecay.CURVE_STEP_SECONDS / first;
-      if (band.centreHz() > LOWEST_HZ && time * Math.exp(-bend) > SHORTEST_SECONDS) {
-        double weight = band.centreHz() / Math.sqrt(2) * time;
+      Parts parts = Parts.of(band, fromDb(band, lowerDb));
+      if (band.centreHz() > LOWEST_HZ && parts.secondSeconds() > SHORTEST_SECONDS) {
+        double weight = band.centreHz() / Math.sqrt(2) * parts.firstSeconds();
         weights += weight;
-        sum += weight * bend;
+        sum += weight * parts.bend();
         bands++;
-        faster += bend > 0 ? 1 : 0;
+        faster += parts.bend() > 0 ? 1 : 0;
       }
     }
     double mean = sum / weights;
     return new Bend(lowerDb, mean, mean * Math.sqrt(weights) / SPREAD, faster, bands);
   }
 
-  /** How much faster ten decibels fall than the ten before; natural logarithm. */
-  private static double bend(DecayReport.BandDecay band, double from) {
-    return Math.log(
-        slope(band.curveDb(), from - PART_DB, from - 2 * PART_DB)
-            / slope(band.curveDb(), from, from - PART_DB));
+  /**
+   * Reverberation times of ten decibels of a decay and of the ten behind; not numbers where it does
+   * not reach so far.
+   */
+  private record Parts(double firstSeconds, double secondSeconds) {
+    private static Parts of(DecayReport.BandDecay band, double from) {
+      return new Parts(seconds(band, from), seconds(band, from - PART_DB));
+    }
+
+    private static double seconds(DecayReport.BandDecay band, double from) {
+      return -60
+          * DecayReport.BandDecay.CURVE_STEP_SECONDS
+          / slope(band.curveDb(), from, from - PART_DB);
+    }
+
+    /** How much faster the second falls; natural logarithm. */
+    private double bend() {
+      return Math.log(firstSeconds / secondSeconds);
+    }
   }
 
   /**
@@ -178,14 +189,10 @@ public final class BentDecay {
     double most = FASTER;
     for (int k = 0; k <= 2 * LOWER_STEPS; k++) {
       double from = fromDb(band, LOWER_DB / 2 * k);
-      double bend = bend(band, from);
+      double bend = Parts.of(band, from).bend();
       if (bend > most) {
         most = bend;
-        at =
-            IntStream.range(0, band.curveDb().size())
-                .filter(p -> band.curveDb().get(p) <= from - PART_DB)
-                .findFirst()
-                .orElseThrow();
+        at = at(band.curveDb(), from - PART_DB);
       }
     }
     return at;
@@ -260,14 +267,8 @@ public final class BentDecay {
 
   /** Of the straight line through a part of a curve, dB a point; not a number where too short. */
   private static double slope(List<Double> curve, double from, double to) {
-    int first = 0;
-    while (first < curve.size() && curve.get(first) > from) {
-      first++;
-    }
-    int last = first;
-    while (last < curve.size() && curve.get(last) > to) {
-      last++;
-    }
+    int first = at(curve, from);
+    int last = at(curve, to);
     int n = last - first + 1;
     if (last >= curve.size() || n < FEWEST_POINTS) {
       return Double.NaN;
@@ -280,5 +281,14 @@ public final class BentDecay {
       square += (k - middle) * (k - middle);
     }
     return up / square;
+  }
+
+  /** The first point no higher than a level; behind the last where there is none. */
+  private static int at(List<Double> curve, double level) {
+    int k = 0;
+    while (k < curve.size() && !(curve.get(k) <= level)) {
+      k++;
+    }
+    return k;
   }
 }

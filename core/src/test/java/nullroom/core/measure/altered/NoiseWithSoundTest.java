@@ -76,6 +76,6 @@ class NoiseWithSoundTest {
   private static Optional<Alteration> told(double[] x) {
     FineBands fine = new FineBands(RATE);
     fine.add(x, x.length);
-    return NoiseWithSound.of(fine);
+    return NoiseWithSound.of(fine, Pauses.of(fine));
   }
 }
