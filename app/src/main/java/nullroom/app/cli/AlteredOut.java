@@ -18,8 +18,4 @@ final class AlteredOut {
         .put("fromSeconds", one.fromSeconds())
         .put("toSeconds", one.toSeconds());
   }
-
-  static List<String> warnings(List<Alteration> all, Alteration.Measured what) {
-    return all.stream().map(a -> a.warning(what)).toList();
-  }
 }

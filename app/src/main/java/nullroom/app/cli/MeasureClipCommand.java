@@ -88,7 +88,7 @@ final class MeasureClipCommand implements Callable<Integer> {
     warnings.addAll(clip.words());
     clip.decay().ifPresent(d -> warnings.addAll(d.warnings()));
     for (Alteration.Measured what : Alteration.Measured.values()) {
-      warnings.addAll(AlteredOut.warnings(clip.altered(), what));
+      warnings.addAll(Alteration.warnings(clip.altered(), what));
     }
     Verdicts verdicts = Verdicts.of(Hearing.traced(after).heard(), after.goal().targets());
     if (input.json) {

@@ -109,7 +109,7 @@ final class MeasureDecayCommand implements Callable<Integer> {
             .stream()
             .filter(a -> !endsWithTheSweep(a, report))
             .toList();
-    warnings.addAll(AlteredOut.warnings(altered, Alteration.Measured.DECAY));
+    warnings.addAll(Alteration.warnings(altered, Alteration.Measured.DECAY));
     if (input.json) {
       json(report, altered, warnings).print();
     } else {

@@ -72,7 +72,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
     }
     TakeChannel top = report.channels().get(input.channel);
     warnings.addAll(warnings(report, top));
-    warnings.addAll(AlteredOut.warnings(top.altered(), Alteration.Measured.LEVEL));
+    warnings.addAll(Alteration.warnings(top.altered(), Alteration.Measured.LEVEL));
     List<TakeCheck> verdicts =
         Stream.concat(
                 TakeChecks.of(report, input.channel, asked(report, brief), peakTarget, brief)

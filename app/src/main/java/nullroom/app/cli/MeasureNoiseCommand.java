@@ -129,7 +129,7 @@ final class MeasureNoiseCommand implements Callable<Integer> {
       List<String> warnings = new ArrayList<>(sound.warnings());
       warnings.addAll(warnings(channels.get(input.channel), fullScale));
       List<List<Alteration>> altered = beside.stream().map(AlteredSound::found).toList();
-      warnings.addAll(AlteredOut.warnings(altered.get(input.channel), Alteration.Measured.NOISE));
+      warnings.addAll(Alteration.warnings(altered.get(input.channel), Alteration.Measured.NOISE));
       return new Measured(file, channels, altered, warnings);
     }
   }

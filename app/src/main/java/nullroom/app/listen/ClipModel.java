@@ -215,13 +215,12 @@ public final class ClipModel {
         .get()
         .ifPresent(l -> {
           all.addAll(l.clip().words());
-          l.clip()
-              .altered()
+          Alteration.together(l.clip().altered())
               .forEach(a ->
                   all.add(
                       0,
-                      Alteration.doubt(List.of(a), Alteration.Measured.LEVEL).strip()
-                          + Alteration.remedies(List.of(a))));
+                      Alteration.doubt(a, Alteration.Measured.LEVEL).strip()
+                          + Alteration.remedies(a)));
         });
     return all;
   }

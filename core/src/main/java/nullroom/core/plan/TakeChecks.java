@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.stream.Collectors;
 import nullroom.core.Decibels;
 import nullroom.core.Figures;
 import nullroom.core.book.Brief;
@@ -150,9 +149,7 @@ public final class TakeChecks {
         0,
         found.isEmpty()
             ? "Nothing shows that the device worked on the sound."
-            : found.stream()
-                .map(a -> a.warning(Alteration.Measured.LEVEL))
-                .collect(Collectors.joining(" ")));
+            : String.join(" ", Alteration.warnings(found, Alteration.Measured.LEVEL)));
   }
 
   private void clipping() {

@@ -1,6 +1,8 @@
 package nullroom.core.measure.altered;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import nullroom.core.Figures;
 import nullroom.core.Keyed;
@@ -51,15 +53,40 @@ public record Alteration(Kind kind, String evidence, double fromSeconds, double 
     LEVEL
   }
 
-  /** What it does to a figure, and what to do; one or two sentences. */
-  public String warning(Measured what) {
-    return "The sound shows "
-        + kind.label
-        + ": "
-        + spoils(what)
-        + ". On the device: "
-        + kind.remedy
-        + ".";
+  /**
+   * Both of two kinds, where what speaks for one speaks for the other as well.
+   *
+   * @param evidence that they have in common, and are told together by
+   */
+  public static List<Alteration> either(
+      Kind one, Kind other, String evidence, double fromSeconds, double toSeconds) {
+    return List.of(
+        new Alteration(one, evidence, fromSeconds, toSeconds),
+        new Alteration(other, evidence, fromSeconds, toSeconds));
+  }
+
+  /** Those of one evidence together, in the order in which they were found. */
+  public static List<List<Alteration>> together(List<Alteration> all) {
+    return List.copyOf(
+        all.stream()
+            .collect(
+                Collectors.groupingBy(
+                    Alteration::evidence, LinkedHashMap::new, Collectors.toList()))
+            .values());
+  }
+
+  /** What each does to a figure, and what to do; one or two sentences each. */
+  public static List<String> warnings(List<Alteration> all, Measured what) {
+    return together(all).stream()
+        .map(a ->
+            "The sound shows "
+                + labels(a)
+                + ": "
+                + spoils(a, what)
+                + ". On the device: "
+                + remedy(a)
+                + ".")
+        .toList();
   }
 
   /** Whether what is soft is no longer as soft as it was. */
@@ -72,28 +99,45 @@ public record Alteration(Kind kind, String evidence, double fromSeconds, double 
    * behind.
    */
   public static String doubt(List<Alteration> all, Measured what) {
-    return all.stream()
+    return together(all).stream()
         .map(a ->
             "Not to be believed as it stands, for the sound shows "
-                + a.kind.label
+                + labels(a)
                 + ": "
-                + a.spoils(what)
+                + spoils(a, what)
                 + ". ")
         .collect(Collectors.joining());
   }
 
   /** What speaks for them, and how to do without; empty, or sentences with a space ahead. */
   public static String remedies(List<Alteration> all) {
-    return all.stream()
+    return together(all).stream()
         .map(a ->
             " "
-                + Figures.capital(a.kind.label)
+                + Figures.capital(labels(a))
                 + ": "
-                + a.evidence
+                + a.getFirst().evidence
                 + ". On the device: "
-                + a.kind.remedy
+                + remedy(a)
                 + ".")
         .collect(Collectors.joining());
+  }
+
+  private static String labels(List<Alteration> alike) {
+    return each(alike, a -> a.kind.label, " or ");
+  }
+
+  private static String remedy(List<Alteration> alike) {
+    return each(alike, a -> a.kind.remedy, "; or ");
+  }
+
+  private static String spoils(List<Alteration> alike, Measured what) {
+    return each(alike, a -> a.spoils(what), ", or ");
+  }
+
+  private static String each(
+      List<Alteration> alike, Function<Alteration, String> says, String between) {
+    return alike.stream().map(says).distinct().collect(Collectors.joining(between));
   }
 
   private String spoils(Measured what) {

@@ -1,5 +1,6 @@
 package nullroom.core.measure.altered;
 
+import static nullroom.core.measure.altered.Alteration.Kind.GATE;
 import static nullroom.core.measure.altered.Alteration.Kind.LOSSY;
 import static nullroom.core.measure.altered.Alteration.Kind.NOISE_REDUCTION;
 
@@ -182,20 +183,27 @@ public final class AlterationMeter implements Hearer {
             : gate.or(() -> FallsAlike.of(fine)).or(() -> QuickEnds.of(fine));
     boolean binByBin = shut.isEmpty() && edge.isEmpty(); // a coder does so, too, under an edge
     Islands islands = new Islands(spectra, onSteps() ? Optional.empty() : spectra.quiet(), grid);
-    Optional<Alteration> reduced = binByBin ? reduction(islands, holes) : Optional.empty();
-    Optional<Alteration> opens = shut.or(() -> NoiseWithSound.of(fine, pauses));
+    Optional<Alteration> reduced = binByBin ? reduction(islands) : Optional.empty();
+    List<Alteration> opens = shut.map(List::of).orElseGet(() -> NoiseWithSound.of(fine, pauses));
+    Optional<String> shuts =
+        binByBin && holes <= HOLED && reduced.isEmpty() && opens.isEmpty() && hasPauses()
+            ? QuickTails.told(fine).or(before::told)
+            : Optional.empty();
     Optional<Alteration> moved = spread.told();
     moved
-        .or(() -> reduced.isPresent() ? shut : opens) // a reduction lets noise come with sound, too
-        .ifPresent(all::add);
+        .map(List::of)
+        .or(() -> reduced.isPresent() ? shut.map(List::of) : Optional.of(opens))
+        .ifPresent(all::addAll); // a reduction lets noise come with sound, too
     // what opens and shuts would be taken for it
     if (moved.isEmpty() && opens.isEmpty() && !coarse) {
       under.or(() -> gain(edge.isPresent())).ifPresent(all::add);
     }
     reduced.ifPresent(all::add);
+    shuts.ifPresent(
+        evidence -> all.addAll(Alteration.either(NOISE_REDUCTION, GATE, evidence, 0, seconds())));
     Ceiling.of(levels, frame / rate, fine.step()).ifPresent(all::add);
     edge.ifPresent(all::add);
-    if (reduced.isEmpty()) {
+    if (reduced.isEmpty() && shuts.isEmpty()) {
       coder(islands, holes, edge.isPresent(), binByBin)
           .or(() ->
               binByBin
@@ -226,23 +234,25 @@ public final class AlterationMeter implements Hearer {
     return fine.onSteps(spectra.quietestDb());
   }
 
-  private Optional<Alteration> reduction(Islands islands, double holes) {
-    return spectra.rangeDb() < PAUSE_DB
-        ? Optional.empty()
-        : islands
+  private Optional<Alteration> reduction(Islands islands) {
+    return hasPauses()
+        ? islands
             .ofReduction()
             .map(evidence -> byIslands(islands, evidence))
-            .or(() -> moved(holes).map(evidence -> throughout(NOISE_REDUCTION, evidence)));
+            .or(() -> gaps().map(evidence -> throughout(NOISE_REDUCTION, evidence)))
+        : Optional.empty();
+  }
+
+  private boolean hasPauses() {
+    return spectra.rangeDb() >= PAUSE_DB;
   }
 
   private Alteration byIslands(Islands islands, String evidence) {
     return throughout(islands.areOfCoder() ? LOSSY : NOISE_REDUCTION, evidence);
   }
 
-  /** What speaks for a reduction where no islands do. */
-  private Optional<String> moved(double holes) {
-    Optional<String> gaps = onSteps() ? Optional.empty() : averaged.told();
-    return gaps.or(() -> holes > HOLED ? Optional.empty() : before.told());
+  private Optional<String> gaps() {
+    return onSteps() ? Optional.empty() : averaged.told();
   }
 
   /**
@@ -260,12 +270,12 @@ public final class AlterationMeter implements Hearer {
                   "narrow holes in the spectrum over 4 kHz, %.1f in a thousand, each 18 dB and more under what is beside it",
                   1000 * holes)));
     }
-    return spectra.rangeDb() < PAUSE_DB
-        ? Optional.empty()
-        : islands
+    return hasPauses()
+        ? islands
             .ofCoder(edged)
             .map(evidence ->
-                throughout(binByBin && islands.areWide() ? NOISE_REDUCTION : LOSSY, evidence));
+                throughout(binByBin && islands.areWide() ? NOISE_REDUCTION : LOSSY, evidence))
+        : Optional.empty();
   }
 
   private Alteration throughout(Alteration.Kind kind, String evidence) {

@@ -68,6 +68,11 @@ final class NoiseWithSound {
   private static final double SHARE = 0.7;
   private static final double ALIKE_DB = 2;
 
+  /** In two bands for long, where much else stands still, too. */
+  private static final int LONG = 60;
+
+  private static final double LONG_SHARE = 0.3;
+
   /** In one band alone. */
   private static final int ALONE_SOUNDS = 3;
 
@@ -80,6 +85,9 @@ final class NoiseWithSound {
   private static final int MANY_SOUNDS = 3;
   private static final double MANY_SHARE = 0.15;
   private static final double SAME_OVER_DB = 0.8;
+
+  /** In so many no reduction does that. */
+  private static final int GATED = 4;
 
   private final FineBands fine;
   private final double[] total;
@@ -118,15 +126,23 @@ final class NoiseWithSound {
 
     private boolean isSure(List<Plateau> all) {
       return is(ALONE_SOUNDS, ALONE_FEWEST, ALONE_SHARE)
-          || is(FEWEST_SOUNDS, FEWEST, SHARE)
-              && all.stream()
-                  .anyMatch(
-                      p -> p != this && p.is(FEWEST_SOUNDS, FEWEST, SHARE) && apart(p) < ALIKE_DB)
-          || is(MANY_SOUNDS, FEWEST, MANY_SHARE)
-              && all.stream()
-                      .filter(p -> p.is(MANY_SOUNDS, FEWEST, MANY_SHARE) && apart(p) < SAME_OVER_DB)
-                      .count()
-                  >= MANY;
+          || inTwo(all, FEWEST, SHARE)
+          || inTwo(all, LONG, LONG_SHARE)
+          || is(MANY_SOUNDS, FEWEST, MANY_SHARE) && like(all) >= MANY;
+    }
+
+    /** In how many bands it is as far over the pauses. */
+    private long like(List<Plateau> all) {
+      return all.stream()
+          .filter(p -> p.is(MANY_SOUNDS, FEWEST, MANY_SHARE) && apart(p) < SAME_OVER_DB)
+          .count();
+    }
+
+    private boolean inTwo(List<Plateau> all, int fewest, double share) {
+      return is(FEWEST_SOUNDS, fewest, share)
+          && all.stream()
+              .anyMatch(
+                  p -> p != this && p.is(FEWEST_SOUNDS, fewest, share) && apart(p) < ALIKE_DB);
     }
 
     private double apart(Plateau other) {
@@ -134,10 +150,10 @@ final class NoiseWithSound {
     }
   }
 
-  /** What speaks for a gate. */
-  static Optional<Alteration> of(FineBands fine, Pauses pauses) {
+  /** What speaks for a gate, or for a reduction where it is not seen in many bands. */
+  static List<Alteration> of(FineBands fine, Pauses pauses) {
     if (pauses.all().isEmpty()) {
-      return Optional.empty();
+      return List.of();
     }
     NoiseWithSound noise = new NoiseWithSound(fine, pauses);
     List<Plateau> all =
@@ -148,7 +164,8 @@ final class NoiseWithSound {
     return all.stream()
         .filter(p -> p.isSure(all))
         .max(Comparator.comparingInt(Plateau::moments))
-        .map(noise::told);
+        .map(p -> noise.told(p, p.like(all) >= GATED))
+        .orElse(List.of());
   }
 
   /** The level at which most moments stand and that hardly one is under. */
@@ -264,13 +281,14 @@ final class NoiseWithSound {
         PAUSE_SHARE);
   }
 
-  private Alteration told(Plateau plateau) {
-    return new Alteration(
-        Alteration.Kind.GATE,
+  private List<Alteration> told(Plateau plateau, boolean gated) {
+    String evidence =
         Figures.say(
             "in %d sounds noise stands at one level beside them, %.0f dB over the pauses before and after: the noise of a room does not come and go with what sounds",
-            plateau.sounds(), plateau.overDb()),
-        0,
-        total.length * fine.seconds());
+            plateau.sounds(), plateau.overDb());
+    double to = total.length * fine.seconds();
+    return gated
+        ? List.of(new Alteration(Alteration.Kind.GATE, evidence, 0, to))
+        : Alteration.either(Alteration.Kind.GATE, Alteration.Kind.NOISE_REDUCTION, evidence, 0, to);
   }
 }

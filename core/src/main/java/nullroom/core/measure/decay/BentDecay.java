@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import nullroom.core.Figures;
 import nullroom.core.Quantile;
 import nullroom.core.measure.altered.Alteration;
@@ -31,8 +32,13 @@ public final class BentDecay {
   /** Each of the two parts. */
   private static final double PART_DB = 10;
 
+  /** Each where the noise is near. */
+  private static final double SHORT_PART_DB = 7;
+
   /** So far over the noise the second must end. */
   private static final double OVER_NOISE_DB = 5;
+
+  private static final double OVER_NOISE_SHORT_DB = 3;
 
   private static final int FEWEST_BANDS = 3;
 
@@ -48,11 +54,17 @@ public final class BentDecay {
   /** Single claps under a slanted ceiling bend by 0.13 somewhere. */
   private static final double FASTER_LOWER = 0.15;
 
+  /** So much where the parts are short. */
+  private static final double FASTER_SHORT = 0.3;
+
   /** A room as dead as less answers with a few reflections, each of which may bend a decay. */
   private static final double SHORTEST_SECONDS = 0.12;
 
-  private static final double LOWER_DB = 5;
-  private static final int LOWER_STEPS = 6;
+  /** So long the first part is of no such room, whatever the second is. */
+  private static final double NOT_DEAD_SECONDS = 0.16;
+
+  private static final double LOWER_DB = 2.5;
+  private static final int LOWER_STEPS = 12;
 
   /** Of the moments at which bands bend: standard deviation over mean. */
   private static final double APART = 0.1;
@@ -65,9 +77,12 @@ public final class BentDecay {
    */
   private static final double SPREAD = 2.8;
 
+  /** The same for short parts. */
+  private static final double SPREAD_SHORT = 4.2;
+
   private static final double MOST_OF_THEM = 0.7;
   private static final double LOWEST_HZ = 200;
-  private static final int FEWEST_POINTS = 4;
+  private static final int FEWEST_POINTS = 3;
 
   /**
    * A gain that comes up brings the noise nearer; where it is farther than this a gate took it.
@@ -91,7 +106,12 @@ public final class BentDecay {
   public static List<Alteration> with(List<Alteration> found, DecayReport report, Samples sound) {
     List<Alteration> all = new ArrayList<>(found);
     if (found.stream().noneMatch(Alteration::movesTheFloor)) { // which bends decays, too
-      SteepDecay.of(report, sound.seconds()).or(() -> of(report, sound)).ifPresent(all::addFirst);
+      all.addAll(
+          0,
+          SteepDecay.of(report, sound.seconds())
+              .map(List::of)
+              .or(() -> of(report, sound))
+              .orElse(List.of()));
     }
     return all;
   }
@@ -101,9 +121,10 @@ public final class BentDecay {
    *
    * @param sound of which it is
    */
-  private static Optional<Alteration> of(DecayReport report, Samples sound) {
-    return IntStream.rangeClosed(0, LOWER_STEPS)
-        .mapToObj(k -> bend(report, LOWER_DB * k))
+  private static Optional<List<Alteration>> of(DecayReport report, Samples sound) {
+    return Stream.of(PART_DB, SHORT_PART_DB)
+        .flatMap(part ->
+            IntStream.rangeClosed(0, LOWER_STEPS).mapToObj(k -> bend(report, LOWER_DB * k, part)))
         .filter(Bend::isSure)
         .max(Comparator.comparingDouble(Bend::sure))
         .map(b -> told(b, report, sound));
@@ -112,29 +133,31 @@ public final class BentDecay {
   /**
    * Of the decays of most bands.
    *
-   * @param lowerDb than where decays begin to be read
+   * @param least of the mean
+   * @param surer at least so many of those
    * @param mean natural logarithm of how much faster they go on
    * @param sure the same in standard deviations of what they do by chance
    * @param faster so many bands
    * @param bands of so many
    */
-  private record Bend(double lowerDb, double mean, double sure, int faster, int bands) {
+  private record Bend(double least, double surer, double mean, double sure, int faster, int bands) {
     private boolean isSure() {
       return bands >= FEWEST_BANDS
-          && mean > (lowerDb > 0 ? FASTER_LOWER : FASTER)
-          && sure > (lowerDb > 0 ? SURE_LOWER : SURE)
+          && mean > least
+          && sure > surer
           && faster >= MOST_OF_THEM * bands;
     }
   }
 
-  private static Bend bend(DecayReport report, double lowerDb) {
+  private static Bend bend(DecayReport report, double lowerDb, double partDb) {
+    boolean isShort = partDb < PART_DB;
     double weights = 0;
     double sum = 0;
     int bands = 0;
     int faster = 0;
     for (DecayReport.BandDecay band : report.bands()) {
-      Parts parts = Parts.of(band, fromDb(band, lowerDb));
-      if (band.centreHz() > LOWEST_HZ && parts.secondSeconds() > SHORTEST_SECONDS) {
+      Parts parts = Parts.of(band, fromDb(band, lowerDb, partDb), partDb);
+      if (band.centreHz() > LOWEST_HZ && parts.isOfNoDeadRoom()) {
         double weight = band.centreHz() / Math.sqrt(2) * parts.firstSeconds();
         weights += weight;
         sum += weight * parts.bend();
@@ -143,22 +166,32 @@ public final class BentDecay {
       }
     }
     double mean = sum / weights;
-    return new Bend(lowerDb, mean, mean * Math.sqrt(weights) / SPREAD, faster, bands);
+    return new Bend(
+        isShort ? FASTER_SHORT : lowerDb > 0 ? FASTER_LOWER : FASTER,
+        isShort || lowerDb > 0 ? SURE_LOWER : SURE,
+        mean,
+        mean * Math.sqrt(weights) / (isShort ? SPREAD_SHORT : SPREAD),
+        faster,
+        bands);
   }
 
   /**
-   * Reverberation times of ten decibels of a decay and of the ten behind; not numbers where it does
-   * not reach so far.
+   * Reverberation times of some decibels of a decay and of as many behind; not numbers where it
+   * does not reach so far.
    */
   private record Parts(double firstSeconds, double secondSeconds) {
-    private static Parts of(DecayReport.BandDecay band, double from) {
-      return new Parts(seconds(band, from), seconds(band, from - PART_DB));
+    private static Parts of(DecayReport.BandDecay band, double from, double partDb) {
+      return new Parts(seconds(band, from, partDb), seconds(band, from - partDb, partDb));
     }
 
-    private static double seconds(DecayReport.BandDecay band, double from) {
+    private static double seconds(DecayReport.BandDecay band, double from, double partDb) {
       return -60
           * DecayReport.BandDecay.CURVE_STEP_SECONDS
-          / slope(band.curveDb(), from, from - PART_DB);
+          / slope(band.curveDb(), from, from - partDb);
+    }
+
+    private boolean isOfNoDeadRoom() {
+      return secondSeconds > SHORTEST_SECONDS || firstSeconds > NOT_DEAD_SECONDS;
     }
 
     /** How much faster the second falls; natural logarithm. */
@@ -187,9 +220,9 @@ public final class BentDecay {
   private static double bendsAt(DecayReport.BandDecay band) {
     double at = Double.NaN;
     double most = FASTER;
-    for (int k = 0; k <= 2 * LOWER_STEPS; k++) {
-      double from = fromDb(band, LOWER_DB / 2 * k);
-      double bend = Parts.of(band, from).bend();
+    for (int k = 0; k <= LOWER_STEPS; k++) {
+      double from = fromDb(band, LOWER_DB * k, PART_DB);
+      double bend = Parts.of(band, from, PART_DB).bend();
       if (bend > most) {
         most = bend;
         at = at(band.curveDb(), from - PART_DB);
@@ -206,40 +239,46 @@ public final class BentDecay {
             .toArray());
   }
 
-  private static Alteration told(Bend bend, DecayReport report, Samples sound) {
+  private static List<Alteration> told(Bend bend, DecayReport report, Samples sound) {
     double percent = 100 * Math.expm1(bend.mean());
     int faster = bend.faster();
     int bands = bend.bands();
-    boolean silent = endsInSilence(sound);
     double inrDb = medianInr(report);
-    Alteration.Kind kind;
-    String evidence;
-    if (silent) {
-      kind = Alteration.Kind.GATE;
-      evidence =
+    if (endsInSilence(sound)) {
+      return throughout(
+          Alteration.Kind.GATE,
           Figures.say(
               "the decay goes on %.0f %% steeper than it begins, in %d of %d bands, and then nothing is left: no room does that, a gate that shuts does",
-              percent, faster, bands);
-    } else if (inrDb <= SHUT_INR_DB) {
-      kind = Alteration.Kind.AUTOMATIC_GAIN;
-      evidence =
-          Figures.say(
-              "the decay goes on %.0f %% steeper than it begins, in %d of %d bands: no room does that, a gain that comes up again does",
-              percent, faster, bands);
-    } else if (eachByItself(report)) {
-      kind = Alteration.Kind.NOISE_REDUCTION;
-      evidence =
-          Figures.say(
-              "the decay goes on %.0f %% steeper than it begins, in %d of %d bands and in each at another moment: no room does that, what takes away the noise of each band does",
-              percent, faster, bands);
-    } else {
-      kind = Alteration.Kind.GATE;
-      evidence =
-          Figures.say(
-              "the decay goes on %.0f %% steeper than it begins, in %d of %d bands, down to a noise %.0f dB under it: no room does that, a gate that shuts does",
-              percent, faster, bands, inrDb);
+              percent, faster, bands),
+          sound);
     }
-    return new Alteration(kind, evidence, 0, sound.seconds());
+    if (inrDb <= SHUT_INR_DB) {
+      return Alteration.either(
+          Alteration.Kind.AUTOMATIC_GAIN,
+          Alteration.Kind.GATE,
+          Figures.say(
+              "the decay goes on %.0f %% steeper than it begins, in %d of %d bands: no room does that, a gain that comes up again does, or a gate that shuts",
+              percent, faster, bands),
+          0,
+          sound.seconds());
+    }
+    return eachByItself(report)
+        ? throughout(
+            Alteration.Kind.NOISE_REDUCTION,
+            Figures.say(
+                "the decay goes on %.0f %% steeper than it begins, in %d of %d bands and in each at another moment: no room does that, what takes away the noise of each band does",
+                percent, faster, bands),
+            sound)
+        : throughout(
+            Alteration.Kind.GATE,
+            Figures.say(
+                "the decay goes on %.0f %% steeper than it begins, in %d of %d bands, down to a noise %.0f dB under it: no room does that, a gate that shuts does",
+                percent, faster, bands, inrDb),
+            sound);
+  }
+
+  private static List<Alteration> throughout(Alteration.Kind kind, String evidence, Samples sound) {
+    return List.of(new Alteration(kind, evidence, 0, sound.seconds()));
   }
 
   /**
@@ -257,12 +296,13 @@ public final class BentDecay {
   }
 
   /** Where the first part begins; not a number where the noise would reach into the second. */
-  private static double fromDb(DecayReport.BandDecay band, double lowerDb) {
+  private static double fromDb(DecayReport.BandDecay band, double lowerDb, double partDb) {
     double from =
         band.curveDb().size() > SETTLED
             ? Math.min(FROM_DB, band.curveDb().get(SETTLED)) - lowerDb
             : Double.NaN;
-    return from - 2 * PART_DB > OVER_NOISE_DB - band.inrDb().orElse(0) ? from : Double.NaN;
+    double over = partDb < PART_DB ? OVER_NOISE_SHORT_DB : OVER_NOISE_DB;
+    return from - 2 * partDb > over - band.inrDb().orElse(0) ? from : Double.NaN;
   }
 
   /** Of the straight line through a part of a curve, dB a point; not a number where too short. */

@@ -75,7 +75,7 @@ class AlterationMeterTest {
       x[k] *= Math.pow(Math.max(follow, 0.002) / 0.1, -0.7);
     }
     assertThat(kinds(x)).containsExactly(Alteration.Kind.AUTOMATIC_GAIN);
-    assertThat(found(x).getFirst().warning(Alteration.Measured.DECAY))
+    assertThat(Alteration.warnings(found(x), Alteration.Measured.DECAY).getFirst())
         .contains("decays read too long")
         .contains("manual gain");
   }

@@ -8,10 +8,11 @@ import static nullroom.core.measure.altered.AlteredSounds.talk;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Arrays;
-import java.util.Optional;
+import java.util.List;
 import java.util.Random;
 import nullroom.core.measure.altered.Alteration.Kind;
 import nullroom.core.predict.SyntheticRoom;
+import nullroom.core.signal.Fft;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -27,10 +28,11 @@ class NoiseWithSoundTest {
     double[] x = Arrays.copyOf(talk(FLAT, 32, 0.3, 71), (int) (lines * 3.6 * RATE));
     assertThat(told(x)).isEmpty();
     assertThat(told(gated(x, rangeDb, seconds, 0.01)))
-        .hasValueSatisfying(a -> {
-          assertThat(a.kind()).isEqualTo(Kind.GATE);
-          assertThat(a.evidence()).contains(", %.0f dB over the pauses".formatted(rangeDb));
-        });
+        .isNotEmpty()
+        .allSatisfy(
+            a -> assertThat(a.evidence()).contains(", %.0f dB over the pauses".formatted(rangeDb)))
+        .extracting(Alteration::kind)
+        .startsWith(Kind.GATE);
   }
 
   @ParameterizedTest
@@ -64,16 +66,21 @@ class NoiseWithSoundTest {
   @CsvSource({"3e-4, 2.8", "1e-3, 3"})
   void played(double hiss, double on) {
     double[] x = talk(FLAT, 60, 0.3, 75);
-    double[] noise = SyntheticRoom.noise(FLAT, RATE, x.length, 76);
+    double[] noise = SyntheticRoom.noise(AlteredSounds.NOISE, RATE, x.length, 76);
     double loud = rms(noise, noise.length);
+    double[] played = new double[x.length];
     for (int k = 0; k < x.length; k++) {
       double t = k / (double) RATE % 3.6;
-      x[k] += t < 2.6 || t > on ? hiss * noise[k] / loud : 0;
+      played[k] = t < 2.6 || t > on ? hiss * noise[k] / loud : 0;
+    }
+    double[] there = Fft.convolve(played, AlteredSounds.reply(0.3, 60, new Random(77)));
+    for (int k = 0; k < x.length; k++) {
+      x[k] += there[k];
     }
     assertThat(AlteredSounds.found(x)).isEmpty();
   }
 
-  private static Optional<Alteration> told(double[] x) {
+  private static List<Alteration> told(double[] x) {
     FineBands fine = new FineBands(RATE);
     fine.add(x, x.length);
     return NoiseWithSound.of(fine, Pauses.of(fine));

@@ -1,0 +1,132 @@
+package nullroom.core.measure.altered;
+
+import java.util.Arrays;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import nullroom.core.Figures;
+import nullroom.core.Quantile;
+
+/**
+ * Ends of sounds that fall into the noise faster than they fall while they are louder. In a room
+ * the stops of a voice show at all levels how fast it lets sound die away, and near the noise it
+ * only takes longer, for the noise is added; what takes away the noise takes with it the last of
+ * what dies away in it. Cannot see what takes less than some ten decibels, or a voice that hardly
+ * stops.
+ */
+final class QuickTails {
+  /** Up to 15 kHz. */
+  private static final int BANDS = 8;
+
+  /** Hardly anything is softer. */
+  private static final double FLOOR_SHARE = 0.04;
+
+  /** Falls by so much are timed, the lowest down to so far over the floor. */
+  private static final double FALL_DB = 8;
+
+  private static final double OVER_DB = 4;
+  private static final double STEP_DB = 2;
+  private static final int STEPS = 22;
+
+  /** Up to so many steps falls are low; those are high that begin where they end and higher. */
+  private static final int LOW_STEPS = 11;
+
+  private static final int APART_STEPS = 4;
+  private static final int FEWEST_LOW = 4;
+  private static final int FEWEST_HIGH = 12;
+
+  /** Times as many sounds stop and go on as fall into the noise. */
+  private static final double STOPS = 2;
+
+  /** A sound stands so far over the lower end of its fall, and no farther: its room may end. */
+  private static final double LEAST_TOP_DB = 14;
+
+  private static final double MOST_TOP_DB = 70;
+
+  /** The room lets sound die away no faster than so many of the high ones fall. */
+  private static final double QUICKEST_SHARE = 0.2;
+
+  private static final int FEWEST_BANDS = 5;
+
+  /** Of untouched sounds, voices in dead rooms among them, 0.96 was the least. */
+  private static final double QUICKER = 0.88;
+
+  private static final double HARDLY = 0.95;
+  private static final double MOST_OF_THEM = 0.75;
+
+  private QuickTails() {}
+
+  /** What speaks for a reduction, or a gate. */
+  static Optional<String> told(FineBands fine) {
+    double[] all =
+        IntStream.range(0, Math.min(BANDS, fine.bands()))
+            .mapToDouble(b -> lowOverHigh(fine, b))
+            .filter(Double::isFinite)
+            .toArray();
+    double times = all.length < FEWEST_BANDS ? 1 : Quantile.median(all);
+    long quick = Arrays.stream(all).filter(v -> v < HARDLY).count();
+    return times < QUICKER && quick >= MOST_OF_THEM * all.length
+        ? Optional.of(
+            Figures.say(
+                "sounds end %.1f times as fast near the noise as they fall anywhere over it, in %d of %d bands: in a room the last of a sound takes longest",
+                1 / times, quick, all.length))
+        : Optional.empty();
+  }
+
+  /** Seconds of the low falls of a band over those of the high; not a number of too few. */
+  private static double lowOverHigh(FineBands fine, int band) {
+    double[] levels = fine.levels().column(band);
+    double floor = levels.length == 0 ? 0 : Quantile.of(levels, FLOOR_SHARE);
+    if (fine.onSteps(band, floor)) {
+      return Double.NaN; // in which all ends die
+    }
+    double[][] falls =
+        IntStream.range(0, STEPS)
+            .mapToObj(k -> falls(levels, floor + OVER_DB + STEP_DB * k))
+            .toArray(double[][]::new);
+    return IntStream.range(0, LOW_STEPS)
+        .filter(k -> falls[k].length >= FEWEST_LOW)
+        .mapToDouble(
+            k -> Quantile.median(falls[k]) / quickest(falls, k + APART_STEPS, falls[k].length))
+        .filter(Double::isFinite)
+        .min()
+        .orElse(Double.NaN);
+  }
+
+  private static double quickest(double[][] falls, int from, int low) {
+    double[] high = Arrays.stream(falls, from, STEPS).flatMapToDouble(Arrays::stream).toArray();
+    int most = Arrays.stream(falls, from, STEPS).mapToInt(f -> f.length).max().orElseThrow();
+    return high.length < FEWEST_HIGH || most < STOPS * low
+        ? Double.NaN
+        : Quantile.of(high, QUICKEST_SHARE);
+  }
+
+  /** Rows that each fall of a sound down to a level takes, from {@link #FALL_DB} over it. */
+  private static double[] falls(double[] levels, double low) {
+    double high = low + FALL_DB;
+    double[] rows = new double[levels.length];
+    int count = 0;
+    int left = -1;
+    double top = low;
+    for (int k = 1; k < levels.length; k++) {
+      top = Math.max(top, levels[k]);
+      if (levels[k] > high) {
+        left = -1;
+      } else if (levels[k - 1] > high) {
+        left = k - 1;
+      }
+      if (levels[k] < low) {
+        if (left >= 0 && top > low + LEAST_TOP_DB && top < low + MOST_TOP_DB) {
+          rows[count++] = crossing(levels, k - 1, low) - crossing(levels, left, high);
+        }
+        left = -1;
+        top = low;
+      }
+    }
+    return Arrays.copyOf(rows, count);
+  }
+
+  /** Row and its part at which a fall that begins there passes a level. */
+  private static double crossing(double[] levels, int row, double level) {
+    return row + (levels[row] - level) / Math.max(Double.MIN_NORMAL, levels[row] - levels[row + 1]);
+  }
+}
