@@ -6,8 +6,8 @@ import nullroom.core.room.Point;
 
 /** One batch's rays and what they left; on one thread. */
 final class RayBatch {
-  /** A ray is given up when each octave has lost this, as energy (70 dB). */
-  private static final double GIVE_UP = 1e-7;
+  /** A ray is given up when each octave has lost this, as energy (90 dB). */
+  private static final double GIVE_UP = 1e-9;
 
   /** What scatters nearer than this goes through the ball rather than to its middle. */
   private static final double NEAR_METRES = 0.25;

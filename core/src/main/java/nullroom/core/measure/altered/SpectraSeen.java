@@ -37,6 +37,10 @@ final class SpectraSeen {
   private static final int QUIET_PART = 4;
 
   private static final int FEWEST_QUIET = 15;
+
+  /** No converter is so quiet: that was worked out, and not recorded. */
+  private static final double NO_CONVERTER_DB = -130;
+
   private static final double QUIET_FROM_HZ = 200;
   private static final double QUIET_TO_HZ = 8000;
 
@@ -67,6 +71,10 @@ final class SpectraSeen {
   private final Softest<Quiet> quietest = new Softest<>(QUIETEST);
   private final Holes holes;
   private int blocks;
+
+  /** Of them, those in which there is something. */
+  private int sounding;
+
   private double loudest = Double.NEGATIVE_INFINITY;
 
   SpectraSeen(double rate) {
@@ -101,6 +109,7 @@ final class SpectraSeen {
     tails.add(power);
     if (sum > 1e-15) {
       double level = Decibels.ofEnergy(sum);
+      sounding++;
       holes.add(power, tails.lastFollowing());
       loudest = Math.max(loudest, level);
       if (quietest.wants(level)) {
@@ -232,7 +241,9 @@ final class SpectraSeen {
     int most = mostQuiet();
     int first = bin(QUIET_FROM_HZ);
     int last = Math.min(spectrum.size() / 2, bin(QUIET_TO_HZ));
-    return most < FEWEST_QUIET || underMeanDb(first, last) < LEAST_UNDER_DB
+    return most < FEWEST_QUIET
+            || quietest.least() < NO_CONVERTER_DB
+            || underMeanDb(first, last) < LEAST_UNDER_DB
         ? Optional.empty()
         : QuietTexture.of(
             quietest.first(most).stream()
@@ -252,6 +263,6 @@ final class SpectraSeen {
   }
 
   private int mostQuiet() {
-    return Math.min(quietest.count(), blocks / QUIET_PART);
+    return Math.min(quietest.count(), sounding / QUIET_PART);
   }
 }

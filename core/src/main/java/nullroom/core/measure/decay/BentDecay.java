@@ -6,7 +6,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import nullroom.core.Figures;
 import nullroom.core.Quantile;
 import nullroom.core.measure.altered.Alteration;
@@ -32,13 +31,8 @@ public final class BentDecay {
   /** Each of the two parts. */
   private static final double PART_DB = 10;
 
-  /** Each where the noise is near. */
-  private static final double SHORT_PART_DB = 7;
-
   /** So far over the noise the second must end. */
   private static final double OVER_NOISE_DB = 5;
-
-  private static final double OVER_NOISE_SHORT_DB = 3;
 
   private static final int FEWEST_BANDS = 3;
 
@@ -54,17 +48,21 @@ public final class BentDecay {
   /** Single claps under a slanted ceiling bend by 0.13 somewhere. */
   private static final double FASTER_LOWER = 0.15;
 
-  /** So much where the parts are short. */
-  private static final double FASTER_SHORT = 0.3;
-
   /** A room as dead as less answers with a few reflections, each of which may bend a decay. */
   private static final double SHORTEST_SECONDS = 0.12;
 
-  /** So long the first part is of no such room, whatever the second is. */
-  private static final double NOT_DEAD_SECONDS = 0.16;
+  /** Where some band does not bend, most must by this much. */
+  private static final double FASTER_MOST = 0.4;
 
-  private static final double LOWER_DB = 2.5;
-  private static final int LOWER_STEPS = 12;
+  /**
+   * Nothing that was recorded stands so far over its noise; what was worked out stops somewhere.
+   */
+  private static final double NO_NOISE_DB = 92;
+
+  private static final double LOWEST_WITHOUT_DB = -45;
+
+  private static final double LOWER_DB = 5;
+  private static final int LOWER_STEPS = 6;
 
   /** Of the moments at which bands bend: standard deviation over mean. */
   private static final double APART = 0.1;
@@ -77,12 +75,9 @@ public final class BentDecay {
    */
   private static final double SPREAD = 2.8;
 
-  /** The same for short parts. */
-  private static final double SPREAD_SHORT = 4.2;
-
   private static final double MOST_OF_THEM = 0.7;
   private static final double LOWEST_HZ = 200;
-  private static final int FEWEST_POINTS = 3;
+  private static final int FEWEST_POINTS = 4;
 
   /**
    * A gain that comes up brings the noise nearer; where it is farther than this a gate took it.
@@ -105,7 +100,8 @@ public final class BentDecay {
    */
   public static List<Alteration> with(List<Alteration> found, DecayReport report, Samples sound) {
     List<Alteration> all = new ArrayList<>(found);
-    if (found.stream().noneMatch(Alteration::movesTheFloor)) { // which bends decays, too
+    if (report.excitation().filter(Excitation.NOISE::equals).isEmpty() // whose decays scatter
+        && found.stream().noneMatch(Alteration::movesTheFloor)) { // which bends decays, too
       all.addAll(
           0,
           SteepDecay.of(report, sound.seconds())
@@ -122,9 +118,8 @@ public final class BentDecay {
    * @param sound of which it is
    */
   private static Optional<List<Alteration>> of(DecayReport report, Samples sound) {
-    return Stream.of(PART_DB, SHORT_PART_DB)
-        .flatMap(part ->
-            IntStream.rangeClosed(0, LOWER_STEPS).mapToObj(k -> bend(report, LOWER_DB * k, part)))
+    return IntStream.rangeClosed(0, LOWER_STEPS)
+        .mapToObj(k -> bend(report, LOWER_DB * k))
         .filter(Bend::isSure)
         .max(Comparator.comparingDouble(Bend::sure))
         .map(b -> told(b, report, sound));
@@ -133,31 +128,30 @@ public final class BentDecay {
   /**
    * Of the decays of most bands.
    *
-   * @param least of the mean
-   * @param surer at least so many of those
+   * @param lowerDb than where decays begin to be read
    * @param mean natural logarithm of how much faster they go on
    * @param sure the same in standard deviations of what they do by chance
    * @param faster so many bands
    * @param bands of so many
    */
-  private record Bend(double least, double surer, double mean, double sure, int faster, int bands) {
+  private record Bend(double lowerDb, double mean, double sure, int faster, int bands) {
     private boolean isSure() {
       return bands >= FEWEST_BANDS
-          && mean > least
-          && sure > surer
-          && faster >= MOST_OF_THEM * bands;
+          && faster >= MOST_OF_THEM * bands
+          && (lowerDb > 0
+              ? sure > SURE_LOWER && mean > (faster < bands ? FASTER_MOST : FASTER_LOWER)
+              : sure > SURE && mean > FASTER);
     }
   }
 
-  private static Bend bend(DecayReport report, double lowerDb, double partDb) {
-    boolean isShort = partDb < PART_DB;
+  private static Bend bend(DecayReport report, double lowerDb) {
     double weights = 0;
     double sum = 0;
     int bands = 0;
     int faster = 0;
     for (DecayReport.BandDecay band : report.bands()) {
-      Parts parts = Parts.of(band, fromDb(band, lowerDb, partDb), partDb);
-      if (band.centreHz() > LOWEST_HZ && parts.isOfNoDeadRoom()) {
+      Parts parts = Parts.of(band, fromDb(band, lowerDb));
+      if (band.centreHz() > LOWEST_HZ && parts.secondSeconds() > SHORTEST_SECONDS) {
         double weight = band.centreHz() / Math.sqrt(2) * parts.firstSeconds();
         weights += weight;
         sum += weight * parts.bend();
@@ -166,32 +160,22 @@ public final class BentDecay {
       }
     }
     double mean = sum / weights;
-    return new Bend(
-        isShort ? FASTER_SHORT : lowerDb > 0 ? FASTER_LOWER : FASTER,
-        isShort || lowerDb > 0 ? SURE_LOWER : SURE,
-        mean,
-        mean * Math.sqrt(weights) / (isShort ? SPREAD_SHORT : SPREAD),
-        faster,
-        bands);
+    return new Bend(lowerDb, mean, mean * Math.sqrt(weights) / SPREAD, faster, bands);
   }
 
   /**
-   * Reverberation times of some decibels of a decay and of as many behind; not numbers where it
-   * does not reach so far.
+   * Reverberation times of ten decibels of a decay and of the ten behind; not numbers where it does
+   * not reach so far.
    */
   private record Parts(double firstSeconds, double secondSeconds) {
-    private static Parts of(DecayReport.BandDecay band, double from, double partDb) {
-      return new Parts(seconds(band, from, partDb), seconds(band, from - partDb, partDb));
+    private static Parts of(DecayReport.BandDecay band, double from) {
+      return new Parts(seconds(band, from), seconds(band, from - PART_DB));
     }
 
-    private static double seconds(DecayReport.BandDecay band, double from, double partDb) {
+    private static double seconds(DecayReport.BandDecay band, double from) {
       return -60
           * DecayReport.BandDecay.CURVE_STEP_SECONDS
-          / slope(band.curveDb(), from, from - partDb);
-    }
-
-    private boolean isOfNoDeadRoom() {
-      return secondSeconds > SHORTEST_SECONDS || firstSeconds > NOT_DEAD_SECONDS;
+          / slope(band.curveDb(), from, from - PART_DB);
     }
 
     /** How much faster the second falls; natural logarithm. */
@@ -220,9 +204,9 @@ public final class BentDecay {
   private static double bendsAt(DecayReport.BandDecay band) {
     double at = Double.NaN;
     double most = FASTER;
-    for (int k = 0; k <= LOWER_STEPS; k++) {
-      double from = fromDb(band, LOWER_DB * k, PART_DB);
-      double bend = Parts.of(band, from, PART_DB).bend();
+    for (int k = 0; k <= 2 * LOWER_STEPS; k++) {
+      double from = fromDb(band, LOWER_DB / 2 * k);
+      double bend = Parts.of(band, from).bend();
       if (bend > most) {
         most = bend;
         at = at(band.curveDb(), from - PART_DB);
@@ -296,13 +280,18 @@ public final class BentDecay {
   }
 
   /** Where the first part begins; not a number where the noise would reach into the second. */
-  private static double fromDb(DecayReport.BandDecay band, double lowerDb, double partDb) {
+  private static double fromDb(DecayReport.BandDecay band, double lowerDb) {
     double from =
         band.curveDb().size() > SETTLED
             ? Math.min(FROM_DB, band.curveDb().get(SETTLED)) - lowerDb
             : Double.NaN;
-    double over = partDb < PART_DB ? OVER_NOISE_SHORT_DB : OVER_NOISE_DB;
-    return from - 2 * partDb > over - band.inrDb().orElse(0) ? from : Double.NaN;
+    return from - 2 * PART_DB > lowestDb(band, OVER_NOISE_DB) ? from : Double.NaN;
+  }
+
+  /** How far down a decay is that of a room, so far over the noise. */
+  static double lowestDb(DecayReport.BandDecay band, double overNoiseDb) {
+    double inrDb = band.inrDb().orElse(0);
+    return inrDb > NO_NOISE_DB ? LOWEST_WITHOUT_DB : overNoiseDb - inrDb;
   }
 
   /** Of the straight line through a part of a curve, dB a point; not a number where too short. */

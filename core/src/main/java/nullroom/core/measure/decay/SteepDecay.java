@@ -68,7 +68,7 @@ final class SteepDecay {
   /** The steepest part of a decay over the usual one; not a number where it is too short. */
   private static double steepest(DecayReport.BandDecay band) {
     List<Double> curve = band.curveDb();
-    double end = Math.max(LOWEST_DB, OVER_NOISE_DB - band.inrDb().orElse(0));
+    double end = Math.max(LOWEST_DB, BentDecay.lowestDb(band, OVER_NOISE_DB));
     double[] falls =
         IntStream.range(BentDecay.SETTLED, curve.size() - OVER)
             .takeWhile(k -> curve.get(k + OVER) > end)

@@ -65,7 +65,7 @@ class LateBendTest {
   @DisplayName("a gate bends all bands at one moment")
   @ValueSource(doubles = {0.8, 1.2})
   void gate(double seconds) {
-    double[] x = over(NOISE, 2e-4, seconds);
+    double[] x = over(FLAT, 5e-4, seconds);
     assertThat(bent(gated(x, 30, 0.15, 0.006)))
         .singleElement()
         .satisfies(a -> assertThat(a.kind()).isEqualTo(Kind.GATE));

@@ -87,6 +87,48 @@ class BentDecayTest {
         .containsExactly(Alteration.Kind.AUTOMATIC_GAIN, Alteration.Kind.GATE);
   }
 
+  /** A response without noise whose last rays are lost from so far down on. */
+  private static double[] cut(double seconds, double downDb, long seed) {
+    double[] x = new double[6 * RATE];
+    Random random = new Random(seed);
+    for (int k = 0; RATE / 10 + k < x.length; k++) {
+      double db = 60.0 * k / RATE / seconds;
+      double lost = db + 2 * Math.max(0, db - downDb);
+      x[RATE / 10 + k] = lost < 90 ? 0.3 * Math.pow(10, -lost / 20) * random.nextGaussian() : 0;
+    }
+    return x;
+  }
+
+  @ParameterizedTest(name = "{0} s, down to {1} dB")
+  @DisplayName("a response that was worked out stops somewhere: that is no bend")
+  @CsvSource({"0.3, 48", "0.6, 48", "1, 48", "0.6, 60"})
+  void workedOut(double seconds, double downDb) {
+    for (long seed = 41; seed < 44; seed++) {
+      assertThat(found(cut(seconds, downDb, seed))).isEmpty();
+    }
+  }
+
+  @Test
+  @DisplayName("of claps that ring into one another it says nothing")
+  void ringInto() {
+    double[] x = new double[12 * RATE];
+    for (int clap = 0; clap < 5; clap++) {
+      double[] one = cut(4, 60, 51);
+      int at = (int) (2.4 * RATE) * clap;
+      for (int k = 0; k < one.length && at + k < x.length; k++) {
+        x[at + k] += one[k];
+      }
+    }
+    Random random = new Random(52);
+    for (int k = 0; k < x.length; k++) {
+      x[k] += 3e-5 * random.nextGaussian();
+    }
+    Samples sound = new Samples(x, RATE);
+    DecayReport report = DecayAnalysis.analyse(sound, DecayAnalysis.Request.any(Octave.ALL));
+    assertThat(report.excitation()).hasValue(Excitation.NOISE);
+    assertThat(BentDecay.with(List.of(), report, sound)).isEmpty();
+  }
+
   /** Shuts by so much within a tenth of a second, so long after each clap. */
   private static double[] gated(double[] x, double byDb, double after) {
     double[] y = x.clone();
