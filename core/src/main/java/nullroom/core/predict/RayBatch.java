@@ -9,6 +9,12 @@ final class RayBatch {
   /** A ray is given up when each octave has lost this, as energy (90 dB). */
   private static final double GIVE_UP = 1e-9;
 
+  /**
+   * A ray that has lost this (70 dB) draws from a sequence of its own: how far it is followed
+   * changes no other.
+   */
+  private static final double FAINT = 1e-7;
+
   /** What scatters nearer than this goes through the ball rather than to its middle. */
   private static final double NEAR_METRES = 0.25;
 
@@ -27,7 +33,12 @@ final class RayBatch {
   private final double ball;
   private final double ballVolume;
   private final boolean wholeBall;
-  private final SplittableRandom random;
+  private final SplittableRandom main;
+  private final SplittableRandom faint;
+
+  /** Either of them. */
+  private SplittableRandom random;
+
   private final double[][] energy;
   private final RayGeometry.Hit hit = new RayGeometry.Hit();
   private final double[] ray = new double[Octave.COUNT];
@@ -52,13 +63,16 @@ final class RayBatch {
     trialsPerReflection = geometry.trials() + RayTracer.TRIALS_PER_REFLECTION;
     this.collector = collector;
     this.told = told;
-    random = new SplittableRandom(seed);
+    main = new SplittableRandom(seed);
+    faint = new SplittableRandom(~seed);
+    random = main;
     energy = new double[Octave.COUNT][bins];
   }
 
   double[][] shoot(int rays) {
     perRay = 4 * Math.PI / rays;
     for (int k = 0; k < rays; k++) {
+      random = main;
       // stratified in height, so that few rays cover the sphere evenly
       double z = 1 - 2 * (k + random.nextDouble()) / rays;
       double angle = 2 * Math.PI * random.nextDouble();
@@ -152,6 +166,7 @@ final class RayBatch {
       ray[b] *= 1 - hit.absorption[b];
       most = Math.max(most, ray[b] + passed[b]);
     }
+    random = most > FAINT * perRay ? random : faint;
     return most > GIVE_UP * perRay;
   }
 

@@ -30,7 +30,7 @@ final class SteepDecay {
   private static final double STEEP = 1.9;
 
   private static final int FEWEST_BANDS = 3;
-  private static final double MOST_OF_THEM = 2 / 3.0;
+  private static final double MOST_OF_THEM = 0.8;
 
   private SteepDecay() {}
 
