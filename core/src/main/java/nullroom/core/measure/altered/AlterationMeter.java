@@ -186,8 +186,9 @@ public final class AlterationMeter implements Hearer {
     Optional<Alteration> reduced = binByBin ? reduction(islands) : Optional.empty();
     List<Alteration> opens = shut.map(List::of).orElseGet(() -> NoiseWithSound.of(fine, pauses));
     Optional<String> shuts =
-        binByBin && holes <= HOLED && reduced.isEmpty() && opens.isEmpty() && hasPauses()
-            ? QuickTails.told(fine).or(before::told)
+        reduced.isEmpty() && opens.isEmpty() && hasPauses()
+            ? QuickTails.told(fine)
+                .or(() -> binByBin && holes <= HOLED ? before.told() : Optional.empty())
             : Optional.empty();
     Optional<Alteration> moved = spread.told();
     moved

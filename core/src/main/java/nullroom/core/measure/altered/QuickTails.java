@@ -51,7 +51,7 @@ final class QuickTails {
   private static final double QUICKER = 0.88;
 
   private static final double HARDLY = 0.95;
-  private static final double MOST_OF_THEM = 0.75;
+  private static final double MOST_OF_THEM = 0.7;
 
   private QuickTails() {}
 

@@ -3,6 +3,8 @@ package nullroom.core.measure.altered;
 import static nullroom.core.measure.altered.AlteredSounds.RATE;
 import static nullroom.core.measure.altered.AlteredSounds.denoised;
 import static nullroom.core.measure.altered.AlteredSounds.found;
+import static nullroom.core.measure.altered.AlteredSounds.kinds;
+import static nullroom.core.measure.altered.AlteredSounds.spectral;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
@@ -52,6 +54,14 @@ class QuickTailsTest {
     assertThat(found(x)).isEmpty();
     assertThat(told(denoised(x, 0, RATE / 2, byDb)))
         .hasValueSatisfying(e -> assertThat(e).contains("the last of a sound takes longest"));
+  }
+
+  @Test
+  @DisplayName("under an edge of the spectrum it is told as well")
+  void edged() {
+    double[] x = denoised(syllables(28, 0.5, 81), 0, RATE / 2, -20);
+    double[] edged = spectral(x, (power, bin, block) -> bin < 450 ? 1 : 1e-4);
+    assertThat(kinds(edged)).contains(Kind.BAND_LIMIT, Kind.NOISE_REDUCTION);
   }
 
   @ParameterizedTest(name = "{0} dB over the noise, {1} s")
