@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Capture;
@@ -333,10 +332,7 @@ public final class Hearing {
     return altered.isEmpty()
         ? heard
         : new Origin(
-            heard.kind(),
-            heard.from()
-                + ", of a sound that shows "
-                + altered.stream().map(a -> a.kind().label()).collect(Collectors.joining(", ")));
+            heard.kind(), heard.from() + ", of a sound that shows " + Alteration.named(altered));
   }
 
   private static double unsteady(NoiseReport report) {

@@ -123,6 +123,11 @@ public record Alteration(Kind kind, String evidence, double fromSeconds, double 
         .collect(Collectors.joining());
   }
 
+  /** Names of what was found, for people. */
+  public static String named(List<Alteration> all) {
+    return together(all).stream().map(Alteration::labels).collect(Collectors.joining(", "));
+  }
+
   private static String labels(List<Alteration> alike) {
     return each(alike, a -> a.kind.label, " or ");
   }

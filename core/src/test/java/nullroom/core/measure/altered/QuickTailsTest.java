@@ -101,6 +101,7 @@ class QuickTailsTest {
         .singleElement()
         .asString()
         .contains("decays read too long, and C50 too low, or decays read too short");
+    assertThat(Alteration.named(both)).isEqualTo("noise reduction or a gate");
     assertThat(Alteration.remedies(both)).containsOnlyOnce("the last of a sound");
     assertThat(Alteration.doubt(both, Measured.LEVEL)).containsOnlyOnce("speech to noise too high");
   }
