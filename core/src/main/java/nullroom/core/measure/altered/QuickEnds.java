@@ -110,12 +110,9 @@ final class QuickEnds {
     return above < lasts || least(above - lasts, above + 1) < floor + FROM_DB
         ? OptionalDouble.empty()
         : OptionalDouble.of(
-            seconds * (crossing(row - 1, floor + TO_DB) - crossing(above, floor + FROM_DB)));
-  }
-
-  /** Row and its part at which a fall that begins there passes a level. */
-  private double crossing(int row, double level) {
-    return row + (total[row] - level) / Math.max(Double.MIN_NORMAL, total[row] - total[row + 1]);
+            seconds
+                * (Rows.crossing(total, row - 1, floor + TO_DB)
+                    - Rows.crossing(total, above, floor + FROM_DB)));
   }
 
   private Optional<Alteration> fromOneLevel(List<Integer> rows) {

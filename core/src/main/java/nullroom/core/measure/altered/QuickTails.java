@@ -116,17 +116,12 @@ final class QuickTails {
       }
       if (levels[k] < low) {
         if (left >= 0 && top > low + LEAST_TOP_DB && top < low + MOST_TOP_DB) {
-          rows[count++] = crossing(levels, k - 1, low) - crossing(levels, left, high);
+          rows[count++] = Rows.crossing(levels, k - 1, low) - Rows.crossing(levels, left, high);
         }
         left = -1;
         top = low;
       }
     }
     return Arrays.copyOf(rows, count);
-  }
-
-  /** Row and its part at which a fall that begins there passes a level. */
-  private static double crossing(double[] levels, int row, double level) {
-    return row + (levels[row] - level) / Math.max(Double.MIN_NORMAL, levels[row] - levels[row + 1]);
   }
 }

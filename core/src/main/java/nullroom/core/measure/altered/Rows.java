@@ -34,4 +34,9 @@ final class Rows {
     return Scatter.of(Arrays.copyOfRange(levels, from, from + rows)) < scatterDb
         && Math.abs(mean(levels, from, half) - mean(levels, from + half, half)) < driftDb;
   }
+
+  /** Row and its part at which a fall that begins there passes a level. */
+  static double crossing(double[] levels, int row, double level) {
+    return row + (levels[row] - level) / Math.max(Double.MIN_NORMAL, levels[row] - levels[row + 1]);
+  }
 }
