@@ -3,7 +3,7 @@ package nullroom.app.cli;
 import java.util.List;
 import nullroom.core.measure.altered.Alteration;
 
-/** What was done to a sound after the microphone, as JSON and as warnings. */
+/** What was done to a sound after the microphone, as JSON. */
 final class AlteredOut {
   private AlteredOut() {}
 

@@ -191,10 +191,8 @@ public final class AlterationMeter implements Hearer {
                 .or(() -> binByBin && holes <= HOLED ? before.told() : Optional.empty())
             : Optional.empty();
     Optional<Alteration> moved = spread.told();
-    moved
-        .map(List::of)
-        .or(() -> reduced.isPresent() ? shut.map(List::of) : Optional.of(opens))
-        .ifPresent(all::addAll); // a reduction lets noise come with sound, too
+    // a reduction lets noise come with sound, too
+    all.addAll(moved.map(List::of).orElse(reduced.isPresent() ? List.of() : opens));
     // what opens and shuts would be taken for it
     if (moved.isEmpty() && opens.isEmpty() && !coarse) {
       under.or(() -> gain(edge.isPresent())).ifPresent(all::add);

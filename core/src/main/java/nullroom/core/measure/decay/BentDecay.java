@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.IntStream;
 import nullroom.core.Figures;
 import nullroom.core.Quantile;
@@ -100,14 +99,10 @@ public final class BentDecay {
    */
   public static List<Alteration> with(List<Alteration> found, DecayReport report, Samples sound) {
     List<Alteration> all = new ArrayList<>(found);
-    if (report.excitation().filter(Excitation.NOISE::equals).isEmpty() // whose decays scatter
-        && found.stream().noneMatch(Alteration::movesTheFloor)) { // which bends decays, too
+    if (found.stream().noneMatch(Alteration::movesTheFloor)) { // which bends decays, too
       all.addAll(
           0,
-          SteepDecay.of(report, sound.seconds())
-              .map(List::of)
-              .or(() -> of(report, sound))
-              .orElse(List.of()));
+          SteepDecay.of(report, sound.seconds()).map(List::of).orElseGet(() -> of(report, sound)));
     }
     return all;
   }
@@ -117,12 +112,13 @@ public final class BentDecay {
    *
    * @param sound of which it is
    */
-  private static Optional<List<Alteration>> of(DecayReport report, Samples sound) {
+  private static List<Alteration> of(DecayReport report, Samples sound) {
     return IntStream.rangeClosed(0, LOWER_STEPS)
         .mapToObj(k -> bend(report, LOWER_DB * k))
         .filter(Bend::isSure)
         .max(Comparator.comparingDouble(Bend::sure))
-        .map(b -> told(b, report, sound));
+        .map(b -> told(b, report, sound))
+        .orElse(List.of());
   }
 
   /**

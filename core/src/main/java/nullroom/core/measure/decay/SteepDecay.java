@@ -43,7 +43,9 @@ final class SteepDecay {
             .filter(Double::isFinite)
             .toArray();
     double[] steep = Arrays.stream(all).filter(s -> s > STEEP).toArray();
-    if (all.length < FEWEST_BANDS || steep.length < MOST_OF_THEM * all.length) {
+    if (report.excitation().filter(Excitation.NOISE::equals).isPresent() // whose decays scatter
+        || all.length < FEWEST_BANDS
+        || steep.length < MOST_OF_THEM * all.length) {
       return Optional.empty();
     }
     double times = Quantile.median(steep);
