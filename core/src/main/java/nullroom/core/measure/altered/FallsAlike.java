@@ -1,171 +1,221 @@
 package nullroom.core.measure.altered;
 
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import nullroom.core.Figures;
-import nullroom.core.Quantile;
-import nullroom.core.measure.Frames;
 
 /**
  * Noise that goes on for a moment after something loud and then falls by as much in all bands: a
  * gate that shuts, however slowly. What dies away in a room lies over the noise by another amount
- * in each band, and in each by another a moment later; there is no moment at which all bands stand,
- * by the same eight decibels, over their own floors. A noise that swells by itself swells slowly,
- * and a knock has no other sound before it. Cannot see a gate that shuts while the room still
- * rings, or talk that has the colour of the noise.
+ * in each band, and in each by another a moment later; hardly ever do all bands stand, row after
+ * row, by the same decibels over the noise that is left. A noise that swells by itself rises so as
+ * often as it falls. Cannot see a gate that shuts while the room still rings, or talk that has the
+ * colour of the noise.
  */
 final class FallsAlike {
   /** Up to 15 kHz. */
   private static final int BANDS = 8;
 
   private static final int FEWEST_BANDS = 6;
-  private static final double FLOOR_SHARE = 0.12;
-  private static final double AROUND_SECONDS = 3.2;
-  private static final double STEP_SECONDS = 0.5;
-  private static final double LOUD_SHARE = 0.97;
-  private static final double LOUD_DB = 12;
 
-  /** Of untouched sound all bands hardly ever stand so far over the floor and so little apart. */
-  private static final double OVER_DB = 3.5;
+  /** The noise that is left stands so long, and no more uneven than plain noise. */
+  private static final double LEFT_SECONDS = 0.064;
 
-  private static final double ALIKE_DB = 1.6;
+  private static final double STILL = 1.8;
+  private static final double STILL_DB = 0.3;
 
-  /** So long something of another colour sounded; a knock has that of the noise. */
+  /** A fall is no longer than that. */
+  private static final double LONGEST_SECONDS = 1.07;
+
+  /** Variance of what differs from band to band by itself. */
+  private static final double OWN = 0.15;
+
+  /** Times what plain noise deviates in all bands: alike; another colour. */
+  private static final double ALIKE = 2;
+
+  private static final double OTHER = 8;
+  private static final int OTHER_ROWS = 12;
   private static final int FEWEST_OTHER = 6;
 
-  /** Between so many rows before and behind. */
-  private static final int SLOPE_ROWS = 8;
+  /** What lies lower over the noise that is left may be the noise itself. */
+  private static final double OVER_DB = 2.5;
 
-  private static final double FALLS_DB = 2.5;
-  private static final int FEWEST = 28;
+  /** One row may be otherwise, and one more in so many. */
+  private static final int ROWS_A_MISS = 10;
 
-  /** So far no knock beside the voice falls alike. */
-  private static final double FAR_DB = 15;
+  private static final double LOUDER_DB = 5;
 
-  private static final int FEWEST_FAR = 10;
+  /** So long and so far over what is left no two sounds end alike by chance. */
+  private static final int FEWEST_ROWS = 6;
+
+  private static final double LEAST_DB = 6;
+  private static final int FEWEST = 2;
+
+  private final FineBands fine;
+  private final double[][] levels;
+  private final double[] sigma;
+  private final double[] variance;
+  private final int left;
+
+  private FallsAlike(FineBands fine, double[][] levels) {
+    this.fine = fine;
+    this.levels = levels;
+    left = (int) Math.round(LEFT_SECONDS / fine.seconds());
+    int bands = Math.min(BANDS, fine.bands());
+    sigma = IntStream.range(0, bands).mapToDouble(b -> fine.scatterDb(b, 1)).toArray();
+    variance =
+        IntStream.range(0, bands)
+            .mapToDouble(b -> sigma[b] * sigma[b] * (1 + 1.0 / left) + OWN)
+            .toArray();
+  }
 
   /**
-   * Colours that happen to be alike are so for a row or two. After so many more sounds it falls
-   * than rises: what swells by itself does both.
+   * One sound's end.
+   *
+   * @param from its first row
+   * @param to the first row of the noise that is left
+   * @param rows in which all bands stand alike over it
+   * @param mostDb how far
    */
-  private static final double ROWS_A_SOUND = 3.5;
+  record Fall(int from, int to, int rows, double mostDb) {
+    private boolean meets(Fall other) {
+      return from < other.to && other.from < to;
+    }
 
-  private static final int MORE_FALLS = 4;
+    private boolean isPlain() {
+      return rows >= FEWEST_ROWS && mostDb >= LEAST_DB;
+    }
+  }
 
-  /** While something loud sounds: less, and what sounds has the colour of the noise. */
-  private static final double COLOUR_DB = 4;
-
-  /** The floor is taken from the softest of what scatters, by this much of its scatter. */
-  private static final double UNDER_MEAN = 0.75;
-
-  private int rows;
-
-  /** Rows at which it falls, less those at which it rises. */
-  private int falling;
-
-  private int sounds;
-  private int fallsFirst;
-  private int sound = -1;
-  private int first;
-  private int last;
-  private double most;
-
-  private FallsAlike() {}
-
-  /** What speaks for a gate or a gain. */
+  /** What speaks for a gate. */
   static Optional<Alteration> of(FineBands fine) {
-    int bands = Math.min(BANDS, fine.bands());
-    int n = fine.levels().count();
-    if (bands < FEWEST_BANDS || n * fine.seconds() < 2 * AROUND_SECONDS) {
+    double[][] levels = rows(fine);
+    List<Fall> falls = falls(fine, levels);
+    if (falls.size() < FEWEST) {
       return Optional.empty();
     }
-    if (IntStream.range(0, bands)
-            .filter(b -> fine.onSteps(b, Quantile.of(fine.levels().column(b), FLOOR_SHARE)))
-            .count()
-        > bands - FEWEST_BANDS) {
-      return Optional.empty(); // all ends at the steps of the file, alike in all bands
-    }
-    double[][] over = overFloor(fine, bands);
-    double[] total = fine.totals();
-    double loud = Quantile.of(total, LOUD_SHARE) - LOUD_DB;
-    FallsAlike seen = new FallsAlike();
-    int sound = 0;
-    int other = 0;
-    double[] colours =
-        IntStream.range(0, n)
-            .filter(k -> total[k] > loud)
-            .mapToDouble(k -> Scatter.of(over[k]))
-            .toArray();
-    if (Quantile.median(colours) < COLOUR_DB) {
-      return Optional.empty();
-    }
-    for (int k = SLOPE_ROWS; k < n - SLOPE_ROWS; k++) {
-      double mean = Rows.mean(over[k], 0, bands);
-      double apart = Scatter.of(over[k]);
-      if (mean < OVER_DB) {
-        other = 0;
-      } else if (apart > COLOUR_DB) {
-        other++;
-        sound = k;
-      } else if (apart < ALIKE_DB && other >= FEWEST_OTHER && total[k] < loud) {
-        double fall =
-            Rows.mean(over[k - SLOPE_ROWS], 0, bands) - Rows.mean(over[k + SLOPE_ROWS], 0, bands);
-        if (Math.abs(fall) > FALLS_DB) {
-          seen.add(k, sound, mean, fall > 0);
-        }
-      }
-    }
-    return seen.told(fine.seconds());
-  }
-
-  private void add(int row, int before, double over, boolean falls) {
-    if (before != sound) {
-      sounds++;
-      fallsFirst += falls ? 1 : 0;
-      sound = before;
-    }
-    first = rows == 0 ? row : first;
-    rows++;
-    falling += falls ? 1 : -1;
-    last = row;
-    most = Math.max(most, over);
-  }
-
-  private Optional<Alteration> told(double seconds) {
-    return falling >= (most > FAR_DB ? FEWEST_FAR : FEWEST)
-            && rows >= ROWS_A_SOUND * sounds
-            && 2 * fallsFirst - sounds >= MORE_FALLS
-        ? Optional.of(
+    Collections.reverse(Arrays.asList(levels));
+    int rises = falls(fine, levels).size();
+    return falls.size() < FEWEST + 2 * rises
+        ? Optional.empty()
+        : Optional.of(
             new Alteration(
                 Alteration.Kind.GATE,
                 Figures.say(
                     "after %d sounds the noise itself falls, by up to %.0f dB and alike in all bands: what dies away in a room reaches the noise of each band at a moment of its own",
-                    sounds, most),
-                first * seconds,
-                (last + 1) * seconds))
+                    falls.size(), falls.stream().mapToDouble(Fall::mostDb).max().orElseThrow()),
+                falls.stream().mapToInt(Fall::from).min().orElseThrow() * fine.seconds(),
+                falls.stream().mapToInt(Fall::to).max().orElseThrow() * fine.seconds()));
+  }
+
+  private static double[][] rows(FineBands fine) {
+    int bands = Math.min(BANDS, fine.bands());
+    double[][] rows = new double[fine.levels().count()][bands];
+    for (int k = 0; k < rows.length; k++) {
+      for (int b = 0; b < bands; b++) {
+        rows[k][b] = fine.levels().get(k, b);
+      }
+    }
+    return rows;
+  }
+
+  private static List<Fall> falls(FineBands fine, double[][] levels) {
+    FallsAlike all = new FallsAlike(fine, levels);
+    List<Fall> apart = new ArrayList<>();
+    if (all.sigma.length >= FEWEST_BANDS) {
+      IntStream.rangeClosed(OTHER_ROWS, levels.length - all.left)
+          .mapToObj(all::before)
+          .flatMap(Optional::stream)
+          .filter(Fall::isPlain)
+          .sorted(Comparator.comparingInt(Fall::rows).thenComparingDouble(Fall::mostDb).reversed())
+          .filter(fall -> apart.stream().noneMatch(fall::meets))
+          .forEach(apart::add);
+    }
+    return apart;
+  }
+
+  /** The fall that ends before a row, from which on the noise stands. */
+  private Optional<Fall> before(int row) {
+    double[] noise = noise(row);
+    if (noise.length == 0) {
+      return Optional.empty();
+    }
+    int first = Math.max(0, row - (int) Math.round(LONGEST_SECONDS / fine.seconds()));
+    int rows = 0;
+    int missed = 0;
+    double most = 0;
+    int k = row - 1;
+    for (; k >= first; k--) {
+      double over = over(k, noise);
+      if (apart(k, noise, over) > ALIKE) {
+        if (++missed > 1 + (rows + row - 1 - k) / ROWS_A_MISS) {
+          break;
+        }
+      } else if (over > OVER_DB) {
+        rows++;
+        most = Math.max(most, over);
+      } else if (rows > 0 && over < 0) {
+        break;
+      }
+    }
+    return isOther(k, noise, most)
+        ? Optional.of(new Fall(k + 1, row, rows, most))
         : Optional.empty();
   }
 
-  /** Decibels of each band over the lowest it falls to within some seconds. */
-  private static double[][] overFloor(FineBands fine, int bands) {
-    Frames levels = fine.levels();
-    int n = levels.count();
-    int around = (int) (AROUND_SECONDS / fine.seconds());
-    int step = Math.max(1, (int) (STEP_SECONDS / fine.seconds()));
-    double[][] over = new double[n][bands];
-    for (int b = 0; b < bands; b++) {
-      double[] band = levels.column(b);
-      double off = UNDER_MEAN * fine.scatterDb(b, 1);
-      for (int from = 0; from < n; from += step) {
-        double floor =
-            off
-                + Quantile.of(
-                    band, Math.max(0, from - around), Math.min(n, from + around), FLOOR_SHARE);
-        for (int k = from; k < Math.min(n, from + step); k++) {
-          over[k][b] = band[k] - floor;
-        }
+  /** Level of each band, where all stand from a row on; else none. */
+  private double[] noise(int row) {
+    double[] noise = new double[sigma.length];
+    int onSteps = 0;
+    for (int b = 0; b < noise.length; b++) {
+      double[] band = new double[left];
+      for (int k = 0; k < left; k++) {
+        band[k] = levels[row + k][b];
       }
+      if (Scatter.of(band) > Math.sqrt((left - 1.0) / left) * (STILL * sigma[b] + STILL_DB)) {
+        return new double[0];
+      }
+      noise[b] = Rows.mean(band, 0, left);
+      onSteps += fine.onSteps(b, noise[b]) ? 1 : 0;
     }
-    return over;
+    return onSteps > noise.length - FEWEST_BANDS ? new double[0] : noise;
+  }
+
+  /** Decibels over the noise, of all bands. */
+  private double over(int row, double[] noise) {
+    double sum = 0;
+    double weights = 0;
+    for (int b = 0; b < noise.length; b++) {
+      sum += (levels[row][b] - noise[b]) / variance[b];
+      weights += 1 / variance[b];
+    }
+    return sum / weights;
+  }
+
+  /** How far the bands lie apart over the noise; 1 of plain noise. */
+  private double apart(int row, double[] noise, double over) {
+    double sum = 0;
+    for (int b = 0; b < noise.length; b++) {
+      double off = levels[row][b] - noise[b] - over;
+      sum += off * off / variance[b];
+    }
+    return sum / (noise.length - 1);
+  }
+
+  /** Whether something louder and of another colour sounded up to a row. */
+  private boolean isOther(int row, double[] noise, double most) {
+    int other = 0;
+    double loudest = 0;
+    for (int k = Math.max(0, row - OTHER_ROWS + 1); k <= row; k++) {
+      double over = over(k, noise);
+      loudest = Math.max(loudest, over);
+      other += apart(k, noise, over) > OTHER ? 1 : 0;
+    }
+    return other >= FEWEST_OTHER && loudest > most + LOUDER_DB;
   }
 }
