@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import nullroom.core.Figures;
+import nullroom.core.Quantile;
 
 /**
  * Noise that goes on for a moment after something loud and then falls by as much in all bands: a
@@ -50,11 +51,22 @@ final class FallsAlike {
 
   private static final double LOUDER_DB = 5;
 
-  /** So long and so far over what is left no two sounds end alike by chance. */
+  /** So long and so far over what is left hardly a sound ends alike by chance. */
   private static final int FEWEST_ROWS = 6;
 
   private static final double LEAST_DB = 6;
+
+  /**
+   * A voice has a colour of its own: its bands lie so far apart over the noise. Knocks, keys and
+   * claps have none, and more of their ends are alike by chance.
+   */
+  private static final double COLOUR_DB = 8;
+
   private static final int FEWEST = 2;
+  private static final int FEWEST_COLOURLESS = 3;
+  private static final double LOUD_SHARE = 0.97;
+  private static final double LOUD_DB = 12;
+  private static final double FLOOR_SHARE = 0.12;
 
   private final FineBands fine;
   private final double[][] levels;
@@ -99,9 +111,10 @@ final class FallsAlike {
     if (falls.size() < FEWEST) {
       return Optional.empty();
     }
+    int fewest = colourDb(fine, levels) > COLOUR_DB ? FEWEST : FEWEST_COLOURLESS;
     Collections.reverse(Arrays.asList(levels));
     int rises = falls(fine, levels).size();
-    return falls.size() < FEWEST + 2 * rises
+    return falls.size() < fewest + 2 * rises
         ? Optional.empty()
         : Optional.of(
             new Alteration(
@@ -122,6 +135,25 @@ final class FallsAlike {
       }
     }
     return rows;
+  }
+
+  /** How far the bands of what is loud lie apart over their floors. */
+  private static double colourDb(FineBands fine, double[][] levels) {
+    double[] total = fine.totals();
+    double loud = Quantile.of(total, LOUD_SHARE) - LOUD_DB;
+    double[] floors =
+        IntStream.range(0, levels[0].length)
+            .mapToDouble(b -> Quantile.of(fine.levels().column(b), FLOOR_SHARE))
+            .toArray();
+    return Quantile.median(
+        IntStream.range(0, total.length)
+            .filter(k -> total[k] > loud)
+            .mapToDouble(k -> Scatter.of(over(levels[k], floors)))
+            .toArray());
+  }
+
+  private static double[] over(double[] row, double[] floors) {
+    return IntStream.range(0, floors.length).mapToDouble(b -> row[b] - floors[b]).toArray();
   }
 
   private static List<Fall> falls(FineBands fine, double[][] levels) {
