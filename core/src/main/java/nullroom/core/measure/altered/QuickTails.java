@@ -24,6 +24,10 @@ final class QuickTails {
   private static final double FALL_DB = 8;
 
   private static final double OVER_DB = 4;
+
+  /** Nearer to the steps of the file all ends die in them. */
+  private static final double STEPS_DB = 8;
+
   private static final double STEP_DB = 2;
   private static final int STEPS = 22;
 
@@ -45,7 +49,10 @@ final class QuickTails {
   /** The room lets sound die away no faster than so many of the high ones fall. */
   private static final double QUICKEST_SHARE = 0.2;
 
-  private static final int FEWEST_BANDS = 5;
+  private static final int FEWEST_BANDS = 4;
+
+  /** Where fewer bands are heard, each is to be quick. */
+  private static final int MANY_BANDS = 5;
 
   /** Of untouched sounds, voices in dead rooms among them, 0.96 was the least. */
   private static final double QUICKER = 0.88;
@@ -64,7 +71,8 @@ final class QuickTails {
             .toArray();
     double times = all.length < FEWEST_BANDS ? 1 : Quantile.median(all);
     long quick = Arrays.stream(all).filter(v -> v < HARDLY).count();
-    return times < QUICKER && quick >= MOST_OF_THEM * all.length
+    double most = all.length < MANY_BANDS ? all.length : MOST_OF_THEM * all.length;
+    return times < QUICKER && quick >= most
         ? Optional.of(
             Figures.say(
                 "sounds end %.1f times as fast near the noise as they fall anywhere over it, in %d of %d bands: in a room the last of a sound takes longest",
@@ -75,10 +83,8 @@ final class QuickTails {
   /** Seconds of the low falls of a band over those of the high; not a number of too few. */
   private static double lowOverHigh(FineBands fine, int band) {
     double[] levels = fine.levels().column(band);
-    double floor = levels.length == 0 ? 0 : Quantile.of(levels, FLOOR_SHARE);
-    if (fine.onSteps(band, floor)) {
-      return Double.NaN; // in which all ends die
-    }
+    double softest = levels.length == 0 ? 0 : Quantile.of(levels, FLOOR_SHARE);
+    double floor = softest + Math.max(0, STEPS_DB - fine.overStepsDb(band, softest));
     double[][] falls =
         IntStream.range(0, STEPS)
             .mapToObj(k -> falls(levels, floor + OVER_DB + STEP_DB * k))
