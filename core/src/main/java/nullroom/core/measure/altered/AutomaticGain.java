@@ -47,9 +47,15 @@ final class AutomaticGain {
   private static final int FEWEST = 2;
   private static final double MOST_OF_THEM = 0.6;
 
+  /**
+   * The same noise stands at the end of each, however far the gain has come up; what passes by
+   * leaves the pauses where it will. So far apart for each pause after the first.
+   */
+  private static final double APART_DB = 3;
+
   private AutomaticGain() {}
 
-  private record Pause(int from, int to, double rise, boolean alike) {}
+  private record Pause(int from, int to, double rise, boolean alike, double endDb) {}
 
   static Optional<Alteration> of(Frames octaves, double seconds) {
     double[] total = SpectraSeen.totals(octaves);
@@ -68,6 +74,10 @@ final class AutomaticGain {
   private static Optional<Alteration> rising(List<Pause> pauses, double seconds) {
     List<Pause> rising = pauses.stream().filter(p -> p.rise() > RISE_DB && p.alike()).toList();
     if (rising.size() < FEWEST || rising.size() < MOST_OF_THEM * pauses.size()) {
+      return Optional.empty();
+    }
+    double[] ends = rising.stream().mapToDouble(Pause::endDb).sorted().toArray();
+    if (ends[ends.length - 1] - ends[0] > (ends.length - 1) * APART_DB) {
       return Optional.empty();
     }
     double mean = rising.stream().mapToDouble(Pause::rise).average().orElseThrow();
@@ -130,6 +140,8 @@ final class AutomaticGain {
             && IntStream.range(lowest, end - 2)
                 .anyMatch(k -> total[k + 2] - total[k] > AT_ONCE_SHARE * average);
     boolean alike = Scatter.of(rises) < Math.max(ALIKE_DB, 0.2 * average);
-    return Optional.of(new Pause(from, to, soon && !atOnce ? average : 0, alike));
+    return Optional.of(
+        new Pause(
+            from, to, soon && !atOnce ? average : 0, alike, Rows.mean(total, end - mean, mean)));
   }
 }
