@@ -54,6 +54,9 @@ final class RisingTogether {
   private static final double MOST_OF_THEM = 0.8;
   private static final double ALIKE_DB = 0.6;
 
+  /** Half-way a gain has come up by so much of it and more; what swells has hardly begun. */
+  private static final double HALF_WAY = 0.3;
+
   /** Where a breath rises at the edge of what it has, it rises further in the middle. */
   private static final double MORE_DB = 1.5;
 
@@ -143,6 +146,7 @@ final class RisingTogether {
     return rise > RISE_DB
             && rise > SURE * (Scatter.of(rises) / Math.sqrt(rises.length - 1.0) + ERROR_DB)
             && scatter < SCATTER_SHARE * rise
+            && curve[(low + high) / 2] - curve[low] > HALF_WAY * (curve[high] - curve[low])
             && with >= MOST_OF_THEM * rises.length
             && Scatter.of(Arrays.copyOfRange(bands, band, band + BANDS)) < ALIKE_DB
             && Arrays.stream(bands).max().orElseThrow() < rise + MORE_DB
