@@ -177,13 +177,14 @@ public final class AlterationMeter implements Hearer {
             ? Optional.empty()
             : UnderNoise.of(fine, pauses);
     Optional<Alteration> gate = Gate.of(levels, frame / rate, fine);
+    Optional<String> gaps = hasPauses() ? gaps() : Optional.empty();
     Optional<Alteration> shut =
-        under.isPresent() // a gate leaves no noise lower than in the pauses
+        under.isPresent() || gaps.isPresent() // neither does a gate
             ? gate
             : gate.or(() -> FallsAlike.of(fine)).or(() -> QuickEnds.of(fine));
     boolean binByBin = shut.isEmpty() && edge.isEmpty(); // a coder does so, too, under an edge
     Islands islands = new Islands(spectra, onSteps() ? Optional.empty() : spectra.quiet(), grid);
-    Optional<Alteration> reduced = binByBin ? reduction(islands) : Optional.empty();
+    Optional<Alteration> reduced = binByBin ? reduction(islands, gaps) : Optional.empty();
     List<Alteration> opens = shut.map(List::of).orElseGet(() -> NoiseWithSound.of(fine, pauses));
     Optional<String> shuts =
         reduced.isEmpty() && opens.isEmpty() && hasPauses()
@@ -233,12 +234,12 @@ public final class AlterationMeter implements Hearer {
     return fine.onSteps(spectra.quietestDb());
   }
 
-  private Optional<Alteration> reduction(Islands islands) {
+  private Optional<Alteration> reduction(Islands islands, Optional<String> gaps) {
     return hasPauses()
         ? islands
             .ofReduction()
             .map(evidence -> byIslands(islands, evidence))
-            .or(() -> gaps().map(evidence -> throughout(NOISE_REDUCTION, evidence)))
+            .or(() -> gaps.map(evidence -> throughout(NOISE_REDUCTION, evidence)))
         : Optional.empty();
   }
 

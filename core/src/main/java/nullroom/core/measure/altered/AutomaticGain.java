@@ -49,9 +49,11 @@ final class AutomaticGain {
 
   /**
    * The same noise stands at the end of each, however far the gain has come up; what passes by
-   * leaves the pauses where it will. So far apart for each pause after the first.
+   * leaves the pauses where it will. So far apart for each pause after the first, less a half.
    */
-  private static final double APART_DB = 3;
+  private static final double APART_DB = 3.4;
+
+  private static final double ALIKE_ENDS = 1.5;
 
   private AutomaticGain() {}
 
@@ -77,7 +79,7 @@ final class AutomaticGain {
       return Optional.empty();
     }
     double[] ends = rising.stream().mapToDouble(Pause::endDb).sorted().toArray();
-    if (ends[ends.length - 1] - ends[0] > (ends.length - 1) * APART_DB) {
+    if (ends[ends.length - 1] - ends[0] > (ends.length - ALIKE_ENDS) * APART_DB) {
       return Optional.empty();
     }
     double mean = rising.stream().mapToDouble(Pause::rise).average().orElseThrow();

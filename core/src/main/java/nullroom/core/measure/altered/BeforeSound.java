@@ -18,7 +18,7 @@ import nullroom.core.signal.Butterworth;
  */
 final class BeforeSound {
   /** Blocks of some ten milliseconds show in the short rows, of up to a tenth in the long ones. */
-  private static final double[] ROW_SECONDS = {0.001, 0.002, 0.003};
+  private static final double[] ROW_SECONDS = {0.001, 0.002};
 
   private static final double[] EDGES_HZ = {1200, 2500, 4500, 8000, 14_000};
   private static final double MOST_OF_RATE = 0.48;

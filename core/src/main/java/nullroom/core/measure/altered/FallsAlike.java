@@ -63,7 +63,11 @@ final class FallsAlike {
   private static final double COLOUR_DB = 8;
 
   private static final int FEWEST = 2;
+  private static final double ALL_DB = 22;
   private static final int FEWEST_COLOURLESS = 3;
+  private static final double ALL_COLOURLESS_DB = 50;
+  private static final double ONE_LEVEL_DB = 3;
+
   private static final double LOUD_SHARE = 0.97;
   private static final double LOUD_DB = 12;
   private static final double FLOOR_SHARE = 0.12;
@@ -93,8 +97,9 @@ final class FallsAlike {
    * @param to the first row of the noise that is left
    * @param rows in which all bands stand alike over it
    * @param mostDb how far
+   * @param fromDb mean level of the bands there
    */
-  record Fall(int from, int to, int rows, double mostDb) {
+  record Fall(int from, int to, int rows, double mostDb, double fromDb) {
     private boolean meets(Fall other) {
       return from < other.to && other.from < to;
     }
@@ -107,14 +112,16 @@ final class FallsAlike {
   /** What speaks for a gate. */
   static Optional<Alteration> of(FineBands fine) {
     double[][] levels = rows(fine);
-    List<Fall> falls = falls(fine, levels);
-    if (falls.size() < FEWEST) {
+    List<Fall> falls = fromOneLevel(falls(fine, levels));
+    double byDb = falls.stream().mapToDouble(Fall::mostDb).sum();
+    if (falls.size() < FEWEST || byDb < ALL_DB) {
       return Optional.empty();
     }
-    int fewest = colourDb(fine, levels) > COLOUR_DB ? FEWEST : FEWEST_COLOURLESS;
+    boolean coloured = colourDb(fine, levels) > COLOUR_DB;
     Collections.reverse(Arrays.asList(levels));
     int rises = falls(fine, levels).size();
-    return falls.size() < fewest + 2 * rises
+    return falls.size() < (coloured ? FEWEST : FEWEST_COLOURLESS) + 2 * rises
+            || !coloured && byDb < ALL_COLOURLESS_DB
         ? Optional.empty()
         : Optional.of(
             new Alteration(
@@ -135,6 +142,17 @@ final class FallsAlike {
       }
     }
     return rows;
+  }
+
+  /** The most of them that begin at one level: that of the noise while the gate is open. */
+  private static List<Fall> fromOneLevel(List<Fall> falls) {
+    return falls.stream()
+        .map(low ->
+            falls.stream()
+                .filter(f -> f.fromDb() >= low.fromDb() && f.fromDb() < low.fromDb() + ONE_LEVEL_DB)
+                .toList())
+        .max(Comparator.comparingInt(List::size))
+        .orElse(List.of());
   }
 
   /** How far the bands of what is loud lie apart over their floors. */
@@ -196,7 +214,7 @@ final class FallsAlike {
       }
     }
     return isOther(k, noise, most)
-        ? Optional.of(new Fall(k + 1, row, rows, most))
+        ? Optional.of(new Fall(k + 1, row, rows, most, most + Rows.mean(noise, 0, noise.length)))
         : Optional.empty();
   }
 

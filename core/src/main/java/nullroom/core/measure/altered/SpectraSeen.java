@@ -13,6 +13,7 @@ import nullroom.core.measure.Frames;
 import nullroom.core.measure.Softest;
 import nullroom.core.signal.Fft;
 import nullroom.core.signal.HannSpectrum;
+import nullroom.core.signal.Sums;
 
 /**
  * What the spectra of a sound tell: their mean, levels of octaves over time, holes among the highs,
@@ -47,11 +48,15 @@ final class SpectraSeen {
   /** Where they lie less under the mean, something sounds in the quietest moments, too. */
   private static final double LEAST_UNDER_DB = 8;
 
+  /** What comes or goes within a spectrum spreads over neighbouring bins. */
+  private static final double UNEVEN_DB = 5;
+
+  private static final int PARTS = 4;
   private static final double LEAST = 1e-20;
 
   /** A spectrum and its place in time. */
   @SuppressWarnings("ArrayRecordComponent") // never compared
-  private record Quiet(int block, double[] power) {
+  private record Quiet(int block, double[] power, double unevenDb) {
     QuietTexture.Spectrum db(int first, int last) {
       float[] db = new float[Math.max(0, last - first)];
       for (int k = 0; k < db.length; k++) {
@@ -113,9 +118,24 @@ final class SpectraSeen {
       holes.add(power, tails.lastFollowing());
       loudest = Math.max(loudest, level);
       if (quietest.wants(level)) {
-        quietest.add(level, new Quiet(blocks, power.clone()));
+        quietest.add(level, new Quiet(blocks, power.clone(), unevenDb(samples)));
       }
     }
+  }
+
+  /** From the softest part of a block to the loudest, in its highs. */
+  private static double unevenDb(double[] samples) {
+    double[] highs = new double[samples.length - 2];
+    for (int k = 0; k < highs.length; k++) {
+      highs[k] = samples[k] - 2 * samples[k + 1] + samples[k + 2];
+    }
+    int part = highs.length / PARTS;
+    double[] parts =
+        IntStream.range(0, PARTS)
+            .mapToDouble(p -> Sums.ofSquares(highs, p * part, part))
+            .sorted()
+            .toArray();
+    return Decibels.ofEnergy((parts[PARTS - 1] + LEAST) / (parts[0] + LEAST));
   }
 
   private double[] octaves(double[] power) {
@@ -244,6 +264,7 @@ final class SpectraSeen {
     return most < FEWEST_QUIET
             || quietest.least() < NO_CONVERTER_DB
             || underMeanDb(first, last) < LEAST_UNDER_DB
+            || unevenDb(most) > UNEVEN_DB
         ? Optional.empty()
         : QuietTexture.of(
             quietest.first(most).stream()
@@ -260,6 +281,10 @@ final class SpectraSeen {
         IntStream.range(first, last)
             .mapToDouble(k -> Decibels.ofEnergy((mean[k] / blocks + LEAST) / (quiet[k] + LEAST)))
             .toArray());
+  }
+
+  private double unevenDb(int most) {
+    return Quantile.median(quietest.first(most).stream().mapToDouble(Quiet::unevenDb).toArray());
   }
 
   private int mostQuiet() {

@@ -5,8 +5,10 @@ import static nullroom.core.measure.altered.AlteredSounds.denoised;
 import static nullroom.core.measure.altered.AlteredSounds.found;
 import static nullroom.core.measure.altered.AlteredSounds.kinds;
 import static nullroom.core.measure.altered.AlteredSounds.spectral;
+import static nullroom.core.measure.altered.AlteredSounds.written;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -54,6 +56,14 @@ class QuickTailsTest {
     assertThat(found(x)).isEmpty();
     assertThat(told(denoised(x, 0, RATE / 2, byDb)))
         .hasValueSatisfying(e -> assertThat(e).contains("the last of a sound takes longest"));
+  }
+
+  @Test
+  @DisplayName("over the steps of a file the ends are timed as well")
+  void onSteps() {
+    double[] x = Arrays.stream(syllables(35, 0.5, 81)).map(v -> v / 4).toArray();
+    assertThat(told(written(x, 16, true))).isEmpty();
+    assertThat(told(written(denoised(x, 0, RATE / 2, -30), 16, true))).isPresent();
   }
 
   @Test
