@@ -204,7 +204,8 @@ final class Reasons {
     List<Noise> all = new ArrayList<>();
     double room = Octave.aWeightedSum(heard.roomNoiseDbSpl());
     double scale = basis.scale().map(Basis.Term::uncertaintyDb).orElse(0.0);
-    double uncertainty = Math.hypot(basis.noise().uncertaintyDb(), scale);
+    double uncertainty =
+        Math.hypot(Math.hypot(basis.noise().uncertaintyDb(), scale), basis.deviceDb());
     all.add(
         new Noise(
             "room noise",

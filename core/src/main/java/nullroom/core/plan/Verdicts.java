@@ -90,6 +90,13 @@ public record Verdicts(Margin quiet, Margin clear, Margin safe) {
             "the room’s noise",
             place * basis.noise().uncertaintyDb(),
             known(basis.noise().origin()) ? "listen longer" : "measure the noise in Listen"));
+    if (basis.deviceDb() > 0) {
+      doubts.add(
+          new Doubt(
+              "what the device does to the sound",
+              place * basis.deviceDb(),
+              "switch off what the device does, and record again"));
+    }
     doubts.add(
         new Doubt(
             "the chain’s own noise",

@@ -14,6 +14,8 @@ import nullroom.core.acoustics.OwnVoice;
  * @param scale what digital levels of the noise's recording mean in the air; empty where no
  *     measured noise is in it
  * @param noise of the room
+ * @param deviceDb standard uncertainty by what the device did to the measured noise after the
+ *     microphone; 0 where it is known to do nothing
  * @param decay its uncertainty stands in {@code decayShare}
  * @param decayShare of the reverberation times, as a share of each, per octave
  * @param reply how the room answers, given its decay
@@ -25,6 +27,7 @@ public record Basis(
     Optional<Term> ratio,
     Optional<Term> scale,
     Term noise,
+    double deviceDb,
     Origin decay,
     Bands decayShare,
     Term reply,
@@ -95,6 +98,7 @@ public record Basis(
         noiseStated
             ? new Term(Origin.assumed("as the room's description states it"), STATED_NOISE_DB)
             : new Term(Origin.assumed("a quiet bedroom at night, about 25 dBA"), ASSUMED_NOISE_DB),
+        0,
         Origin.predicted("from the room's size and materials"),
         Bands.all(TABLES_SHARE),
         quickReply(),
