@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
 import nullroom.core.Decibels;
+import nullroom.core.Regression;
 import nullroom.core.signal.Band;
 import nullroom.core.signal.Butterworth;
 import nullroom.core.signal.Fft;

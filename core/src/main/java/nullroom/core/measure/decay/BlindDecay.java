@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import nullroom.core.Decibels;
 import nullroom.core.Quantile;
+import nullroom.core.Regression;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.signal.Band;
 import nullroom.core.signal.Samples;

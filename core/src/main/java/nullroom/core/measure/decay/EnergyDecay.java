@@ -2,6 +2,7 @@ package nullroom.core.measure.decay;
 
 import java.util.OptionalDouble;
 import nullroom.core.Decibels;
+import nullroom.core.Regression;
 
 /** Times of a decay whose energy over time is known without noise. */
 public final class EnergyDecay {

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.Optional;
 import nullroom.core.Decibels;
 import nullroom.core.Quantile;
+import nullroom.core.Regression;
 import nullroom.core.signal.Peak;
 
 /**

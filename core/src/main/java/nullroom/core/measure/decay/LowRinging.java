@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import nullroom.core.Decibels;
 import nullroom.core.Quantile;
+import nullroom.core.Regression;
 
 /**
  * Low frequencies that ring on when all around them has died away, as single modes of a small room

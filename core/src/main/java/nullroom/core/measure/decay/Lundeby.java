@@ -1,6 +1,7 @@
 package nullroom.core.measure.decay;
 
 import nullroom.core.Decibels;
+import nullroom.core.Regression;
 
 /**
  * Where a decay meets the noise, and how strong that noise is.

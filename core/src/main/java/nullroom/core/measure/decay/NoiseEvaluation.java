@@ -3,6 +3,7 @@ package nullroom.core.measure.decay;
 import java.util.Arrays;
 import java.util.OptionalDouble;
 import nullroom.core.Decibels;
+import nullroom.core.Regression;
 import nullroom.core.signal.Band;
 import nullroom.core.signal.Sums;
 

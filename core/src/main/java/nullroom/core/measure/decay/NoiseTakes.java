@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import nullroom.core.Decibels;
 import nullroom.core.Quantile;
+import nullroom.core.Regression;
 import nullroom.core.signal.Sums;
 
 /**

@@ -1,7 +1,7 @@
-package nullroom.core.measure.decay;
+package nullroom.core;
 
 /** Least-squares line through points added one by one. */
-final class Regression {
+public final class Regression {
   private long count;
   private double meanX;
   private double meanY;
@@ -9,7 +9,8 @@ final class Regression {
   private double syy;
   private double sxy;
 
-  void add(double x, double y) {
+  /** One more point. */
+  public void add(double x, double y) {
     count++;
     double dx = x - meanX;
     double dy = y - meanY;
@@ -21,7 +22,7 @@ final class Regression {
   }
 
   /** The line through a falling curve between two levels, over its indices. */
-  static Regression between(double[] curve, double fromDb, double toDb) {
+  public static Regression between(double[] curve, double fromDb, double toDb) {
     Regression fit = new Regression();
     for (int i = 0; i < curve.length && curve[i] >= toDb; i++) {
       if (curve[i] <= fromDb) {
@@ -31,20 +32,28 @@ final class Regression {
     return fit;
   }
 
-  long count() {
+  /** How many points there are. */
+  public long count() {
     return count;
   }
 
-  double slope() {
+  /** 0 where all points have one abscissa. */
+  public double slope() {
     return sxx > 0 ? sxy / sxx : 0;
   }
 
-  double intercept() {
+  /** Where the line passes 0. */
+  public double intercept() {
     return meanY - slope() * meanX;
   }
 
   /** Square of the correlation coefficient. */
-  double rSquared() {
+  public double rSquared() {
     return sxx > 0 && syy > 0 ? sxy * sxy / (sxx * syy) : 0;
+  }
+
+  /** Root mean square of what the points are off the line. */
+  public double off() {
+    return count > 0 ? Math.sqrt(Math.max(0, syy * (1 - rSquared()) / count)) : 0;
   }
 }
