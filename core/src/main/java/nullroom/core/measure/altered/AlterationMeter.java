@@ -179,7 +179,7 @@ public final class AlterationMeter implements Hearer {
     Optional<Alteration> gate = Gate.of(levels, frame / rate, fine);
     Optional<String> gaps = hasPauses() ? gaps() : Optional.empty();
     Optional<Alteration> shut =
-        under.isPresent() || gaps.isPresent() // neither does a gate
+        under.isPresent() || gaps.isPresent() // a gate leaves no noise lower, and none with gaps
             ? gate
             : gate.or(() -> FallsAlike.of(fine)).or(() -> QuickEnds.of(fine));
     boolean binByBin = shut.isEmpty() && edge.isEmpty(); // a coder does so, too, under an edge
@@ -196,7 +196,7 @@ public final class AlterationMeter implements Hearer {
     all.addAll(moved.map(List::of).orElse(reduced.isPresent() ? List.of() : opens));
     // what opens and shuts would be taken for it
     if (moved.isEmpty() && opens.isEmpty() && !coarse) {
-      under.or(() -> gain(edge.isPresent())).ifPresent(all::add);
+      under.or(() -> gain(pauses, edge.isPresent())).ifPresent(all::add);
     }
     reduced.ifPresent(all::add);
     shuts.ifPresent(
@@ -214,13 +214,14 @@ public final class AlterationMeter implements Hearer {
     return all;
   }
 
-  private Optional<Alteration> gain(boolean edged) {
+  private Optional<Alteration> gain(Pauses pauses, boolean edged) {
     Optional<Alteration> rises =
         onSteps() // what dies away ends among them
             ? Optional.empty()
             : AutomaticGain.of(spectra.octaveLevels(), spectra.secondsPerBlock());
     return rises
         .or(() -> RisingTogether.of(fine))
+        .or(() -> LongRecovery.of(fine, pauses))
         .or(() ->
             HeldDown.of(
                 spectra.octaveLevels(),

@@ -1,0 +1,73 @@
+package nullroom.core.measure.altered;
+
+import static nullroom.core.measure.altered.AlteredSounds.FLAT;
+import static nullroom.core.measure.altered.AlteredSounds.RATE;
+import static nullroom.core.measure.altered.AlteredSounds.VOICE;
+import static nullroom.core.measure.altered.AlteredSounds.found;
+import static nullroom.core.measure.altered.AlteredSounds.kinds;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.function.DoubleUnaryOperator;
+import nullroom.core.measure.altered.Alteration.Kind;
+import nullroom.core.predict.SyntheticRoom;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** One long pause after something loud: ten quiet seconds behind the talk, as in a clip. */
+class LongRecoveryTest {
+  private static final int TALK = 8 * RATE;
+  private static final int ALL = 18 * RATE;
+
+  /**
+   * Talk over noise, then the noise alone.
+   *
+   * @param gainDb of all that is heard, so many seconds after the talk
+   * @param loud how loud a second noise is, the first 1
+   * @param otherDb the same of the second noise, which begins with the pause
+   */
+  private static double[] clip(
+      DoubleUnaryOperator gainDb, double loud, DoubleUnaryOperator otherDb) {
+    double[] voice = SyntheticRoom.voice(VOICE, RATE, TALK, 51);
+    double[] noise = SyntheticRoom.noise(FLAT, RATE, ALL, 52);
+    double[] other = SyntheticRoom.noise(AlteredSounds.NOISE, RATE, ALL, 53);
+    double voiceRms = AlteredSounds.rms(voice, TALK);
+    double noiseRms = AlteredSounds.rms(noise, ALL);
+    double otherRms = AlteredSounds.rms(other, ALL);
+    double[] out = new double[ALL];
+    for (int k = 0; k < ALL; k++) {
+      double since = (double) (k - TALK) / RATE;
+      double sum = 0.02 * noise[k] / noiseRms;
+      if (since < 0) {
+        sum += voice[k] / voiceRms;
+      } else {
+        sum *= Math.pow(10, gainDb.applyAsDouble(since) / 20);
+        sum += loud * 0.02 * other[k] / otherRms * Math.pow(10, otherDb.applyAsDouble(since) / 20);
+      }
+      out[k] = 0.05 * sum;
+    }
+    return out;
+  }
+
+  @ParameterizedTest(name = "{0} dB, {1} s")
+  @DisplayName("a gain that recovers once is known by the curve of the noise")
+  @CsvSource({"4, 0.6", "8, 1.5", "12, 3"})
+  void recovers(double heldDb, double seconds) {
+    double[] x = clip(t -> -heldDb * Math.exp(-t / seconds), 0, t -> 0);
+    assertThat(kinds(x)).containsExactly(Kind.AUTOMATIC_GAIN);
+    Alteration told = found(x).getFirst();
+    assertThat(told.evidence()).contains("ever more slowly");
+    assertThat(told.fromSeconds()).isBetween(7.9, 9.0);
+  }
+
+  @Test
+  @DisplayName("noise that swells, falls, or gets company after the talk is no gain")
+  void byItself() {
+    assertThat(kinds(clip(t -> 0, 0, t -> 0))).isEmpty();
+    assertThat(kinds(clip(t -> 0.1 * t * t, 0, t -> 0))).isEmpty();
+    assertThat(kinds(clip(t -> -0.8 * t, 0, t -> 0))).isEmpty();
+    assertThat(kinds(clip(t -> 4 * Math.sin(t), 0, t -> 0))).isEmpty();
+    assertThat(kinds(clip(t -> 0, 2, t -> -30 * Math.exp(-t)))).isEmpty();
+  }
+}
