@@ -188,8 +188,7 @@ public final class AlterationMeter implements Hearer {
     List<Alteration> opens = shut.map(List::of).orElseGet(() -> NoiseWithSound.of(fine, pauses));
     Optional<String> shuts =
         reduced.isEmpty() && opens.isEmpty() && hasPauses()
-            ? QuickTails.told(fine)
-                .or(() -> binByBin && holes <= HOLED ? before.told() : Optional.empty())
+            ? shuts(binByBin && holes <= HOLED)
             : Optional.empty();
     Optional<Alteration> moved = spread.told();
     // a reduction lets noise come with sound, too
@@ -233,6 +232,19 @@ public final class AlterationMeter implements Hearer {
   /** Whether the softest moments are no louder than the steps in which the file was written. */
   private boolean onSteps() {
     return fine.onSteps(spectra.quietestDb());
+  }
+
+  /**
+   * What shows at the ends and the beginnings of sounds.
+   *
+   * @param byBlocks whether nothing else explains noise before them
+   */
+  private Optional<String> shuts(boolean byBlocks) {
+    QuickTails tails = QuickTails.of(fine);
+    return tails
+        .told()
+        .or(() -> byBlocks ? before.told() : Optional.empty())
+        .or(() -> byBlocks && tails.hardlySlower() ? before.hinted() : Optional.empty());
   }
 
   private Optional<Alteration> reduction(Islands islands, Optional<String> gaps) {

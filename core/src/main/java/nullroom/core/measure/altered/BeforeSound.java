@@ -60,4 +60,9 @@ final class BeforeSound {
   Optional<String> told() {
     return byLength.stream().map(Beginnings::told).flatMap(Optional::stream).findFirst();
   }
+
+  /** Sounds that begin at once, before which the noise mostly rises, alike or not. */
+  Optional<String> hinted() {
+    return byLength.stream().map(Beginnings::hinted).flatMap(Optional::stream).findFirst();
+  }
 }

@@ -8,6 +8,7 @@ import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import nullroom.core.Decibels;
 import nullroom.core.Figures;
+import nullroom.core.Quantile;
 import nullroom.core.signal.Band;
 import nullroom.core.signal.Butterworth;
 import nullroom.core.signal.Sums;
@@ -233,6 +234,20 @@ final class Beginnings {
             Figures.say(
                 "before %d of %d sounds that begin at once the noise rises by %.0f dB within the last %.0f ms: in a room nothing comes before its cause",
                 risen.length, all, risen[risen.length / 2], FROM[1] * 1000 * rowSamples / rate))
+        : Optional.empty();
+  }
+
+  /** That the noise rises before most sounds: a voice that begins softly does so, too. */
+  Optional<String> hinted() {
+    double rise =
+        sounds.size() < FEWEST_ALIKE
+            ? 0
+            : Quantile.median(sounds.stream().mapToDouble(Before::byDb).toArray());
+    return rise > RISEN_DB
+        ? Optional.of(
+            Figures.say(
+                "before %d sounds that begin at once the noise rises by %.0f dB, and near it sounds end as fast as over it: each may be by itself, both are not",
+                sounds.size(), rise))
         : Optional.empty();
   }
 }

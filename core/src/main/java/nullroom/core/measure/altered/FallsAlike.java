@@ -64,6 +64,7 @@ final class FallsAlike {
 
   private static final int FEWEST = 2;
   private static final double ALL_DB = 22;
+  private static final int ALL_ROWS = 45;
   private static final int FEWEST_COLOURLESS = 3;
   private static final double ALL_COLOURLESS_DB = 50;
   private static final double ONE_LEVEL_DB = 3;
@@ -114,7 +115,8 @@ final class FallsAlike {
     double[][] levels = rows(fine);
     List<Fall> falls = fromOneLevel(falls(fine, levels));
     double byDb = falls.stream().mapToDouble(Fall::mostDb).sum();
-    if (falls.size() < FEWEST || byDb < ALL_DB) {
+    int rows = falls.stream().mapToInt(Fall::rows).sum();
+    if (falls.size() < FEWEST || byDb < ALL_DB && rows < ALL_ROWS) {
       return Optional.empty();
     }
     boolean coloured = colourDb(fine, levels) > COLOUR_DB;

@@ -12,8 +12,13 @@ import nullroom.core.Quantile;
  * only takes longer, for the noise is added; what takes away the noise takes with it the last of
  * what dies away in it. Cannot see what takes less than some ten decibels, or a voice that hardly
  * stops.
+ *
+ * @param times as long as over it falls take near the noise, in the middle of the bands; infinite
+ *     where too few are heard
+ * @param quick bands in which they are quicker
+ * @param bands that were heard
  */
-final class QuickTails {
+record QuickTails(double times, long quick, int bands) {
   /** Up to 15 kHz. */
   private static final int BANDS = 8;
 
@@ -58,26 +63,36 @@ final class QuickTails {
   private static final double QUICKER = 0.88;
 
   private static final double HARDLY = 0.95;
+  private static final double NO_SLOWER = 1.1;
   private static final double MOST_OF_THEM = 0.7;
 
-  private QuickTails() {}
-
-  /** What speaks for a reduction, or a gate. */
-  static Optional<String> told(FineBands fine) {
+  /** Of all. */
+  static QuickTails of(FineBands fine) {
     double[] all =
         IntStream.range(0, Math.min(BANDS, fine.bands()))
             .mapToDouble(b -> lowOverHigh(fine, b))
             .filter(Double::isFinite)
             .toArray();
-    double times = all.length < FEWEST_BANDS ? 1 : Quantile.median(all);
-    long quick = Arrays.stream(all).filter(v -> v < HARDLY).count();
-    double most = all.length < MANY_BANDS ? all.length : MOST_OF_THEM * all.length;
+    return new QuickTails(
+        all.length < FEWEST_BANDS ? Double.POSITIVE_INFINITY : Quantile.median(all),
+        Arrays.stream(all).filter(v -> v < HARDLY).count(),
+        all.length);
+  }
+
+  /** What speaks for a reduction, or a gate. */
+  Optional<String> told() {
+    double most = bands < MANY_BANDS ? bands : MOST_OF_THEM * bands;
     return times < QUICKER && quick >= most
         ? Optional.of(
             Figures.say(
                 "sounds end %.1f times as fast near the noise as they fall anywhere over it, in %d of %d bands: in a room the last of a sound takes longest",
-                1 / times, quick, all.length))
+                1 / times, quick, bands))
         : Optional.empty();
+  }
+
+  /** Whether near the noise it hardly takes longer; so it is in one of sixty untouched sounds. */
+  boolean hardlySlower() {
+    return times < NO_SLOWER;
   }
 
   /** Seconds of the low falls of a band over those of the high; not a number of too few. */

@@ -59,6 +59,23 @@ class QuickTailsTest {
   }
 
   @Test
+  @DisplayName(
+      "noise that rises a little before sounds, and ends that are hardly slower: both at once")
+  void both() {
+    double[] x = syllables(28, 0.6, 84);
+    assertThat(kinds(x)).isEmpty();
+    double[] mild = denoised(x, 0, RATE / 2, -6);
+    assertThat(told(mild)).isEmpty();
+    BeforeSound before = new BeforeSound(RATE);
+    before.add(mild, mild.length);
+    assertThat(before.told()).isEmpty();
+    assertThat(found(mild))
+        .extracting(Alteration::kind)
+        .containsExactly(Kind.NOISE_REDUCTION, Kind.GATE);
+    assertThat(found(mild).getFirst().evidence()).contains("both are not");
+  }
+
+  @Test
   @DisplayName("over the steps of a file the ends are timed as well")
   void onSteps() {
     double[] x = Arrays.stream(syllables(35, 0.5, 81)).map(v -> v / 4).toArray();
@@ -119,6 +136,6 @@ class QuickTailsTest {
   private static Optional<String> told(double[] x) {
     FineBands fine = new FineBands(RATE);
     fine.add(x, x.length);
-    return QuickTails.told(fine);
+    return QuickTails.of(fine).told();
   }
 }
