@@ -10,8 +10,8 @@ import nullroom.core.Regression;
  * A long pause after something loud in which the noise comes up by as much in all bands, fast at
  * first and ever more slowly: a gain that recovers. One such pause is enough: a noise that swells
  * by itself hardly begins so at the end of a sound, nor keeps to that curve within a quarter of a
- * decibel for seconds. Of 1500 untouched sounds, voices with cars that pass and fans that are
- * switched on among them, none came near. Cannot see a gain that hears ahead, or one that has
+ * decibel for seconds. Of 1264 untouched sounds, voices with cars that pass and fans that are
+ * switched on among them, none is told. Cannot see a gain that hears ahead, or one that has
  * recovered within some tenths of a second.
  */
 final class LongRecovery {
