@@ -169,11 +169,11 @@ final class FallsAlike {
     return Quantile.median(
         IntStream.range(0, total.length)
             .filter(k -> total[k] > loud)
-            .mapToDouble(k -> Scatter.of(over(levels[k], floors)))
+            .mapToDouble(k -> Scatter.of(less(levels[k], floors)))
             .toArray());
   }
 
-  private static double[] over(double[] row, double[] floors) {
+  private static double[] less(double[] row, double[] floors) {
     return IntStream.range(0, floors.length).mapToDouble(b -> row[b] - floors[b]).toArray();
   }
 

@@ -65,12 +65,13 @@ final class LongRecovery {
   private Optional<Alteration> in(Stretch pause) {
     int rows = pause.rows() - (int) Math.round(BEGINNING_SECONDS / fine.seconds());
     int all = rows / mean;
-    double[] weights = weights(pause.from(), all);
+    double[][] moments =
+        IntStream.range(0, all).mapToObj(k -> levels(pause.from(), k, 1)).toArray(double[][]::new);
+    double[] weights = weights(moments);
     if (Arrays.stream(weights).filter(w -> w > 0).count() < FEWEST_BANDS) {
       return Optional.empty();
     }
-    double[] curve =
-        IntStream.range(0, all).mapToDouble(k -> of(levels(pause.from(), k, 1), weights)).toArray();
+    double[] curve = Arrays.stream(moments).mapToDouble(m -> of(m, weights)).toArray();
     int low = 0;
     for (int k = 1; k < LATEST_LOW_SECONDS / MEAN_SECONDS; k++) {
       low = curve[k] < curve[low] ? k : low;
@@ -100,15 +101,12 @@ final class LongRecovery {
   }
 
   /** Of each band, by how little its plain noise scatters; 0 on the steps of the file. */
-  private double[] weights(int from, int all) {
+  private double[] weights(double[][] moments) {
     return IntStream.range(0, Math.min(BANDS, fine.bands()))
         .mapToDouble(b -> {
           double scatter = fine.scatterDb(b, 1);
           double softest =
-              IntStream.range(0, all)
-                  .mapToDouble(k -> levels(from, k, 1)[b])
-                  .min()
-                  .orElse(Double.NEGATIVE_INFINITY);
+              Arrays.stream(moments).mapToDouble(m -> m[b]).min().orElse(Double.NEGATIVE_INFINITY);
           return fine.onSteps(b, softest) ? 0 : 1 / (scatter * scatter + OWN);
         })
         .toArray();
