@@ -95,7 +95,7 @@ public record Verdicts(Margin quiet, Margin clear, Margin safe) {
           new Doubt(
               "what the device does to the sound",
               place * basis.deviceDb(),
-              "switch off what the device does, and record again"));
+              "record again with all processing off"));
     }
     doubts.add(
         new Doubt(
