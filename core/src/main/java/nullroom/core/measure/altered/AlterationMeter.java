@@ -241,10 +241,7 @@ public final class AlterationMeter implements Hearer {
    */
   private Optional<String> shuts(boolean byBlocks) {
     QuickTails tails = QuickTails.of(fine);
-    return tails
-        .told()
-        .or(() -> byBlocks ? before.told() : Optional.empty())
-        .or(() -> byBlocks && tails.hardlySlower() ? before.hinted() : Optional.empty());
+    return tails.told().or(() -> byBlocks ? before.told(tails.hardlySlower()) : Optional.empty());
   }
 
   private Optional<Alteration> reduction(Islands islands, Optional<String> gaps) {

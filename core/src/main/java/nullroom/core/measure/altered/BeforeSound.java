@@ -3,6 +3,7 @@ package nullroom.core.measure.altered;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.IntStream;
 import nullroom.core.signal.Band;
 import nullroom.core.signal.Biquads;
@@ -17,7 +18,9 @@ import nullroom.core.signal.Butterworth;
  * where nothing begins at once.
  */
 final class BeforeSound {
-  /** Blocks of some ten milliseconds show in the short rows, of up to a tenth in the long ones. */
+  /**
+   * Blocks of some ten milliseconds show in the short rows, of up to a twentieth in the long ones.
+   */
   private static final double[] ROW_SECONDS = {0.001, 0.002};
 
   private static final double[] EDGES_HZ = {1200, 2500, 4500, 8000, 14_000};
@@ -56,13 +59,18 @@ final class BeforeSound {
     byLength.forEach(b -> b.add(block, highs, length));
   }
 
-  /** What speaks for something that works on blocks. */
-  Optional<String> told() {
-    return byLength.stream().map(Beginnings::told).flatMap(Optional::stream).findFirst();
+  /**
+   * What speaks for something that works on blocks.
+   *
+   * @param hardlySlower whether sounds end near the noise as fast as over it: then it is enough
+   *     that the noise mostly rises, as it also does before a voice that begins softly
+   */
+  Optional<String> told(boolean hardlySlower) {
+    return first(Beginnings::told)
+        .or(() -> hardlySlower ? first(Beginnings::risesAtQuickEnds) : Optional.empty());
   }
 
-  /** Sounds that begin at once, before which the noise mostly rises, alike or not. */
-  Optional<String> hinted() {
-    return byLength.stream().map(Beginnings::hinted).flatMap(Optional::stream).findFirst();
+  private Optional<String> first(Function<Beginnings, Optional<String>> evidence) {
+    return byLength.stream().map(evidence).flatMap(Optional::stream).findFirst();
   }
 }

@@ -237,8 +237,8 @@ final class Beginnings {
         : Optional.empty();
   }
 
-  /** That the noise rises before most sounds: a voice that begins softly does so, too. */
-  Optional<String> hinted() {
+  /** The same where sounds end near the noise as fast as over it: it mostly rises, alike or not. */
+  Optional<String> risesAtQuickEnds() {
     double rise =
         sounds.size() < FEWEST_ALIKE
             ? 0

@@ -101,7 +101,7 @@ final class FallsAlike {
    * @param mostDb how far
    * @param fromDb mean level of the bands there
    */
-  record Fall(int from, int to, int rows, double mostDb, double fromDb) {
+  private record Fall(int from, int to, int rows, double mostDb, double fromDb) {
     private boolean meets(Fall other) {
       return from < other.to && other.from < to;
     }
