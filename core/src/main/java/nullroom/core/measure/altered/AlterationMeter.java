@@ -182,13 +182,14 @@ public final class AlterationMeter implements Hearer {
         under.isPresent() || gaps.isPresent() // a gate leaves no noise lower, and none with gaps
             ? gate
             : gate.or(() -> FallsAlike.of(fine)).or(() -> QuickEnds.of(fine));
-    boolean binByBin = shut.isEmpty() && edge.isEmpty(); // a coder does so, too, under an edge
+    boolean unshut = shut.isEmpty();
+    boolean binByBin = unshut && edge.isEmpty(); // a coder does so, too, under an edge
     Islands islands = new Islands(spectra, onSteps() ? Optional.empty() : spectra.quiet(), grid);
-    Optional<Alteration> reduced = binByBin ? reduction(islands, gaps) : Optional.empty();
+    Optional<Alteration> reduced = unshut ? reduction(islands, gaps, binByBin) : Optional.empty();
     List<Alteration> opens = shut.map(List::of).orElseGet(() -> NoiseWithSound.of(fine, pauses));
     Optional<String> shuts =
         reduced.isEmpty() && opens.isEmpty() && hasPauses()
-            ? shuts(binByBin && holes <= HOLED)
+            ? shuts(unshut && holes <= HOLED, edge.isPresent())
             : Optional.empty();
     Optional<Alteration> moved = spread.told();
     // a reduction lets noise come with sound, too
@@ -203,12 +204,17 @@ public final class AlterationMeter implements Hearer {
     Ceiling.of(levels, frame / rate, fine.step()).ifPresent(all::add);
     edge.ifPresent(all::add);
     if (reduced.isEmpty() && shuts.isEmpty()) {
-      coder(islands, holes, edge.isPresent(), binByBin)
-          .or(() ->
-              binByBin
-                  ? islands.farOver().map(evidence -> byIslands(islands, evidence))
-                  : Optional.empty())
-          .ifPresent(all::add);
+      Optional<Alteration> coded =
+          coder(islands, holes, edge.isPresent(), binByBin)
+              .or(() ->
+                  binByBin
+                      ? islands.farOver().map(evidence -> byIslands(islands, evidence))
+                      : Optional.empty());
+      all.addAll(
+          coded
+              .map(List::of)
+              .orElseGet(() ->
+                  unshut && edge.isPresent() && hasPauses() ? underEdge(islands) : List.of()));
     }
     return all;
   }
@@ -237,20 +243,35 @@ public final class AlterationMeter implements Hearer {
   /**
    * What shows at the ends and the beginnings of sounds.
    *
-   * @param byBlocks whether nothing else explains noise before them
+   * @param byBlocks whether neither a gate nor holes explain noise before them
+   * @param edged a coder, which lets noise through before sounds, but does not end them
    */
-  private Optional<String> shuts(boolean byBlocks) {
+  private Optional<String> shuts(boolean byBlocks, boolean edged) {
     QuickTails tails = QuickTails.of(fine);
-    return tails.told().or(() -> byBlocks ? before.told(tails.hardlySlower()) : Optional.empty());
+    return tails
+        .told()
+        .or(() -> byBlocks && !edged ? before.told() : Optional.empty())
+        .or(() -> byBlocks && tails.hardlySlower() ? before.risesAtQuickEnds() : Optional.empty());
   }
 
-  private Optional<Alteration> reduction(Islands islands, Optional<String> gaps) {
-    return hasPauses()
-        ? islands
-            .ofReduction()
-            .map(evidence -> byIslands(islands, evidence))
-            .or(() -> gaps.map(evidence -> throughout(NOISE_REDUCTION, evidence)))
-        : Optional.empty();
+  private Optional<Alteration> reduction(
+      Islands islands, Optional<String> gaps, boolean binByBin) {
+    Optional<Alteration> byIslands =
+        binByBin && hasPauses()
+            ? islands.ofReduction().map(evidence -> byIslands(islands, evidence))
+            : Optional.empty();
+    return byIslands.or(() -> gaps.map(evidence -> throughout(NOISE_REDUCTION, evidence)));
+  }
+
+  /** Islands under an edge, where no frames show whose they are. */
+  private List<Alteration> underEdge(Islands islands) {
+    return islands
+        .ofReduction()
+        .map(evidence ->
+            islands.areOfFrames()
+                ? List.of(throughout(LOSSY, evidence))
+                : Alteration.either(LOSSY, NOISE_REDUCTION, evidence, 0, seconds()))
+        .orElse(List.of());
   }
 
   private boolean hasPauses() {

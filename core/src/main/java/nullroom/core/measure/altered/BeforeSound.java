@@ -59,15 +59,17 @@ final class BeforeSound {
     byLength.forEach(b -> b.add(block, highs, length));
   }
 
+  /** What speaks for something that works on blocks. */
+  Optional<String> told() {
+    return first(Beginnings::told);
+  }
+
   /**
-   * What speaks for something that works on blocks.
-   *
-   * @param hardlySlower whether sounds end near the noise as fast as over it: then it is enough
-   *     that the noise mostly rises, as it also does before a voice that begins softly
+   * The same where sounds end near the noise as fast as over it: then it is enough that the noise
+   * mostly rises, as it also does before a voice that begins softly.
    */
-  Optional<String> told(boolean hardlySlower) {
-    return first(Beginnings::told)
-        .or(() -> hardlySlower ? first(Beginnings::risesAtQuickEnds) : Optional.empty());
+  Optional<String> risesAtQuickEnds() {
+    return first(Beginnings::risesAtQuickEnds);
   }
 
   private Optional<String> first(Function<Beginnings, Optional<String>> evidence) {

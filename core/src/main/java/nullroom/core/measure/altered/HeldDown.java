@@ -33,6 +33,9 @@ final class HeldDown {
   /** Of a long pause what lies nearest to the sound. */
   private static final double LONGEST_SECONDS = 1;
 
+  /** Where the softest moments fall so many times as far a coder empties the highs now and then. */
+  private static final double HOLES = 1.4;
+
   private static final double LEAST_DB = 1.5;
   private static final double EACH_DB = 0.6;
   private static final double MOST_OF_THEM = 0.8;
@@ -95,8 +98,10 @@ final class HeldDown {
     for (int band = 0; band < bands; band++) {
       double[] levels = aside.column(band);
       double scatter = band == 0 ? LOW_SCATTER_DB : SCATTER_DB;
-      for (Way way : Double.isNaN(levels[0]) ? List.<Way>of() : ways) {
-        most = Math.max(most, held.byDb(levels, scatter, way));
+      if (!Double.isNaN(levels[0])) {
+        double[] by = ways.stream().mapToDouble(way -> held.byDb(levels, scatter, way)).toArray();
+        double usual = Math.max(by[0], by[1]);
+        most = Math.max(most, band > 0 && by[2] > HOLES * usual ? 0 : Math.max(usual, by[2]));
       }
     }
     return most > LEAST_DB

@@ -75,7 +75,12 @@ final class Islands {
 
   /** Whether they are wider than a coder leaves them, and no coder's frames show. */
   boolean areWide() {
-    return tails.isWide(total) && grid.dropped().isEmpty();
+    return tails.isWide(total) && !areOfFrames();
+  }
+
+  /** Whether the frames show in which a coder wrote the sound. */
+  boolean areOfFrames() {
+    return grid.dropped().isPresent();
   }
 
   /** What speaks for a reduction that takes for noise what is far louder; coders do so, too. */

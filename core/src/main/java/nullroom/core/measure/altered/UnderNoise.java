@@ -16,8 +16,11 @@ import nullroom.core.Quantile;
  * nothing can be said; nor of noise that is no more than the steps of the file.
  */
 final class UnderNoise {
-  /** Up to 15 kHz: over that coders save at any rate. */
-  private static final int BANDS = 8;
+  /** Up to 11 kHz: over that coders save beside a voice at the rates of music, too. */
+  private static final int BANDS = 7;
+
+  /** What the two bands over those have in common to so much is no coder's. */
+  private static final double ALIKE_DB = 0.6;
 
   /** Rows at the ends of a pause and of a sound that may belong to the other. */
   private static final int EDGE_ROWS = 2;
@@ -94,16 +97,51 @@ final class UnderNoise {
     }
   }
 
+  /**
+   * Sounds in which a band falls under the noise.
+   *
+   * @param count of them, of all
+   * @param db that it falls, their median
+   */
+  private record Fall(int count, int all, double db) {
+    private boolean isEvery() {
+      return count == all;
+    }
+
+    private Alteration gain(FineBands fine) {
+      return new Alteration(
+          Alteration.Kind.AUTOMATIC_GAIN,
+          Figures.say(
+              "in %d of %d sounds a band falls under the noise of the pauses before and after, by %.1f dB, where sounds in the air only add up",
+              count, all, db),
+          0,
+          fine.levels().count() * fine.seconds());
+    }
+  }
+
   /** What speaks for a gain. */
   static Optional<Alteration> of(FineBands fine, Pauses pauses) {
     UnderNoise noise = new UnderNoise(fine, pauses.all());
     return IntStream.range(0, Math.min(BANDS, fine.bands()))
         .mapToObj(noise::told)
         .flatMap(Optional::stream)
-        .findFirst();
+        .findFirst()
+        .or(noise::highest)
+        .map(fall -> fall.gain(fine));
   }
 
-  private Optional<Alteration> told(int band) {
+  /** Every sound takes both of the highest bands down, and as far. */
+  private Optional<Fall> highest() {
+    if (fine.bands() < BANDS + 2) {
+      return Optional.empty();
+    }
+    Optional<Fall> over = told(BANDS + 1);
+    return told(BANDS)
+        .filter(f -> f.isEvery() && over.isPresent() && over.get().isEvery())
+        .filter(f -> Math.abs(f.db() - over.orElseThrow().db()) < ALIKE_DB);
+  }
+
+  private Optional<Fall> told(int band) {
     double[] levels = fine.levels().column(band);
     double[] noise = pauses.stream().mapToDouble(p -> still(levels, p, 0, STILL_SHARE)).toArray();
     List<Dip> dips = dips(band, levels, noise, false);
@@ -125,12 +163,12 @@ final class UnderNoise {
             ? Math.max(STEADY_FEWEST, STEADY_SHARE * dips.size())
             : Math.max(RESTLESS_FEWEST, RESTLESS_SHARE * dips.size());
     return found.length >= fewest
-        ? Optional.of(gain(found, dips.size(), levels.length))
+        ? Optional.of(new Fall(found.length, dips.size(), Quantile.median(found)))
         : held(band, levels, least + HELD_MORE_DB);
   }
 
   /** All sounds between pauses that come up to the same noise, of which there must be enough. */
-  private Optional<Alteration> held(int band, double[] levels, double least) {
+  private Optional<Fall> held(int band, double[] levels, double least) {
     double[] noise =
         pauses.stream()
             .mapToDouble(p -> still(levels, p, LONG_TAIL_SHARE, UP_AGAIN_SHARE))
@@ -144,7 +182,7 @@ final class UnderNoise {
     return by.length >= Math.max(LIKE_FEWEST, LIKE_SHARE * all.size())
             && Arrays.stream(by).allMatch(b -> b > Math.max(HELD_DB, least))
             && othersSound()
-        ? Optional.of(gain(by, all.size(), levels.length))
+        ? Optional.of(new Fall(by.length, all.size(), Quantile.median(by)))
         : Optional.empty();
   }
 
@@ -153,16 +191,6 @@ final class UnderNoise {
     return !AnotherSound.before(
             pauses, fine.levels(), fine.totals(), fine.seconds(), LOOK_BACK_SECONDS)
         .isEmpty();
-  }
-
-  private Alteration gain(double[] by, int sounds, int rows) {
-    return new Alteration(
-        Alteration.Kind.AUTOMATIC_GAIN,
-        Figures.say(
-            "in %d of %d sounds a band falls under the noise of the pauses before and after, by %.1f dB, where sounds in the air only add up",
-            by.length, sounds, Quantile.median(by)),
-        0,
-        rows * fine.seconds());
   }
 
   /** The sounds of a band, with the first half of the pause behind each if asked. */

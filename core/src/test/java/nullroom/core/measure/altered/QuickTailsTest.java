@@ -68,8 +68,8 @@ class QuickTailsTest {
     assertThat(told(mild)).isEmpty();
     BeforeSound before = new BeforeSound(RATE);
     before.add(mild, mild.length);
-    assertThat(before.told(false)).isEmpty();
-    assertThat(before.told(true)).isPresent();
+    assertThat(before.told()).isEmpty();
+    assertThat(before.risesAtQuickEnds()).isPresent();
     assertThat(found(mild))
         .extracting(Alteration::kind)
         .containsExactly(Kind.NOISE_REDUCTION, Kind.GATE);
