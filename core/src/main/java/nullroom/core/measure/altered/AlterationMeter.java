@@ -41,6 +41,11 @@ public final class AlterationMeter implements Hearer {
   /** What is no further over it may be one step up and down again. */
   private static final double OVER_COARSE_DB = 12;
 
+  /** Sounds that begin at once, before which noise rises, if their ends are quick or rough, too. */
+  private static final int RISES_AT_QUICK_ENDS = 2;
+
+  private static final int RISES_AT_ROUGH_SPECTRA = 3;
+
   private final double rate;
   private final SpectraSeen spectra;
   private final FineBands fine;
@@ -251,11 +256,24 @@ public final class AlterationMeter implements Hearer {
     return tails
         .told()
         .or(() -> byBlocks && !edged ? before.told() : Optional.empty())
-        .or(() -> byBlocks && tails.hardlySlower() ? before.risesAtQuickEnds() : Optional.empty());
+        .or(() ->
+            byBlocks && tails.hardlySlower()
+                ? before.mostlyRises(RISES_AT_QUICK_ENDS, "near it sounds end as fast as over it")
+                : Optional.empty())
+        .or(() -> byBlocks && !edged ? risesAtRoughSpectra() : Optional.empty());
   }
 
-  private Optional<Alteration> reduction(
-      Islands islands, Optional<String> gaps, boolean binByBin) {
+  private Optional<String> risesAtRoughSpectra() {
+    boolean tails = spectra.tails().hasRoughTails(spectra.totals());
+    boolean pauses = !onSteps() && spectra.tails().hasRoughPauses(spectra.totals());
+    return tails || pauses
+        ? before.mostlyRises(
+            tails && pauses ? 1 : RISES_AT_ROUGH_SPECTRA,
+            "the lines of what dies away, or of the pauses, stand apart as hardly any room lets them")
+        : Optional.empty();
+  }
+
+  private Optional<Alteration> reduction(Islands islands, Optional<String> gaps, boolean binByBin) {
     Optional<Alteration> byIslands =
         binByBin && hasPauses()
             ? islands.ofReduction().map(evidence -> byIslands(islands, evidence))

@@ -65,11 +65,14 @@ final class BeforeSound {
   }
 
   /**
-   * The same where sounds end near the noise as fast as over it: then it is enough that the noise
-   * mostly rises, as it also does before a voice that begins softly.
+   * The same where something else speaks for it, too: then it is enough that the noise mostly
+   * rises.
+   *
+   * @param fewest sounds that begin at once
+   * @param too what else speaks for it
    */
-  Optional<String> risesAtQuickEnds() {
-    return first(Beginnings::risesAtQuickEnds);
+  Optional<String> mostlyRises(int fewest, String too) {
+    return first(b -> b.mostlyRises(fewest, too));
   }
 
   private Optional<String> first(Function<Beginnings, Optional<String>> evidence) {

@@ -237,17 +237,23 @@ final class Beginnings {
         : Optional.empty();
   }
 
-  /** The same where sounds end near the noise as fast as over it: it mostly rises, alike or not. */
-  Optional<String> risesAtQuickEnds() {
+  /**
+   * The same where something else speaks for it, too: then it is enough that the noise mostly
+   * rises, alike or not, as it also does before a voice that begins softly.
+   *
+   * @param fewest sounds that begin at once
+   * @param too what else speaks for it
+   */
+  Optional<String> mostlyRises(int fewest, String too) {
     double rise =
-        sounds.size() < FEWEST_ALIKE
+        sounds.size() < fewest
             ? 0
             : Quantile.median(sounds.stream().mapToDouble(Before::byDb).toArray());
     return rise > RISEN_DB
         ? Optional.of(
             Figures.say(
-                "before %d sounds that begin at once the noise rises by %.0f dB, and near it sounds end as fast as over it: each may be by itself, both are not",
-                sounds.size(), rise))
+                "before %d sounds that begin at once the noise rises by %.0f dB, and %s: each may be by itself, both are not",
+                sounds.size(), rise, too))
         : Optional.empty();
   }
 }

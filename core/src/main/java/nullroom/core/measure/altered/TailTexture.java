@@ -125,6 +125,22 @@ final class TailTexture {
 
   private static final double CODED_RISE_DB = 0.24;
 
+  /** All that dies away, over the noise. */
+  private static final double ROUGH_FROM_DB = 4;
+
+  private static final double ROUGH_TO_DB = 20;
+
+  /** Medians and deviations of untouched voices; one in twenty lies over both by so many. */
+  private static final double USUAL_SCATTER_DB = 5.73;
+
+  private static final double USUAL_SCATTER_OFF = 0.14;
+  private static final double USUAL_BESIDE = 0.344;
+  private static final double USUAL_BESIDE_OFF = 0.034;
+  private static final double ROUGH = 2;
+
+  /** Of pauses; plain noise reaches 5.43, and coders of music mostly 5.45. */
+  private static final double ROUGH_PAUSES_DB = 5.5;
+
   private final HannSpectrum spectrum;
   private final double rate;
   private final Frames rows;
@@ -312,16 +328,46 @@ final class TailTexture {
         new Texture(FAR_FEWEST, FAR_SCATTER_DB, FAR_BESIDE, FAR_FOLLOWING));
   }
 
+  /** Whether all that dies away is wider than in nineteen of twenty untouched sounds. */
+  boolean hasRoughTails(double[] total) {
+    return moved(
+            total,
+            FOLLOWING,
+            0,
+            (since, over, fall) ->
+                since > 0
+                    && since < TAIL_SECONDS
+                    && over > ROUGH_FROM_DB
+                    && over < ROUGH_TO_DB
+                    && fall < STEEP_DB)
+        .filter(t ->
+            (t.scatterDb - USUAL_SCATTER_DB) / USUAL_SCATTER_OFF
+                    + (t.beside - USUAL_BESIDE) / USUAL_BESIDE_OFF
+                > ROUGH)
+        .isPresent();
+  }
+
+  /** Whether the pauses are wider than those of any steady noise. */
+  boolean hasRoughPauses(double[] total) {
+    return moved(total, FOLLOWING, HIGH, (since, over, fall) -> over < STILL_DB)
+        .filter(t -> t.scatterDb > ROUGH_PAUSES_DB)
+        .isPresent();
+  }
+
   /** Unless tones are loud, or a coder did it: what is asked for, if it is wider than a limit. */
   private Optional<Texture> moved(double[] total, double tones, Asked asked, Texture limit) {
+    return moved(total, tones, HIGH, asked)
+        .filter(t ->
+            t.rows >= limit.rows
+                && t.scatterDb > limit.scatterDb
+                && t.beside > limit.beside
+                && t.following < limit.following);
+  }
+
+  private Optional<Texture> moved(double[] total, double tones, int from, Asked asked) {
     return isCoded(total) || loud(total, HIGH, bands).filter(l -> l.following > tones).isPresent()
         ? Optional.empty()
-        : of(total, HIGH, bands, asked)
-            .filter(t ->
-                t.rows >= limit.rows
-                    && t.scatterDb > limit.scatterDb
-                    && t.beside > limit.beside
-                    && t.following < limit.following);
+        : of(total, from, bands, asked);
   }
 
   /** Islands in the pauses, more the higher: a coder's. */

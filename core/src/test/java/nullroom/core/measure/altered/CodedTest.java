@@ -68,8 +68,7 @@ class CodedTest {
   }
 
   private static double[] reduced(double ringSeconds) {
-    return denoised(
-        talk(FLAT, 35, ringSeconds, 24), (int) (2.7 * RATE), (int) (3.5 * RATE), -18);
+    return denoised(talk(FLAT, 35, ringSeconds, 24), (int) (2.7 * RATE), (int) (3.5 * RATE), -18);
   }
 
   private static double[] edged(double[] x) {
