@@ -181,7 +181,8 @@ public final class AlterationMeter implements Hearer {
         edge.isPresent() || holes > HOLED || coarse
             ? Optional.empty()
             : UnderNoise.of(fine, pauses);
-    Optional<Alteration> gate = Gate.of(levels, frame / rate, fine);
+    Optional<Alteration> gate =
+        Gate.of(levels, frame / rate, fine).or(() -> Flutter.of(fine, pauses));
     Optional<String> gaps = hasPauses() ? gaps() : Optional.empty();
     Optional<Alteration> shut =
         under.isPresent() || gaps.isPresent() // a gate leaves no noise lower, and none with gaps

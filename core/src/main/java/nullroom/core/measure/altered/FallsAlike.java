@@ -25,6 +25,13 @@ final class FallsAlike {
 
   private static final int FEWEST_BANDS = 6;
 
+  /**
+   * Of them so many may be left over the steps of the file; nearer to these all bands end in them.
+   */
+  private static final int FEWEST_HEARD = 4;
+
+  private static final double STEPS_DB = 8;
+
   /** The noise that is left stands so long, and no more uneven than plain noise. */
   private static final double LEFT_SECONDS = 0.064;
 
@@ -120,7 +127,7 @@ final class FallsAlike {
     if (falls.size() < FEWEST || byDb < ALL_DB && rows < ALL_ROWS) {
       return Optional.empty();
     }
-    boolean coloured = colourDb(fine, levels) > COLOUR_DB;
+    boolean coloured = isColoured(fine);
     Collections.reverse(Arrays.asList(levels));
     int rises = falls(fine, levels).size();
     return falls.size() < (coloured ? FEWEST : FEWEST_COLOURLESS) + 2 * rises
@@ -158,19 +165,21 @@ final class FallsAlike {
         .orElse(List.of());
   }
 
-  /** How far the bands of what is loud lie apart over their floors. */
-  private static double colourDb(FineBands fine, double[][] levels) {
+  /** Whether the bands of what is loud lie as far apart over their floors as those of a voice. */
+  static boolean isColoured(FineBands fine) {
+    double[][] levels = rows(fine);
     double[] total = fine.totals();
     double loud = Quantile.of(total, LOUD_SHARE) - LOUD_DB;
     double[] floors =
-        IntStream.range(0, levels[0].length)
+        IntStream.range(0, Math.min(BANDS, fine.bands()))
             .mapToDouble(b -> Quantile.of(fine.levels().column(b), FLOOR_SHARE))
             .toArray();
     return Quantile.median(
-        IntStream.range(0, total.length)
-            .filter(k -> total[k] > loud)
-            .mapToDouble(k -> Scatter.of(less(levels[k], floors)))
-            .toArray());
+            IntStream.range(0, total.length)
+                .filter(k -> total[k] > loud)
+                .mapToDouble(k -> Scatter.of(less(levels[k], floors)))
+                .toArray())
+        > COLOUR_DB;
   }
 
   private static double[] less(double[] row, double[] floors) {
@@ -195,7 +204,7 @@ final class FallsAlike {
   /** The fall that ends before a row, from which on the noise stands. */
   private Optional<Fall> before(int row) {
     double[] noise = noise(row);
-    if (noise.length == 0) {
+    if (heard(noise) < FEWEST_HEARD) {
       return Optional.empty();
     }
     int first = Math.max(0, row - (int) Math.round(LONGEST_SECONDS / fine.seconds()));
@@ -217,14 +226,16 @@ final class FallsAlike {
       }
     }
     return isOther(k, noise, most)
-        ? Optional.of(new Fall(k + 1, row, rows, most, most + Rows.mean(noise, 0, noise.length)))
+        ? Optional.of(new Fall(k + 1, row, rows, most, most + meanHeard(noise)))
         : Optional.empty();
   }
 
-  /** Level of each band, where all stand from a row on; else none. */
+  /**
+   * Level of each band, where all stand from a row on; else none. Not a number of a band that the
+   * steps of the file fill.
+   */
   private double[] noise(int row) {
     double[] noise = new double[sigma.length];
-    int onSteps = 0;
     for (int b = 0; b < noise.length; b++) {
       double[] band = new double[left];
       for (int k = 0; k < left; k++) {
@@ -233,10 +244,18 @@ final class FallsAlike {
       if (Scatter.of(band) > Math.sqrt((left - 1.0) / left) * (STILL * sigma[b] + STILL_DB)) {
         return new double[0];
       }
-      noise[b] = Rows.mean(band, 0, left);
-      onSteps += fine.onSteps(b, noise[b]) ? 1 : 0;
+      double mean = Rows.mean(band, 0, left);
+      noise[b] = fine.overStepsDb(b, mean) > STEPS_DB ? mean : Double.NaN;
     }
-    return onSteps > noise.length - FEWEST_BANDS ? new double[0] : noise;
+    return noise;
+  }
+
+  private static long heard(double[] noise) {
+    return Arrays.stream(noise).filter(n -> !Double.isNaN(n)).count();
+  }
+
+  private static double meanHeard(double[] noise) {
+    return Arrays.stream(noise).filter(n -> !Double.isNaN(n)).average().orElseThrow();
   }
 
   /** Decibels over the noise, of all bands. */
@@ -244,8 +263,10 @@ final class FallsAlike {
     double sum = 0;
     double weights = 0;
     for (int b = 0; b < noise.length; b++) {
-      sum += (levels[row][b] - noise[b]) / variance[b];
-      weights += 1 / variance[b];
+      if (!Double.isNaN(noise[b])) {
+        sum += (levels[row][b] - noise[b]) / variance[b];
+        weights += 1 / variance[b];
+      }
     }
     return sum / weights;
   }
@@ -253,11 +274,15 @@ final class FallsAlike {
   /** How far the bands lie apart over the noise; 1 of plain noise. */
   private double apart(int row, double[] noise, double over) {
     double sum = 0;
+    int bands = 0;
     for (int b = 0; b < noise.length; b++) {
-      double off = levels[row][b] - noise[b] - over;
-      sum += off * off / variance[b];
+      if (!Double.isNaN(noise[b])) {
+        double off = levels[row][b] - noise[b] - over;
+        sum += off * off / variance[b];
+        bands++;
+      }
     }
-    return sum / (noise.length - 1);
+    return sum / (bands - 1);
   }
 
   /** Whether something louder and of another colour sounded up to a row. */

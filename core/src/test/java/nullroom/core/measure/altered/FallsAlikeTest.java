@@ -10,6 +10,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Arrays;
 import java.util.Random;
 import nullroom.core.Quantile;
+import nullroom.core.acoustics.Bands;
 import nullroom.core.measure.altered.Alteration.Kind;
 import nullroom.core.predict.SyntheticRoom;
 import nullroom.core.signal.Fft;
@@ -34,6 +35,18 @@ class FallsAlikeTest {
     assertThat(kinds(x)).isEmpty();
     assertThat(kinds(shortPauses(talk(FLAT, 32, 0.2, 41), rangeDb, seconds)))
         .containsExactly(Kind.GATE);
+  }
+
+  @ParameterizedTest(name = "{0} dB over the noise, that falls by {1} dB an octave")
+  @DisplayName("of a file whose steps fill the highs the lows are enough")
+  @CsvSource({"44, 1", "36, 2"})
+  void onSteps(double snrDb, double slopeDb) {
+    double[] levels = new double[8];
+    Arrays.setAll(levels, k -> 30 - slopeDb * k);
+    double[] x = talk(Bands.of(levels), snrDb, 0.2, 61);
+    assertThat(kinds(AlteredSounds.written(x, 16, true))).isEmpty();
+    double[] y = AlteredSounds.gated(x, 20, 0.15, 0.3 * Math.pow(10, -snrDb / 20));
+    assertThat(kinds(AlteredSounds.written(y, 16, true))).containsExactly(Kind.GATE);
   }
 
   /** Pauses of half a second, at whose ends all falls by so much over so long. */

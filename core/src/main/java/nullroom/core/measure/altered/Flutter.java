@@ -1,0 +1,166 @@
+package nullroom.core.measure.altered;
+
+import java.util.Comparator;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import nullroom.core.Figures;
+import nullroom.core.measure.Frames;
+
+/**
+ * Noise of the pauses that jumps up and down by as much in all bands: a gate whose threshold lies
+ * in the noise, that opens and shuts with it. Plain noise scatters in each band by itself; what
+ * somebody does in a pause, cloth and breath among it, has another colour than the noise beneath
+ * it. Of 1432 untouched sounds none is told. Cannot see a gate that stays shut.
+ */
+final class Flutter {
+  /** Up to 15 kHz. */
+  private static final int BANDS = 8;
+
+  private static final int FEWEST_BANDS = 5;
+
+  /** Nearer to the steps of the file the noise is that of the steps. */
+  private static final double STEPS_DB = 8;
+
+  /** What is left of a sound at the beginning of a pause, and of the next at its end. */
+  private static final int TAIL_ROWS = 12;
+
+  private static final int NEXT_ROWS = 4;
+  private static final int FEWEST_ROWS = 8;
+
+  /** The softest of a pause are its noise. */
+  private static final int SOFTEST_PART = 4;
+
+  private static final int FEWEST_SOFTEST = 3;
+
+  /** Rows that have no samples in common. */
+  private static final int APART = 2;
+
+  private static final double JUMP_DB = 2.5;
+
+  /** Variance of what differs from band to band by itself. */
+  private static final double OWN = 0.15;
+
+  /** Times what plain noise deviates in all bands. */
+  private static final double ALIKE = 2;
+
+  private static final int FEWEST = 10;
+  private static final double ALIKE_SHARE = 0.75;
+  private static final double OF_NOISE_SHARE = 2.0 / 3;
+
+  /** Beside sounds without a colour of their own: cloth and rain come nearest to it. */
+  private static final int FEWEST_COLOURLESS = 30;
+
+  private static final double ALIKE_SHARE_COLOURLESS = 0.85;
+
+  private final FineBands fine;
+  private final double[] variance;
+  private int jumps;
+  private int alike;
+  private int ofNoise;
+  private double sum;
+
+  private Flutter(FineBands fine) {
+    this.fine = fine;
+    variance =
+        IntStream.range(0, Math.min(BANDS, fine.bands()))
+            .mapToDouble(b -> Math.pow(fine.scatterDb(b, 1), 2) + OWN)
+            .toArray();
+  }
+
+  /** What speaks for a gate. */
+  static Optional<Alteration> of(FineBands fine, Pauses pauses) {
+    Flutter flutter = new Flutter(fine);
+    pauses.all().forEach(p -> flutter.count(p.from() + TAIL_ROWS, p.to() - NEXT_ROWS));
+    return flutter.isTold(FEWEST, ALIKE_SHARE)
+            && (flutter.isTold(FEWEST_COLOURLESS, ALIKE_SHARE_COLOURLESS)
+                || FallsAlike.isColoured(fine))
+        ? Optional.of(
+            new Alteration(
+                Alteration.Kind.GATE,
+                Figures.say(
+                    "in the pauses the noise jumps %d times, by %.0f dB on average within %.0f ms and alike in all bands: noise by itself moves in each band by another amount",
+                    flutter.alike, flutter.sum / flutter.alike, 1000 * APART * fine.seconds()),
+                0,
+                fine.levels().count() * fine.seconds()))
+        : Optional.empty();
+  }
+
+  private boolean isTold(int fewest, double share) {
+    return alike >= fewest
+        && ofNoise >= fewest
+        && alike >= share * jumps
+        && ofNoise >= OF_NOISE_SHARE * jumps;
+  }
+
+  private void count(int from, int to) {
+    int n = to - from;
+    double[] noise = n < FEWEST_ROWS ? new double[0] : noise(from, n);
+    int[] heard =
+        IntStream.range(0, noise.length)
+            .filter(b -> fine.overStepsDb(b, noise[b]) > STEPS_DB)
+            .toArray();
+    if (heard.length < FEWEST_BANDS) {
+      return;
+    }
+    double[][] over =
+        IntStream.range(from, to)
+            .mapToObj(k ->
+                IntStream.of(heard).mapToDouble(b -> fine.levels().get(k, b) - noise[b]).toArray())
+            .toArray(double[][]::new);
+    double[] weights = IntStream.of(heard).mapToDouble(b -> 1 / variance[b]).toArray();
+    for (int k = 0; k + APART < n; k++) {
+      double[] before = over[k];
+      double[] after = over[k + APART];
+      double[] by =
+          IntStream.range(0, heard.length).mapToDouble(b -> after[b] - before[b]).toArray();
+      double jump = Math.abs(mean(by, weights));
+      if (jump > JUMP_DB) {
+        jumps++;
+        if (apart(by, weights) < 2 * ALIKE) { // of two rows
+          alike++;
+          sum += jump;
+        }
+        ofNoise += apart(before, weights) < ALIKE && apart(after, weights) < ALIKE ? 1 : 0;
+      }
+    }
+  }
+
+  /** Level of each band in the softest rows of a pause. */
+  private double[] noise(int from, int n) {
+    Frames levels = fine.levels();
+    int most = Math.max(FEWEST_SOFTEST, n / SOFTEST_PART);
+    int[] softest =
+        IntStream.range(from, from + n)
+            .boxed()
+            .sorted(
+                Comparator.comparingDouble(k ->
+                    IntStream.range(0, variance.length).mapToDouble(b -> levels.get(k, b)).sum()))
+            .limit(most)
+            .mapToInt(k -> k)
+            .toArray();
+    return IntStream.range(0, variance.length)
+        .mapToDouble(
+            b -> IntStream.of(softest).mapToDouble(k -> levels.get(k, b)).average().orElseThrow())
+        .toArray();
+  }
+
+  private static double mean(double[] values, double[] weights) {
+    double sum = 0;
+    double all = 0;
+    for (int k = 0; k < values.length; k++) {
+      sum += values[k] * weights[k];
+      all += weights[k];
+    }
+    return sum / all;
+  }
+
+  /** How far bands lie apart; 1 of plain noise. */
+  private static double apart(double[] values, double[] weights) {
+    double mean = mean(values, weights);
+    double sum = 0;
+    for (int k = 0; k < values.length; k++) {
+      sum += (values[k] - mean) * (values[k] - mean) * weights[k];
+    }
+    return sum / (values.length - 1);
+  }
+}
