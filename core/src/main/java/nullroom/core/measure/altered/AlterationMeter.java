@@ -265,8 +265,9 @@ public final class AlterationMeter implements Hearer {
   }
 
   private Optional<String> risesAtRoughSpectra() {
-    boolean tails = spectra.tails().hasRoughTails(spectra.totals());
-    boolean pauses = !onSteps() && spectra.tails().hasRoughPauses(spectra.totals());
+    TailTexture texture = spectra.tails();
+    boolean tails = texture.hasRoughTails();
+    boolean pauses = !onSteps() && texture.hasRoughPauses();
     return tails || pauses
         ? before.mostlyRises(
             tails && pauses ? 1 : RISES_AT_ROUGH_SPECTRA,

@@ -13,7 +13,6 @@ final class Islands {
   private static final double COARSE = 0.32;
 
   private final TailTexture tails;
-  private final double[] total;
   private final Optional<QuietTexture> quiet;
   private final CoderGrid grid;
 
@@ -25,7 +24,6 @@ final class Islands {
    */
   Islands(SpectraSeen spectra, Optional<QuietTexture> quiet, CoderGrid grid) {
     tails = spectra.tails();
-    total = spectra.totals();
     this.quiet = quiet;
     this.grid = grid;
   }
@@ -33,24 +31,21 @@ final class Islands {
   /** What speaks for a reduction, or a coder of a low rate. */
   Optional<String> ofReduction() {
     return tails
-        .workedOn(total)
+        .workedOn()
         .map(t ->
             Figures.say(
                 "while sounds die away islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where a room has 0.3 and 5.6",
                 t.beside(), t.scatterDb()))
         .or(() ->
             quiet
-                .filter(q ->
-                    q.isWorkedOn()
-                        && !tails.isCoded(total)
-                        && (!q.isCoded() || tails.isEven(total)))
+                .filter(q -> q.isWorkedOn() && !tails.isCoded() && (!q.isCoded() || tails.isEven()))
                 .map(q ->
                     Figures.say(
                         "in the quietest moments islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where noise has 0.27 and 5.9",
                         q.beside(), q.scatterDb())))
         .or(() ->
             tails
-                .movedOverNoise(total)
+                .movedOverNoise()
                 .map(t ->
                     Figures.say(
                         "in what sounds just over the noise islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where a room has 0.27 and 5.3",
@@ -65,8 +60,7 @@ final class Islands {
   /** What speaks for a coder, or a reduction whose islands lie as a coder's do. */
   Optional<String> ofCoder(boolean edged) {
     return quiet
-        .filter(
-            q -> edged && q.isWorkedOn() || !q.diesAway() && (q.isCoded() || tails.isCoded(total)))
+        .filter(q -> edged && q.isWorkedOn() || !q.diesAway() && (q.isCoded() || tails.isCoded()))
         .map(q ->
             Figures.say(
                 "islands of tones come and go in the quietest moments%s: neighbouring lines of the highs follow one another by %.2f, in noise by 0.26",
@@ -75,7 +69,7 @@ final class Islands {
 
   /** Whether they are wider than a coder leaves them, and no coder's frames show. */
   boolean areWide() {
-    return tails.isWide(total) && !areOfFrames();
+    return tails.isWide() && !areOfFrames();
   }
 
   /** Whether the frames show in which a coder wrote the sound. */
@@ -86,7 +80,7 @@ final class Islands {
   /** What speaks for a reduction that takes for noise what is far louder; coders do so, too. */
   Optional<String> farOver() {
     return tails
-        .movedFarOver(total)
+        .movedFarOver()
         .map(t ->
             Figures.say(
                 "far over the noise islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where a room has 0.33 and 5.6",

@@ -72,7 +72,7 @@ final class SpectraSeen {
   private final double[] mean;
   private final Frames octaves = new Frames(OCTAVES);
   private final Frames aside = new Frames(ASIDE);
-  private final TailTexture tails;
+  private final LineTexture lines;
   private final Softest<Quiet> quietest = new Softest<>(QUIETEST);
   private final Holes holes;
   private int blocks;
@@ -87,7 +87,7 @@ final class SpectraSeen {
     spectrum =
         new HannSpectrum(Fft.sizeFor(Math.max(64, Math.round(BLOCK_SECONDS * rate * 0.75))), rate);
     cut = new Blocks(spectrum.size(), this::block);
-    tails = new TailTexture(spectrum, rate);
+    lines = new LineTexture(spectrum, rate);
     holes = new Holes(spectrum);
     mean = new double[spectrum.size() / 2 + 1];
   }
@@ -111,11 +111,11 @@ final class SpectraSeen {
     blocks++;
     octaves.add(octaves(power));
     aside.add(aside(power));
-    tails.add(power);
+    lines.add(power);
     if (sum > 1e-15) {
       double level = Decibels.ofEnergy(sum);
       sounding++;
-      holes.add(power, tails.lastFollowing());
+      holes.add(power, lines.lastFollowing());
       loudest = Math.max(loudest, level);
       if (quietest.wants(level)) {
         quietest.add(level, new Quiet(blocks, power.clone(), unevenDb(samples)));
@@ -249,7 +249,7 @@ final class SpectraSeen {
   }
 
   TailTexture tails() {
-    return tails;
+    return new TailTexture(lines, totals());
   }
 
   double binHz() {

@@ -71,14 +71,13 @@ class CauseTest {
   }
 
   private static boolean isRough(double[] x) {
-    SpectraSeen spectra = spectra(x);
-    return spectra.tails().hasRoughTails(spectra.totals());
+    return tails(x).hasRoughTails();
   }
 
-  private static SpectraSeen spectra(double[] x) {
+  private static TailTexture tails(double[] x) {
     SpectraSeen spectra = new SpectraSeen(RATE);
     spectra.add(x, x.length);
-    return spectra;
+    return spectra.tails();
   }
 
   @Test
@@ -93,8 +92,7 @@ class CauseTest {
   }
 
   private static boolean hasRoughPauses(double[] x) {
-    SpectraSeen spectra = spectra(x);
-    return spectra.tails().hasRoughPauses(spectra.totals());
+    return tails(x).hasRoughPauses();
   }
 
   /** Keys that are touched before they are struck, each touch as it comes. */

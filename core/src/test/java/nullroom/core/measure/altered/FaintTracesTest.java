@@ -209,10 +209,10 @@ class FaintTracesTest {
     assertThat(farOver(y)).hasValueSatisfying(t -> assertThat(t.scatterDb()).isGreaterThan(6));
   }
 
-  private static Optional<TailTexture.Texture> farOver(double[] x) {
+  private static Optional<LineTexture.Texture> farOver(double[] x) {
     SpectraSeen spectra = new SpectraSeen(RATE);
     spectra.add(x, x.length);
-    return spectra.tails().movedFarOver(spectra.totals());
+    return spectra.tails().movedFarOver();
   }
 
   @Test
