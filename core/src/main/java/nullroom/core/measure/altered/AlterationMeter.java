@@ -259,7 +259,9 @@ public final class AlterationMeter implements Hearer {
         .or(() -> byBlocks && !edged ? before.told() : Optional.empty())
         .or(() ->
             byBlocks && tails.hardlySlower()
-                ? before.mostlyRises(RISES_AT_QUICK_ENDS, "near it sounds end as fast as over it")
+                ? before.mostlyRises(
+                    RISES_AT_QUICK_ENDS,
+                    "before %d sounds that begin at once the noise rises by %.0f dB, and near it sounds end as fast as over it: each may be by itself, both are not")
                 : Optional.empty())
         .or(() -> byBlocks && !edged ? risesAtRoughSpectra() : Optional.empty());
   }
@@ -271,7 +273,7 @@ public final class AlterationMeter implements Hearer {
     return tails || pauses
         ? before.mostlyRises(
             tails && pauses ? 1 : RISES_AT_ROUGH_SPECTRA,
-            "the lines of what dies away, or of the pauses, stand apart as hardly any room lets them")
+            "%d times the noise rises before a sound that begins at once, by %.0f dB, and the lines of what dies away, or of the pauses, stand apart as hardly any room lets them: each may be by itself, both are not")
         : Optional.empty();
   }
 

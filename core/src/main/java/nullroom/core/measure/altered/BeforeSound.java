@@ -69,10 +69,10 @@ final class BeforeSound {
    * rises.
    *
    * @param fewest sounds that begin at once
-   * @param too what else speaks for it
+   * @param evidence a sentence, into which their number and the rise are put
    */
-  Optional<String> mostlyRises(int fewest, String too) {
-    return first(b -> b.mostlyRises(fewest, too));
+  Optional<String> mostlyRises(int fewest, String evidence) {
+    return first(b -> b.mostlyRises(fewest, evidence));
   }
 
   private Optional<String> first(Function<Beginnings, Optional<String>> evidence) {

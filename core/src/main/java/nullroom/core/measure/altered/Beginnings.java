@@ -242,18 +242,15 @@ final class Beginnings {
    * rises, alike or not, as it also does before a voice that begins softly.
    *
    * @param fewest sounds that begin at once
-   * @param too what else speaks for it
+   * @param evidence a sentence, into which their number and the rise are put
    */
-  Optional<String> mostlyRises(int fewest, String too) {
+  Optional<String> mostlyRises(int fewest, String evidence) {
     double rise =
         sounds.size() < fewest
             ? 0
             : Quantile.median(sounds.stream().mapToDouble(Before::byDb).toArray());
     return rise > RISEN_DB
-        ? Optional.of(
-            Figures.say(
-                "before %d sounds that begin at once the noise rises by %.0f dB, and %s: each may be by itself, both are not",
-                sounds.size(), rise, too))
+        ? Optional.of(Figures.say(evidence, sounds.size(), rise))
         : Optional.empty();
   }
 }
