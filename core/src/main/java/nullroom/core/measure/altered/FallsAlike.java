@@ -66,7 +66,7 @@ final class FallsAlike {
 
   /**
    * A voice has a colour of its own: its bands lie so far apart over the noise. Knocks, keys and
-   * claps have none, and more of their ends are alike by chance.
+   * claps have none, and more of their ends are alike by chance; so it is in fewer bands.
    */
   private static final double COLOUR_DB = 8;
 
@@ -107,8 +107,9 @@ final class FallsAlike {
    * @param rows in which all bands stand alike over it
    * @param mostDb how far
    * @param fromDb mean level of the bands there
+   * @param bands of them, over the steps of the file
    */
-  private record Fall(int from, int to, int rows, double mostDb, double fromDb) {
+  private record Fall(int from, int to, int rows, double mostDb, double fromDb, long bands) {
     private boolean meets(Fall other) {
       return from < other.to && other.from < to;
     }
@@ -127,7 +128,7 @@ final class FallsAlike {
     if (falls.size() < FEWEST || byDb < ALL_DB && rows < ALL_ROWS) {
       return Optional.empty();
     }
-    boolean coloured = isColoured(fine);
+    boolean coloured = isColoured(fine) && falls.stream().allMatch(f -> f.bands() >= FEWEST_BANDS);
     Collections.reverse(Arrays.asList(levels));
     int rises = falls(fine, levels).size();
     return falls.size() < (coloured ? FEWEST : FEWEST_COLOURLESS) + 2 * rises
@@ -226,7 +227,7 @@ final class FallsAlike {
       }
     }
     return isOther(k, noise, most)
-        ? Optional.of(new Fall(k + 1, row, rows, most, most + meanHeard(noise)))
+        ? Optional.of(new Fall(k + 1, row, rows, most, most + meanHeard(noise), heard(noise)))
         : Optional.empty();
   }
 

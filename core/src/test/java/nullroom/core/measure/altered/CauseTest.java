@@ -67,7 +67,8 @@ class CauseTest {
     double[] y = AlteredSounds.denoised(x, (int) (2.7 * RATE), (int) (3.5 * RATE), byDb);
     assertThat(isRough(y)).isTrue();
     assertThat(found(y)).extracting(Alteration::kind).startsWith(Kind.NOISE_REDUCTION, Kind.GATE);
-    assertThat(found(y).getFirst().evidence()).contains("the noise rises", "stand apart", "both are not");
+    assertThat(found(y).getFirst().evidence())
+        .contains("the noise rises", "stand apart", "both are not");
   }
 
   private static boolean isRough(double[] x) {
