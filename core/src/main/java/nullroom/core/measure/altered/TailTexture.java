@@ -100,7 +100,7 @@ final class TailTexture {
 
   private static final double ROUGH_TO_DB = 20;
 
-  /** Medians and deviations of untouched voices; one in twenty lies over both by so many. */
+  /** Medians and deviations of untouched voices; one in thirteen lies over both by so many. */
   private static final double USUAL_SCATTER_DB = 5.73;
 
   private static final double USUAL_SCATTER_OFF = 0.14;
@@ -198,7 +198,7 @@ final class TailTexture {
         new Texture(FAR_FEWEST, FAR_SCATTER_DB, FAR_BESIDE, FAR_FOLLOWING));
   }
 
-  /** Whether all that dies away is wider than in nineteen of twenty untouched sounds. */
+  /** Whether all that dies away is wider than in twelve of thirteen untouched voices. */
   boolean hasRoughTails() {
     return moved(
             FOLLOWING,
