@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import nullroom.core.Figures;
-import nullroom.core.Quantile;
 
 /**
  * Noise that goes on for a moment after something loud and then falls by as much in all bands: a
@@ -20,9 +19,6 @@ import nullroom.core.Quantile;
  * shuts but once.
  */
 final class FallsAlike {
-  /** Up to 15 kHz. */
-  private static final int BANDS = 8;
-
   private static final int FEWEST_BANDS = 6;
 
   /**
@@ -64,22 +60,14 @@ final class FallsAlike {
 
   private static final double LEAST_DB = 6;
 
-  /**
-   * A voice has a colour of its own: its bands lie so far apart over the noise. Knocks, keys and
-   * claps have none, and more of their ends are alike by chance; so it is in fewer bands.
-   */
-  private static final double COLOUR_DB = 8;
-
+  /** Beside a voice; more ends are alike by chance of what has no colour, and in fewer bands. */
   private static final int FEWEST = 2;
+
   private static final double ALL_DB = 22;
   private static final int ALL_ROWS = 45;
   private static final int FEWEST_COLOURLESS = 3;
   private static final double ALL_COLOURLESS_DB = 50;
   private static final double ONE_LEVEL_DB = 3;
-
-  private static final double LOUD_SHARE = 0.97;
-  private static final double LOUD_DB = 12;
-  private static final double FLOOR_SHARE = 0.12;
 
   private final FineBands fine;
   private final double[][] levels;
@@ -91,12 +79,8 @@ final class FallsAlike {
     this.fine = fine;
     this.levels = levels;
     left = (int) Math.round(LEFT_SECONDS / fine.seconds());
-    int bands = Math.min(BANDS, fine.bands());
-    sigma = IntStream.range(0, bands).mapToDouble(b -> fine.scatterDb(b, 1)).toArray();
-    variance =
-        IntStream.range(0, bands)
-            .mapToDouble(b -> sigma[b] * sigma[b] * (1 + 1.0 / left) + OWN)
-            .toArray();
+    sigma = IntStream.range(0, fine.noiseBands()).mapToDouble(b -> fine.scatterDb(b, 1)).toArray();
+    variance = Arrays.stream(sigma).map(s -> s * s * (1 + 1.0 / left) + OWN).toArray();
   }
 
   /**
@@ -128,7 +112,7 @@ final class FallsAlike {
     if (falls.size() < FEWEST || byDb < ALL_DB && rows < ALL_ROWS) {
       return Optional.empty();
     }
-    boolean coloured = isColoured(fine) && falls.stream().allMatch(f -> f.bands() >= FEWEST_BANDS);
+    boolean coloured = fine.isColoured() && falls.stream().allMatch(f -> f.bands() >= FEWEST_BANDS);
     Collections.reverse(Arrays.asList(levels));
     int rises = falls(fine, levels).size();
     return falls.size() < (coloured ? FEWEST : FEWEST_COLOURLESS) + 2 * rises
@@ -145,14 +129,7 @@ final class FallsAlike {
   }
 
   private static double[][] rows(FineBands fine) {
-    int bands = Math.min(BANDS, fine.bands());
-    double[][] rows = new double[fine.levels().count()][bands];
-    for (int k = 0; k < rows.length; k++) {
-      for (int b = 0; b < bands; b++) {
-        rows[k][b] = fine.levels().get(k, b);
-      }
-    }
-    return rows;
+    return IntStream.range(0, fine.levels().count()).mapToObj(fine::row).toArray(double[][]::new);
   }
 
   /** The most of them that begin at one level: that of the noise while the gate is open. */
@@ -164,27 +141,6 @@ final class FallsAlike {
                 .toList())
         .max(Comparator.comparingInt(List::size))
         .orElse(List.of());
-  }
-
-  /** Whether the bands of what is loud lie as far apart over their floors as those of a voice. */
-  static boolean isColoured(FineBands fine) {
-    double[][] levels = rows(fine);
-    double[] total = fine.totals();
-    double loud = Quantile.of(total, LOUD_SHARE) - LOUD_DB;
-    double[] floors =
-        IntStream.range(0, Math.min(BANDS, fine.bands()))
-            .mapToDouble(b -> Quantile.of(fine.levels().column(b), FLOOR_SHARE))
-            .toArray();
-    return Quantile.median(
-            IntStream.range(0, total.length)
-                .filter(k -> total[k] > loud)
-                .mapToDouble(k -> Scatter.of(less(levels[k], floors)))
-                .toArray())
-        > COLOUR_DB;
-  }
-
-  private static double[] less(double[] row, double[] floors) {
-    return IntStream.range(0, floors.length).mapToDouble(b -> row[b] - floors[b]).toArray();
   }
 
   private static List<Fall> falls(FineBands fine, double[][] levels) {
@@ -205,7 +161,9 @@ final class FallsAlike {
   /** The fall that ends before a row, from which on the noise stands. */
   private Optional<Fall> before(int row) {
     double[] noise = noise(row);
-    if (heard(noise) < FEWEST_HEARD) {
+    double[] weights = weights(noise);
+    long heard = Weighted.heard(weights);
+    if (heard < FEWEST_HEARD) {
       return Optional.empty();
     }
     int first = Math.max(0, row - (int) Math.round(LONGEST_SECONDS / fine.seconds()));
@@ -214,8 +172,9 @@ final class FallsAlike {
     double most = 0;
     int k = row - 1;
     for (; k >= first; k--) {
-      double over = over(k, noise);
-      if (apart(k, noise, over) > ALIKE) {
+      double[] bands = Weighted.over(levels[k], noise);
+      double over = Weighted.mean(bands, weights);
+      if (Weighted.apart(bands, weights) > ALIKE) {
         if (++missed > 1 + (rows + row - 1 - k) / ROWS_A_MISS) {
           break;
         }
@@ -226,15 +185,12 @@ final class FallsAlike {
         break;
       }
     }
-    return isOther(k, noise, most)
-        ? Optional.of(new Fall(k + 1, row, rows, most, most + meanHeard(noise), heard(noise)))
+    return isOther(k, noise, weights, most)
+        ? Optional.of(new Fall(k + 1, row, rows, most, most + mean(noise, weights), heard))
         : Optional.empty();
   }
 
-  /**
-   * Level of each band, where all stand from a row on; else none. Not a number of a band that the
-   * steps of the file fill.
-   */
+  /** Level of each band, where all stand from a row on; else none. */
   private double[] noise(int row) {
     double[] noise = new double[sigma.length];
     for (int b = 0; b < noise.length; b++) {
@@ -245,55 +201,34 @@ final class FallsAlike {
       if (Scatter.of(band) > Math.sqrt((left - 1.0) / left) * (STILL * sigma[b] + STILL_DB)) {
         return new double[0];
       }
-      double mean = Rows.mean(band, 0, left);
-      noise[b] = fine.overStepsDb(b, mean) > STEPS_DB ? mean : Double.NaN;
+      noise[b] = Rows.mean(band, 0, left);
     }
     return noise;
   }
 
-  private static long heard(double[] noise) {
-    return Arrays.stream(noise).filter(n -> !Double.isNaN(n)).count();
+  /** Of each band; 0 of one that the steps of the file fill. */
+  private double[] weights(double[] noise) {
+    return IntStream.range(0, noise.length)
+        .mapToDouble(b -> fine.overStepsDb(b, noise[b]) > STEPS_DB ? 1 / variance[b] : 0)
+        .toArray();
   }
 
-  private static double meanHeard(double[] noise) {
-    return Arrays.stream(noise).filter(n -> !Double.isNaN(n)).average().orElseThrow();
-  }
-
-  /** Decibels over the noise, of all bands. */
-  private double over(int row, double[] noise) {
-    double sum = 0;
-    double weights = 0;
-    for (int b = 0; b < noise.length; b++) {
-      if (!Double.isNaN(noise[b])) {
-        sum += (levels[row][b] - noise[b]) / variance[b];
-        weights += 1 / variance[b];
-      }
-    }
-    return sum / weights;
-  }
-
-  /** How far the bands lie apart over the noise; 1 of plain noise. */
-  private double apart(int row, double[] noise, double over) {
-    double sum = 0;
-    int bands = 0;
-    for (int b = 0; b < noise.length; b++) {
-      if (!Double.isNaN(noise[b])) {
-        double off = levels[row][b] - noise[b] - over;
-        sum += off * off / variance[b];
-        bands++;
-      }
-    }
-    return sum / (bands - 1);
+  private static double mean(double[] noise, double[] weights) {
+    return IntStream.range(0, noise.length)
+        .filter(b -> weights[b] > 0)
+        .mapToDouble(b -> noise[b])
+        .average()
+        .orElseThrow();
   }
 
   /** Whether something louder and of another colour sounded up to a row. */
-  private boolean isOther(int row, double[] noise, double most) {
+  private boolean isOther(int row, double[] noise, double[] weights, double most) {
     int other = 0;
     double loudest = 0;
     for (int k = Math.max(0, row - OTHER_ROWS + 1); k <= row; k++) {
-      double over = over(k, noise);
-      loudest = Math.max(loudest, over);
-      other += apart(k, noise, over) > OTHER ? 1 : 0;
+      double[] bands = Weighted.over(levels[k], noise);
+      loudest = Math.max(loudest, Weighted.mean(bands, weights));
+      other += Weighted.apart(bands, weights) > OTHER ? 1 : 0;
     }
     return other >= FEWEST_OTHER && loudest > most + LOUDER_DB;
   }

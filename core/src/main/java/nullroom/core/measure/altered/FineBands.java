@@ -1,6 +1,8 @@
 package nullroom.core.measure.altered;
 
+import java.util.stream.IntStream;
 import nullroom.core.Decibels;
+import nullroom.core.Quantile;
 import nullroom.core.measure.Blocks;
 import nullroom.core.measure.Frames;
 import nullroom.core.signal.Fft;
@@ -16,6 +18,7 @@ final class FineBands {
     177, 354, 707, 1414, 2828, 5657, 8000, 11_314, 15_500, 20_000
   };
 
+  private static final int NOISE_BANDS = 8;
   private static final double MOST_OF_RATE = 0.45;
   private static final double BLOCK_SECONDS = 0.02;
   private static final double LONGEST_SECONDS = 600;
@@ -23,6 +26,16 @@ final class FineBands {
 
   /** Decibels: of one degree of freedom, 10 / ln 10. */
   private static final double SCATTER_DB = 4.34;
+
+  /**
+   * A voice has a colour of its own: its bands lie so far apart over the noise. Knocks, keys and
+   * claps have none.
+   */
+  private static final double COLOUR_DB = 8;
+
+  private static final double LOUD_SHARE = 0.97;
+  private static final double LOUD_DB = 12;
+  private static final double FLOOR_SHARE = 0.12;
 
   /** Steps and a noise that was added to smooth them make so much. */
   private static final double ON_STEPS_DB = 7;
@@ -65,6 +78,32 @@ final class FineBands {
       row[b] = Decibels.ofEnergy(2 * spectrum.between(power, EDGES_HZ[b], EDGES_HZ[b + 1]) + LEAST);
     }
     levels.add(row);
+  }
+
+  /** How many lie under 15.5 kHz, over which coders of music save. */
+  int noiseBands() {
+    return Math.min(NOISE_BANDS, bands);
+  }
+
+  /** Levels of those in a row. */
+  double[] row(int k) {
+    return IntStream.range(0, noiseBands()).mapToDouble(b -> levels.get(k, b)).toArray();
+  }
+
+  /** Whether the bands of what is loud lie as far apart over their floors as those of a voice. */
+  boolean isColoured() {
+    double[] total = totals();
+    double loud = Quantile.of(total, LOUD_SHARE) - LOUD_DB;
+    double[] floors =
+        IntStream.range(0, noiseBands())
+            .mapToDouble(b -> Quantile.of(levels.column(b), FLOOR_SHARE))
+            .toArray();
+    return Quantile.median(
+            IntStream.range(0, total.length)
+                .filter(k -> total[k] > loud)
+                .mapToDouble(k -> Scatter.of(Weighted.over(row(k), floors)))
+                .toArray())
+        > COLOUR_DB;
   }
 
   /** Level of all bands together, row by row. */

@@ -1,10 +1,10 @@
 package nullroom.core.measure.altered;
 
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import nullroom.core.Figures;
-import nullroom.core.measure.Frames;
 
 /**
  * Noise of the pauses that jumps up and down by as much in all bands: a gate whose threshold lies
@@ -13,9 +13,6 @@ import nullroom.core.measure.Frames;
  * it. Of 1432 untouched sounds none is told. Cannot see a gate that stays shut.
  */
 final class Flutter {
-  /** Up to 15 kHz. */
-  private static final int BANDS = 8;
-
   private static final int FEWEST_BANDS = 5;
 
   /** Nearer to the steps of the file the noise is that of the steps. */
@@ -62,7 +59,7 @@ final class Flutter {
   private Flutter(FineBands fine) {
     this.fine = fine;
     variance =
-        IntStream.range(0, Math.min(BANDS, fine.bands()))
+        IntStream.range(0, fine.noiseBands())
             .mapToDouble(b -> Math.pow(fine.scatterDb(b, 1), 2) + OWN)
             .toArray();
   }
@@ -72,8 +69,7 @@ final class Flutter {
     Flutter flutter = new Flutter(fine);
     pauses.all().forEach(p -> flutter.count(p.from() + TAIL_ROWS, p.to() - NEXT_ROWS));
     return flutter.isTold(FEWEST, ALIKE_SHARE)
-            && (flutter.isTold(FEWEST_COLOURLESS, ALIKE_SHARE_COLOURLESS)
-                || FallsAlike.isColoured(fine))
+            && (flutter.isTold(FEWEST_COLOURLESS, ALIKE_SHARE_COLOURLESS) || fine.isColoured())
         ? Optional.of(
             new Alteration(
                 Alteration.Kind.GATE,
@@ -95,72 +91,46 @@ final class Flutter {
   private void count(int from, int to) {
     int n = to - from;
     double[] noise = n < FEWEST_ROWS ? new double[0] : noise(from, n);
-    int[] heard =
+    double[] weights =
         IntStream.range(0, noise.length)
-            .filter(b -> fine.overStepsDb(b, noise[b]) > STEPS_DB)
+            .mapToDouble(b -> fine.overStepsDb(b, noise[b]) > STEPS_DB ? 1 / variance[b] : 0)
             .toArray();
-    if (heard.length < FEWEST_BANDS) {
+    if (Weighted.heard(weights) < FEWEST_BANDS) {
       return;
     }
     double[][] over =
         IntStream.range(from, to)
-            .mapToObj(k ->
-                IntStream.of(heard).mapToDouble(b -> fine.levels().get(k, b) - noise[b]).toArray())
+            .mapToObj(k -> Weighted.over(fine.row(k), noise))
             .toArray(double[][]::new);
-    double[] weights = IntStream.of(heard).mapToDouble(b -> 1 / variance[b]).toArray();
     for (int k = 0; k + APART < n; k++) {
       double[] before = over[k];
       double[] after = over[k + APART];
-      double[] by =
-          IntStream.range(0, heard.length).mapToDouble(b -> after[b] - before[b]).toArray();
-      double jump = Math.abs(mean(by, weights));
+      double[] by = Weighted.over(after, before);
+      double jump = Math.abs(Weighted.mean(by, weights));
       if (jump > JUMP_DB) {
         jumps++;
-        if (apart(by, weights) < 2 * ALIKE) { // of two rows
+        if (Weighted.apart(by, weights) < 2 * ALIKE) { // of two rows
           alike++;
           sum += jump;
         }
-        ofNoise += apart(before, weights) < ALIKE && apart(after, weights) < ALIKE ? 1 : 0;
+        ofNoise +=
+            Weighted.apart(before, weights) < ALIKE && Weighted.apart(after, weights) < ALIKE
+                ? 1
+                : 0;
       }
     }
   }
 
   /** Level of each band in the softest rows of a pause. */
   private double[] noise(int from, int n) {
-    Frames levels = fine.levels();
-    int most = Math.max(FEWEST_SOFTEST, n / SOFTEST_PART);
-    int[] softest =
+    double[][] softest =
         IntStream.range(from, from + n)
-            .boxed()
-            .sorted(
-                Comparator.comparingDouble(k ->
-                    IntStream.range(0, variance.length).mapToDouble(b -> levels.get(k, b)).sum()))
-            .limit(most)
-            .mapToInt(k -> k)
-            .toArray();
+            .mapToObj(fine::row)
+            .sorted(Comparator.comparingDouble(row -> Arrays.stream(row).sum()))
+            .limit(Math.max(FEWEST_SOFTEST, n / SOFTEST_PART))
+            .toArray(double[][]::new);
     return IntStream.range(0, variance.length)
-        .mapToDouble(
-            b -> IntStream.of(softest).mapToDouble(k -> levels.get(k, b)).average().orElseThrow())
+        .mapToDouble(b -> Arrays.stream(softest).mapToDouble(row -> row[b]).average().orElseThrow())
         .toArray();
-  }
-
-  private static double mean(double[] values, double[] weights) {
-    double sum = 0;
-    double all = 0;
-    for (int k = 0; k < values.length; k++) {
-      sum += values[k] * weights[k];
-      all += weights[k];
-    }
-    return sum / all;
-  }
-
-  /** How far bands lie apart; 1 of plain noise. */
-  private static double apart(double[] values, double[] weights) {
-    double mean = mean(values, weights);
-    double sum = 0;
-    for (int k = 0; k < values.length; k++) {
-      sum += (values[k] - mean) * (values[k] - mean) * weights[k];
-    }
-    return sum / (values.length - 1);
   }
 }

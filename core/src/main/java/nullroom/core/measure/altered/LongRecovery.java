@@ -15,9 +15,6 @@ import nullroom.core.Regression;
  * recovered within some tenths of a second.
  */
 final class LongRecovery {
-  /** Up to 15 kHz. */
-  private static final int BANDS = 8;
-
   private static final int FEWEST_BANDS = 5;
   private static final double PAUSE_SECONDS = 2.5;
   private static final double MEAN_SECONDS = 0.16;
@@ -68,10 +65,10 @@ final class LongRecovery {
     double[][] moments =
         IntStream.range(0, all).mapToObj(k -> levels(pause.from(), k, 1)).toArray(double[][]::new);
     double[] weights = weights(moments);
-    if (Arrays.stream(weights).filter(w -> w > 0).count() < FEWEST_BANDS) {
+    if (Weighted.heard(weights) < FEWEST_BANDS) {
       return Optional.empty();
     }
-    double[] curve = Arrays.stream(moments).mapToDouble(m -> of(m, weights)).toArray();
+    double[] curve = Arrays.stream(moments).mapToDouble(m -> Weighted.mean(m, weights)).toArray();
     int low = 0;
     for (int k = 1; k < LATEST_LOW_SECONDS / MEAN_SECONDS; k++) {
       low = curve[k] < curve[low] ? k : low;
@@ -84,10 +81,10 @@ final class LongRecovery {
     double[] lowest = levels(pause.from(), low, LOW_MOMENTS);
     double[] rises = levels(pause.from(), all - end, end);
     Arrays.setAll(rises, b -> rises[b] - lowest[b]);
-    double rise = of(rises, weights);
+    double rise = Weighted.mean(rises, weights);
     double[] apart = Arrays.stream(rises).map(r -> (r - rise) * (r - rise)).toArray();
     return rise > RISE_DB
-            && Math.sqrt(of(apart, weights)) < ALIKE_DB
+            && Math.sqrt(Weighted.mean(apart, weights)) < ALIKE_DB
             && offDb(Arrays.copyOfRange(curve, low, all)) < OFF_DB
         ? Optional.of(
             new Alteration(
@@ -102,7 +99,7 @@ final class LongRecovery {
 
   /** Of each band, by how little its plain noise scatters; 0 on the steps of the file. */
   private double[] weights(double[][] moments) {
-    return IntStream.range(0, Math.min(BANDS, fine.bands()))
+    return IntStream.range(0, fine.noiseBands())
         .mapToDouble(b -> {
           double scatter = fine.scatterDb(b, 1);
           double softest =
@@ -114,17 +111,9 @@ final class LongRecovery {
 
   /** Mean levels of all bands in some moments on end. */
   private double[] levels(int from, int moment, int moments) {
-    return IntStream.range(0, Math.min(BANDS, fine.bands()))
+    return IntStream.range(0, fine.noiseBands())
         .mapToDouble(b -> Rows.mean(fine.levels(), b, from + moment * mean, moments * mean))
         .toArray();
-  }
-
-  private static double of(double[] bands, double[] weights) {
-    double sum = 0;
-    for (int b = 0; b < bands.length; b++) {
-      sum += weights[b] * bands[b];
-    }
-    return sum / Arrays.stream(weights).sum();
   }
 
   /** How far a curve is off the nearest that rises ever more slowly; far where it falls. */

@@ -135,16 +135,12 @@ final class TailTexture {
 
   /** While sounds die away, from one band to another; empty where that is too short. */
   private Optional<Texture> tails(int from, int to) {
-    return lines.of(
-        total,
-        from,
-        to,
-        (since, over, fall) ->
-            since > 0
-                && since < TAIL_SECONDS
-                && over > TAIL_FROM_DB
-                && over < TAIL_TO_DB
-                && fall < STEEP_DB);
+    return lines.of(total, from, to, dyingAway(TAIL_FROM_DB, TAIL_TO_DB));
+  }
+
+  private static LineTexture.Asked dyingAway(double fromDb, double toDb) {
+    return (since, over, fall) ->
+        since > 0 && since < TAIL_SECONDS && over > fromDb && over < toDb && fall < STEEP_DB;
   }
 
   /** While something stands far over the noise. */
@@ -200,15 +196,9 @@ final class TailTexture {
 
   /** Whether all that dies away is wider than in twelve of thirteen untouched voices. */
   boolean hasRoughTails() {
-    return moved(
-            FOLLOWING,
-            0,
-            (since, over, fall) ->
-                since > 0
-                    && since < TAIL_SECONDS
-                    && over > ROUGH_FROM_DB
-                    && over < ROUGH_TO_DB
-                    && fall < STEEP_DB)
+    return lines
+        .of(total, 0, lines.bands(), dyingAway(ROUGH_FROM_DB, ROUGH_TO_DB))
+        .filter(t -> !isExplained(FOLLOWING))
         .filter(t ->
             t.rows() >= ROUGH_FEWEST
                 && (t.scatterDb() - USUAL_SCATTER_DB) / USUAL_SCATTER_OFF
@@ -219,26 +209,28 @@ final class TailTexture {
 
   /** Whether the pauses are wider than those of any steady noise. */
   boolean hasRoughPauses() {
-    return moved(FOLLOWING, LineTexture.HIGH, (since, over, fall) -> over < STILL_DB)
-        .filter(t -> t.scatterDb() > ROUGH_PAUSES_DB)
+    return still(LineTexture.HIGH, lines.bands())
+        .filter(t -> !isExplained(FOLLOWING) && t.scatterDb() > ROUGH_PAUSES_DB)
         .isPresent();
   }
 
-  /** Unless tones are loud, or a coder did it: what is asked for, if it is wider than a limit. */
+  /** What is asked for, if it is wider than a limit and nothing else explains that. */
   private Optional<Texture> moved(double tones, LineTexture.Asked asked, Texture limit) {
-    return moved(tones, LineTexture.HIGH, asked)
-        .filter(t ->
-            t.rows() >= limit.rows()
-                && t.scatterDb() > limit.scatterDb()
-                && t.beside() > limit.beside()
-                && t.following() < limit.following());
+    return isExplained(tones)
+        ? Optional.empty()
+        : lines
+            .of(total, LineTexture.HIGH, lines.bands(), asked)
+            .filter(t ->
+                t.rows() >= limit.rows()
+                    && t.scatterDb() > limit.scatterDb()
+                    && t.beside() > limit.beside()
+                    && t.following() < limit.following());
   }
 
-  private Optional<Texture> moved(double tones, int from, LineTexture.Asked asked) {
+  /** Whether tones are loud, or a coder did it. */
+  private boolean isExplained(double tones) {
     return isCoded()
-            || loud(LineTexture.HIGH, lines.bands()).filter(l -> l.following() > tones).isPresent()
-        ? Optional.empty()
-        : lines.of(total, from, lines.bands(), asked);
+        || loud(LineTexture.HIGH, lines.bands()).filter(l -> l.following() > tones).isPresent();
   }
 
   /** Islands in the pauses, more the higher: a coder's. */
