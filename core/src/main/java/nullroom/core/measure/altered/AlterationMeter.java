@@ -190,12 +190,14 @@ public final class AlterationMeter implements Hearer {
             : gate.or(() -> FallsAlike.of(fine)).or(() -> QuickEnds.of(fine));
     boolean unshut = shut.isEmpty();
     boolean binByBin = unshut && edge.isEmpty(); // a coder does so, too, under an edge
-    Islands islands = new Islands(spectra, onSteps() ? Optional.empty() : spectra.quiet(), grid);
+    LevelsBetween.Seen between = spectra.linesBetween();
+    Islands islands =
+        new Islands(spectra, between, onSteps() ? Optional.empty() : spectra.quiet(), grid);
     Optional<Alteration> reduced = unshut ? reduction(islands, gaps, binByBin) : Optional.empty();
     List<Alteration> opens = shut.map(List::of).orElseGet(() -> NoiseWithSound.of(fine, pauses));
     Optional<String> shuts =
         reduced.isEmpty() && opens.isEmpty() && hasPauses()
-            ? shuts(unshut && holes <= HOLED, edge.isPresent())
+            ? shuts(between, unshut && holes <= HOLED, edge.isPresent())
             : Optional.empty();
     Optional<Alteration> moved = spread.told();
     // a reduction lets noise come with sound, too
@@ -210,12 +212,7 @@ public final class AlterationMeter implements Hearer {
     Ceiling.of(levels, frame / rate, fine.step()).ifPresent(all::add);
     edge.ifPresent(all::add);
     if (reduced.isEmpty() && shuts.isEmpty()) {
-      Optional<Alteration> coded =
-          coder(islands, holes, edge.isPresent(), binByBin)
-              .or(() ->
-                  binByBin
-                      ? islands.farOver().map(evidence -> byIslands(islands, evidence))
-                      : Optional.empty());
+      Optional<Alteration> coded = coder(islands, holes, edge.isPresent(), binByBin);
       all.addAll(
           coded
               .map(List::of)
@@ -252,7 +249,7 @@ public final class AlterationMeter implements Hearer {
    * @param byBlocks whether neither a gate nor holes explain noise before them
    * @param edged a coder, which lets noise through before sounds, but does not end them
    */
-  private Optional<String> shuts(boolean byBlocks, boolean edged) {
+  private Optional<String> shuts(LevelsBetween.Seen between, boolean byBlocks, boolean edged) {
     QuickTails tails = QuickTails.of(fine);
     return tails
         .told()
@@ -263,7 +260,8 @@ public final class AlterationMeter implements Hearer {
                     RISES_AT_QUICK_ENDS,
                     "before %d sounds that begin at once the noise rises by %.0f dB, and near it sounds end as fast as over it: each may be by itself, both are not")
                 : Optional.empty())
-        .or(() -> byBlocks && !edged ? risesAtRoughSpectra() : Optional.empty());
+        .or(() -> byBlocks && !edged ? risesAtRoughSpectra() : Optional.empty())
+        .or(() -> byBlocks && !edged && fine.isColoured() ? between.told() : Optional.empty());
   }
 
   private Optional<String> risesAtRoughSpectra() {

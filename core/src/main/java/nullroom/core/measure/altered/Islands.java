@@ -13,17 +13,24 @@ final class Islands {
   private static final double COARSE = 0.32;
 
   private final TailTexture tails;
+  private final LevelsBetween.Seen between;
   private final Optional<QuietTexture> quiet;
   private final CoderGrid grid;
 
   /**
    * Of one sound.
    *
+   * @param between its lines between noise and sound
    * @param quiet of its quietest moments; empty also where the steps of the file are louder
    * @param grid its frames, if a coder wrote it
    */
-  Islands(SpectraSeen spectra, Optional<QuietTexture> quiet, CoderGrid grid) {
+  Islands(
+      SpectraSeen spectra,
+      LevelsBetween.Seen between,
+      Optional<QuietTexture> quiet,
+      CoderGrid grid) {
     tails = spectra.tails();
+    this.between = between;
     this.quiet = quiet;
     this.grid = grid;
   }
@@ -32,6 +39,7 @@ final class Islands {
   Optional<String> ofReduction() {
     return tails
         .workedOn()
+        .filter(t -> !between.isUnlikely())
         .map(t ->
             Figures.say(
                 "while sounds die away islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where a room has 0.3 and 5.6",
@@ -42,14 +50,7 @@ final class Islands {
                 .map(q ->
                     Figures.say(
                         "in the quietest moments islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where noise has 0.27 and 5.9",
-                        q.beside(), q.scatterDb())))
-        .or(() ->
-            tails
-                .movedOverNoise()
-                .map(t ->
-                    Figures.say(
-                        "in what sounds just over the noise islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where a room has 0.27 and 5.3",
-                        t.beside(), t.scatterDb())));
+                        q.beside(), q.scatterDb())));
   }
 
   /** Whether a coder wrote the sound that drops so much that it leaves such islands. */
@@ -75,15 +76,5 @@ final class Islands {
   /** Whether the frames show in which a coder wrote the sound. */
   boolean areOfFrames() {
     return grid.dropped().isPresent();
-  }
-
-  /** What speaks for a reduction that takes for noise what is far louder; coders do so, too. */
-  Optional<String> farOver() {
-    return tails
-        .movedFarOver()
-        .map(t ->
-            Figures.say(
-                "far over the noise islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where a room has 0.33 and 5.6",
-                t.beside(), t.scatterDb()));
   }
 }

@@ -1,6 +1,7 @@
 package nullroom.core.measure.altered;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import nullroom.core.Figures;
@@ -8,15 +9,14 @@ import nullroom.core.Regression;
 
 /**
  * A long pause after something loud in which the noise comes up by as much in all bands, fast at
- * first and ever more slowly: a gain that recovers. One such pause is enough: a noise that swells
- * by itself hardly begins so at the end of a sound, nor keeps to that curve within a quarter of a
- * decibel for seconds. Of 1264 untouched sounds, voices with cars that pass and fans that are
- * switched on among them, none is told. Cannot see a gain that hears ahead, or one that has
- * recovered within some tenths of a second.
+ * first and ever more slowly: a gain that recovers. One such pause is enough, or three that are
+ * shorter: a noise that swells by itself hardly begins so at the end of a sound, nor keeps to that
+ * curve within a quarter of a decibel for seconds. Of 1508 untouched sounds, voices with cars that
+ * pass and fans that are switched on among them, none is told. Cannot see a gain that hears ahead,
+ * or one that has recovered within some tenths of a second.
  */
 final class LongRecovery {
   private static final int FEWEST_BANDS = 5;
-  private static final double PAUSE_SECONDS = 2.5;
   private static final double MEAN_SECONDS = 0.16;
 
   /** The next sound may begin softly. */
@@ -25,15 +25,29 @@ final class LongRecovery {
   /** By then the room has died away. */
   private static final double LATEST_LOW_SECONDS = 1.3;
 
-  private static final int FEWEST_MOMENTS = 10;
+  /** Of short pauses no later than half-way. */
+  private static final double LATEST_LOW_SHARE = 0.5;
+
+  private static final int FEWEST_MOMENTS = 3;
   private static final int LOW_MOMENTS = 2;
 
   /** The end of a pause is its last part of so many. */
   private static final int END_PART = 4;
 
-  private static final double RISE_DB = 2;
-  private static final double ALIKE_DB = 0.5;
-  private static final double OFF_DB = 0.25;
+  /** What a pause must show to be enough by itself. */
+  private static final Least ONE = new Least(2.5, 10, 2, 0.5, 0.25);
+
+  private static final Least ONE_LONG = new Least(4, 10, 1.2, 0.3, 0.15);
+
+  /** Three such, and most of all that are so long. */
+  private static final Least SEVERAL = new Least(1.2, FEWEST_MOMENTS, 1, 0.6, 0.15);
+
+  private static final int FEWEST_PAUSES = 3;
+  private static final double MOST_OF_THEM = 0.7;
+
+  /** Over so much what comes up further may be so much less alike. */
+  private static final double MUCH_DB = 4;
+
   private static final double SHORTEST_SECONDS = 0.2;
   private static final double LONGEST_SECONDS = 4;
   private static final int CONSTANTS = 25;
@@ -49,19 +63,83 @@ final class LongRecovery {
     mean = Math.max(1, (int) Math.round(MEAN_SECONDS / fine.seconds()));
   }
 
+  /** A pause that is so long, and its noise comes up so far, so much alike, so near to a curve. */
+  private record Least(double seconds, int moments, double riseDb, double apartDb, double offDb) {}
+
+  /**
+   * How the noise of a pause comes up from where it is lowest.
+   *
+   * @param moments from there to the end
+   * @param apartDb how far the bands differ
+   * @param offDb from a curve that rises ever more slowly
+   */
+  private record Rise(Stretch pause, int moments, double db, double apartDb, double offDb) {}
+
   /** What speaks for a gain. */
   static Optional<Alteration> of(FineBands fine, Pauses pauses) {
     LongRecovery recovery = new LongRecovery(fine);
-    return pauses.all().stream()
-        .filter(p -> p.from() > 0 && p.rows() * fine.seconds() > PAUSE_SECONDS)
-        .map(recovery::in)
-        .flatMap(Optional::stream)
-        .findFirst();
+    List<Rise> rises =
+        pauses.all().stream()
+            .filter(p -> p.from() > 0 && recovery.isLong(p, SEVERAL))
+            .map(recovery::in)
+            .flatMap(Optional::stream)
+            .toList();
+    return rises.stream()
+        .filter(r -> recovery.is(r, ONE) || recovery.is(r, ONE_LONG))
+        .findFirst()
+        .map(recovery::one)
+        .or(() -> recovery.several(rises));
   }
 
-  private Optional<Alteration> in(Stretch pause) {
-    int rows = pause.rows() - (int) Math.round(BEGINNING_SECONDS / fine.seconds());
-    int all = rows / mean;
+  private boolean isLong(Stretch pause, Least least) {
+    return pause.rows() * fine.seconds() > least.seconds;
+  }
+
+  private boolean is(Rise rise, Least least) {
+    return isLong(rise.pause, least)
+        && rise.moments >= least.moments
+        && rise.db > least.riseDb
+        && rise.apartDb < least.apartDb * (least == SEVERAL ? Math.max(1, rise.db / MUCH_DB) : 1)
+        && rise.offDb < least.offDb;
+  }
+
+  private Alteration one(Rise rise) {
+    return new Alteration(
+        Alteration.Kind.AUTOMATIC_GAIN,
+        Figures.say(
+            "in %.1f s after something loud the noise comes up again by %.1f dB, alike in all bands and ever more slowly: noise that swells does not begin where a sound ends",
+            rise.moments * mean * fine.seconds(), rise.db),
+        low(rise),
+        rise.pause.to() * fine.seconds());
+  }
+
+  private double low(Rise rise) {
+    int all = moments(rise.pause);
+    return (rise.pause.from() + (all - rise.moments) * mean) * fine.seconds();
+  }
+
+  private Optional<Alteration> several(List<Rise> rises) {
+    List<Rise> up = rises.stream().filter(r -> is(r, SEVERAL)).toList();
+    return up.size() >= FEWEST_PAUSES && up.size() >= MOST_OF_THEM * rises.size()
+        ? Optional.of(
+            new Alteration(
+                Alteration.Kind.AUTOMATIC_GAIN,
+                Figures.say(
+                    "in %d of %d pauses after something loud the noise comes up again, by %.1f dB on average, alike in all bands and ever more slowly: noise that swells does not begin where sounds end",
+                    up.size(),
+                    rises.size(),
+                    up.stream().mapToDouble(Rise::db).average().orElseThrow()),
+                low(up.getFirst()),
+                up.getLast().pause.to() * fine.seconds()))
+        : Optional.empty();
+  }
+
+  private int moments(Stretch pause) {
+    return (pause.rows() - (int) Math.round(BEGINNING_SECONDS / fine.seconds())) / mean;
+  }
+
+  private Optional<Rise> in(Stretch pause) {
+    int all = moments(pause);
     double[][] moments =
         IntStream.range(0, all).mapToObj(k -> levels(pause.from(), k, 1)).toArray(double[][]::new);
     double[] weights = weights(moments);
@@ -70,31 +148,26 @@ final class LongRecovery {
     }
     double[] curve = Arrays.stream(moments).mapToDouble(m -> Weighted.mean(m, weights)).toArray();
     int low = 0;
-    for (int k = 1; k < LATEST_LOW_SECONDS / MEAN_SECONDS; k++) {
+    for (int k = 1; k < Math.min(LATEST_LOW_SHARE * all, LATEST_LOW_SECONDS / MEAN_SECONDS); k++) {
       low = curve[k] < curve[low] ? k : low;
     }
     int left = all - low;
     if (left < FEWEST_MOMENTS) {
       return Optional.empty();
     }
-    int end = left / END_PART;
+    int end = Math.max(1, left / END_PART);
     double[] lowest = levels(pause.from(), low, LOW_MOMENTS);
     double[] rises = levels(pause.from(), all - end, end);
     Arrays.setAll(rises, b -> rises[b] - lowest[b]);
     double rise = Weighted.mean(rises, weights);
     double[] apart = Arrays.stream(rises).map(r -> (r - rise) * (r - rise)).toArray();
-    return rise > RISE_DB
-            && Math.sqrt(Weighted.mean(apart, weights)) < ALIKE_DB
-            && offDb(Arrays.copyOfRange(curve, low, all)) < OFF_DB
-        ? Optional.of(
-            new Alteration(
-                Alteration.Kind.AUTOMATIC_GAIN,
-                Figures.say(
-                    "in %.1f s after something loud the noise comes up again by %.1f dB, alike in all bands and ever more slowly: noise that swells does not begin where a sound ends",
-                    left * mean * fine.seconds(), rise),
-                (pause.from() + low * mean) * fine.seconds(),
-                pause.to() * fine.seconds()))
-        : Optional.empty();
+    return Optional.of(
+        new Rise(
+            pause,
+            left,
+            rise,
+            Math.sqrt(Weighted.mean(apart, weights)),
+            offDb(Arrays.copyOfRange(curve, low, all))));
   }
 
   /** Of each band, by how little its plain noise scatters; 0 on the steps of the file. */

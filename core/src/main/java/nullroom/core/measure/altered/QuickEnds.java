@@ -28,6 +28,9 @@ final class QuickEnds {
   private static final double TO_DB = 7;
   private static final double QUICK_SECONDS = 0.024;
 
+  /** What is far deader than a room, as the open air is, ends as fast there and over it. */
+  private static final double OVER_DB = 12;
+
   /** So long it stays on the floor, and so long it sounded before. */
   private static final double STAYS_SECONDS = 0.12;
 
@@ -90,7 +93,9 @@ final class QuickEnds {
     List<Integer> lasted = rows.stream().filter(k -> fallSeconds(k).isPresent()).toList();
     List<Integer> quick =
         lasted.stream().filter(k -> fallSeconds(k).getAsDouble() < QUICK_SECONDS).toList();
-    return quick.size() < FEWEST || quick.size() < MOST_OF_THEM * lasted.size()
+    return quick.size() < FEWEST
+            || quick.size() < MOST_OF_THEM * lasted.size()
+            || !slowerOver(quick)
         ? Optional.empty()
         : Optional.of(
             told(
@@ -113,6 +118,29 @@ final class QuickEnds {
             seconds
                 * (Rows.crossing(total, row - 1, floor + TO_DB)
                     - Rows.crossing(total, above, floor + FROM_DB)));
+  }
+
+  /** Whether the decibels over those took as long as the twenty, for half of what ends at least. */
+  private boolean slowerOver(List<Integer> quick) {
+    return Quantile.median(
+            quick.stream()
+                .mapToDouble(k -> overSeconds(k) - fallSeconds(k).getAsDouble())
+                .toArray())
+        > 0;
+  }
+
+  private double overSeconds(int row) {
+    int from = row - 1;
+    while (from > 0 && total[from] < floor + FROM_DB) {
+      from--;
+    }
+    int above = from;
+    while (above > 0 && total[above] < floor + FROM_DB + OVER_DB) {
+      above--;
+    }
+    return seconds
+        * (Rows.crossing(total, from, floor + FROM_DB)
+            - Rows.crossing(total, above, floor + FROM_DB + OVER_DB));
   }
 
   private Optional<Alteration> fromOneLevel(List<Integer> rows) {

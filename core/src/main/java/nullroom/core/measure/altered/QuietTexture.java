@@ -23,6 +23,10 @@ record QuietTexture(
     double beside, double high, double scatterDb, double following, double rangeDb) {
   private static final double BESIDE = 0.32;
   private static final double SCATTER_DB = 6.2;
+
+  /** Beside it the neighbours must lie a little nearer than those of noise ever do. */
+  private static final double WIDE_BESIDE = 0.312;
+
   private static final double TONES = 0.1;
 
   /** Where nothing is quiet, tones that die away lie among the quietest, and follow less. */
@@ -119,8 +123,8 @@ record QuietTexture(
 
   /** Whether a gain of its own was set for each bin. */
   boolean isWorkedOn() {
-    return (beside > BESIDE + (isRestless() ? RESTLESS_SLACK : 0)
-            || scatterDb > SCATTER_DB + (isRestless() ? RESTLESS_SLACK_DB : 0))
+    boolean wide = scatterDb > SCATTER_DB + (isRestless() ? RESTLESS_SLACK_DB : 0);
+    return (beside > BESIDE + (isRestless() ? RESTLESS_SLACK : 0) || wide && beside > WIDE_BESIDE)
         && following < (isRestless() ? TONES_DYING : TONES);
   }
 

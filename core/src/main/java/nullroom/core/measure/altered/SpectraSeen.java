@@ -73,6 +73,7 @@ final class SpectraSeen {
   private final Frames octaves = new Frames(OCTAVES);
   private final Frames aside = new Frames(ASIDE);
   private final LineTexture lines;
+  private final LevelsBetween between;
   private final Softest<Quiet> quietest = new Softest<>(QUIETEST);
   private final Holes holes;
   private int blocks;
@@ -88,6 +89,7 @@ final class SpectraSeen {
         new HannSpectrum(Fft.sizeFor(Math.max(64, Math.round(BLOCK_SECONDS * rate * 0.75))), rate);
     cut = new Blocks(spectrum.size(), this::block);
     lines = new LineTexture(spectrum, rate);
+    between = new LevelsBetween(spectrum, rate);
     holes = new Holes(spectrum);
     mean = new double[spectrum.size() / 2 + 1];
   }
@@ -113,6 +115,7 @@ final class SpectraSeen {
     aside.add(aside(power));
     lines.add(power);
     if (sum > 1e-15) {
+      between.add(power);
       double level = Decibels.ofEnergy(sum);
       sounding++;
       holes.add(power, lines.lastFollowing());
@@ -250,6 +253,11 @@ final class SpectraSeen {
 
   TailTexture tails() {
     return new TailTexture(lines, totals());
+  }
+
+  /** How the lines between noise and sound stand. */
+  LevelsBetween.Seen linesBetween() {
+    return between.over(pauses());
   }
 
   double binHz() {

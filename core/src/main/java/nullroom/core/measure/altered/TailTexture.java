@@ -37,33 +37,6 @@ final class TailTexture {
   private static final double WIDE_BESIDE = 0.34;
   private static final int WIDE_ROWS = 15;
 
-  /**
-   * Long after anything loud, so little over the noise, islands show where bins are still moved.
-   */
-  private static final double OVER_NOISE_FROM_DB = 1;
-
-  private static final double OVER_NOISE_TO_DB = 6;
-  private static final int OVER_NOISE_FEWEST = 25;
-
-  /** Of untouched sound 5.3 dB and 0.27, and never both over 5.6 and 0.3. */
-  private static final double OVER_NOISE_SCATTER_DB = 5.75;
-
-  private static final double OVER_NOISE_BESIDE = 0.305;
-  private static final double OVER_NOISE_FOLLOWING = 0.15;
-  private static final double OVER_NOISE_TONES = 0.25;
-
-  /** Over the noise, of what is no louder than a word dies away. */
-  private static final double FAR_FROM_DB = 16;
-
-  private static final double FAR_TO_DB = 40;
-  private static final int FAR_FEWEST = 40;
-
-  /** Of untouched sound rarely over 5.9, and where it changes fast up to 0.43; never both. */
-  private static final double FAR_SCATTER_DB = 6.06;
-
-  private static final double FAR_BESIDE = 0.435;
-  private static final double FAR_FOLLOWING = 0.15;
-
   /** Squared decibels more than in the pauses, which a steady line would widen, too. */
   private static final double MORE = 6.5;
 
@@ -172,33 +145,11 @@ final class TailTexture {
     return high.filter(h -> isIslands(h) && more > MORE && !tones && !rising);
   }
 
-  /** Whether bins are still moved one by one in what sounds softly, long after anything loud. */
-  Optional<Texture> movedOverNoise() {
-    return moved(
-        OVER_NOISE_TONES,
-        (since, over, fall) ->
-            since >= TAIL_SECONDS
-                && over > OVER_NOISE_FROM_DB
-                && over < OVER_NOISE_TO_DB
-                && fall < STEEP_DB,
-        new Texture(
-            OVER_NOISE_FEWEST, OVER_NOISE_SCATTER_DB, OVER_NOISE_BESIDE, OVER_NOISE_FOLLOWING));
-  }
-
-  /** The same far over the noise, as one does who takes it for more. */
-  Optional<Texture> movedFarOver() {
-    return moved(
-        FOLLOWING,
-        (since, over, fall) ->
-            since > 0 && over > FAR_FROM_DB && over < FAR_TO_DB && fall < STEEP_DB,
-        new Texture(FAR_FEWEST, FAR_SCATTER_DB, FAR_BESIDE, FAR_FOLLOWING));
-  }
-
   /** Whether all that dies away is wider than in twelve of thirteen untouched voices. */
   boolean hasRoughTails() {
     return lines
         .of(total, 0, lines.bands(), dyingAway(ROUGH_FROM_DB, ROUGH_TO_DB))
-        .filter(t -> !isExplained(FOLLOWING))
+        .filter(t -> !isExplained())
         .filter(t ->
             t.rows() >= ROUGH_FEWEST
                 && (t.scatterDb() - USUAL_SCATTER_DB) / USUAL_SCATTER_OFF
@@ -210,27 +161,14 @@ final class TailTexture {
   /** Whether the pauses are wider than those of any steady noise. */
   boolean hasRoughPauses() {
     return still(LineTexture.HIGH, lines.bands())
-        .filter(t -> !isExplained(FOLLOWING) && t.scatterDb() > ROUGH_PAUSES_DB)
+        .filter(t -> !isExplained() && t.scatterDb() > ROUGH_PAUSES_DB)
         .isPresent();
   }
 
-  /** What is asked for, if it is wider than a limit and nothing else explains that. */
-  private Optional<Texture> moved(double tones, LineTexture.Asked asked, Texture limit) {
-    return isExplained(tones)
-        ? Optional.empty()
-        : lines
-            .of(total, LineTexture.HIGH, lines.bands(), asked)
-            .filter(t ->
-                t.rows() >= limit.rows()
-                    && t.scatterDb() > limit.scatterDb()
-                    && t.beside() > limit.beside()
-                    && t.following() < limit.following());
-  }
-
   /** Whether tones are loud, or a coder did it. */
-  private boolean isExplained(double tones) {
+  private boolean isExplained() {
     return isCoded()
-        || loud(LineTexture.HIGH, lines.bands()).filter(l -> l.following() > tones).isPresent();
+        || loud(LineTexture.HIGH, lines.bands()).filter(l -> l.following() > FOLLOWING).isPresent();
   }
 
   /** Islands in the pauses, more the higher: a coder's. */

@@ -79,7 +79,7 @@ class CodedTest {
   @DisplayName("islands under an edge may be a coder's or a reduction's, where no frames show")
   void islands() {
     double[] x = reduced(0.5);
-    assertThat(kinds(x)).containsExactly(Kind.NOISE_REDUCTION);
+    assertThat(kinds(x)).startsWith(Kind.NOISE_REDUCTION).doesNotContain(Kind.LOSSY);
     assertThat(found(edged(x)))
         .filteredOn(a -> a.evidence().contains("islands"))
         .extracting(Alteration::kind)

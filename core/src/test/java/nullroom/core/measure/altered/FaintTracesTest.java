@@ -9,7 +9,6 @@ import static nullroom.core.measure.altered.AlteredSounds.talk;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Arrays;
-import java.util.Optional;
 import java.util.Random;
 import nullroom.core.Progress;
 import nullroom.core.acoustics.Bands;
@@ -189,30 +188,6 @@ class FaintTracesTest {
     assertThat(found(x)).isEmpty();
     assertThat(kinds(AlteredSounds.denoised(x, (int) (2.7 * RATE), (int) (3.5 * RATE), floorDb)))
         .contains(Kind.NOISE_REDUCTION);
-  }
-
-  @ParameterizedTest
-  @DisplayName("islands that a reduction leaves far over the noise are seen; a room leaves none")
-  @ValueSource(doubles = {0.5, 1.5})
-  void farOver(double ringSeconds) {
-    double[] x = talk(FLAT, 45, ringSeconds, 25);
-    assertThat(farOver(x)).isEmpty();
-    Random random = new Random(26);
-    double[] gain = {1};
-    double[] y =
-        AlteredSounds.spectral(
-            x,
-            (power, bin, frame) -> {
-              gain[0] = bin % 5 > 0 ? gain[0] : random.nextBoolean() ? 1 : 0.2;
-              return gain[0];
-            });
-    assertThat(farOver(y)).hasValueSatisfying(t -> assertThat(t.scatterDb()).isGreaterThan(6));
-  }
-
-  private static Optional<LineTexture.Texture> farOver(double[] x) {
-    SpectraSeen spectra = new SpectraSeen(RATE);
-    spectra.add(x, x.length);
-    return spectra.tails().movedFarOver();
   }
 
   @Test

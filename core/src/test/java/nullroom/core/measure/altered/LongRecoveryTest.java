@@ -7,7 +7,10 @@ import static nullroom.core.measure.altered.AlteredSounds.found;
 import static nullroom.core.measure.altered.AlteredSounds.kinds;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Optional;
+import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
+import java.util.function.IntToDoubleFunction;
 import nullroom.core.measure.altered.Alteration.Kind;
 import nullroom.core.predict.SyntheticRoom;
 import org.junit.jupiter.api.DisplayName;
@@ -69,5 +72,56 @@ class LongRecoveryTest {
     assertThat(kinds(clip(t -> -0.8 * t, 0, t -> 0))).isEmpty();
     assertThat(kinds(clip(t -> 4 * Math.sin(t), 0, t -> 0))).isEmpty();
     assertThat(kinds(clip(t -> 0, 2, t -> -30 * Math.exp(-t)))).isEmpty();
+  }
+
+  /**
+   * Knocks over noise, two seconds apart, from the second one on.
+   *
+   * @param atFirstDb gain right behind each, by its number
+   * @param left how much of that is left so many seconds later
+   */
+  private static double[] knocks(IntToDoubleFunction atFirstDb, DoubleUnaryOperator left) {
+    int every = 2 * RATE;
+    double[] noise = SyntheticRoom.noise(FLAT, RATE, ALL, 54);
+    double[] knock = AlteredSounds.reply(0.25, 60, new Random(55));
+    double rms = AlteredSounds.rms(noise, ALL);
+    double[] out = new double[ALL];
+    for (int k = every; k < ALL; k++) {
+      int since = k % every;
+      double gain = atFirstDb.applyAsDouble(k / every) * left.applyAsDouble((double) since / RATE);
+      double sum = 0.004 * noise[k] / rms + (since < knock.length ? 1.6 * knock[since] : 0);
+      out[k] = sum * Math.pow(10, gain / 20);
+    }
+    for (int k = 0; k < every; k++) {
+      out[k] = 0.004 * noise[k] / rms;
+    }
+    return out;
+  }
+
+  private static Optional<Alteration> recovered(double[] x) {
+    FineBands fine = new FineBands(RATE);
+    fine.add(x, x.length);
+    return LongRecovery.of(fine, Pauses.of(fine));
+  }
+
+  @Test
+  @DisplayName("several short pauses tell a gain that recovers, however deep each begins")
+  void several() {
+    double[] x = knocks(n -> n % 2 == 0 ? -3 : -6, t -> Math.exp(-t / 0.5));
+    assertThat(recovered(x))
+        .hasValueSatisfying(a -> {
+          assertThat(a.kind()).isEqualTo(Kind.AUTOMATIC_GAIN);
+          assertThat(a.evidence()).contains("in 8 of 8 pauses", "ever more slowly");
+          assertThat(a.fromSeconds()).isBetween(2.0, 3.0);
+        });
+    assertThat(kinds(x)).containsExactly(Kind.AUTOMATIC_GAIN);
+  }
+
+  @Test
+  @DisplayName("noise that moves between knocks by itself, up here and down there, is no gain")
+  void severalByItself() {
+    assertThat(found(knocks(n -> 0, t -> 0))).isEmpty();
+    assertThat(found(knocks(n -> n % 2 == 0 ? -3 : 3, t -> 1 - t / 2))).isEmpty();
+    assertThat(recovered(knocks(n -> n % 3 == 0 ? -4 : 0, t -> Math.exp(-t / 0.5)))).isEmpty();
   }
 }

@@ -56,7 +56,7 @@ class QuickEndsTest {
 
   @ParameterizedTest
   @DisplayName("a very dead room, where nothing but the steps is left of the noise, is no gate")
-  @ValueSource(doubles = {0.1, 0.12, 0.2})
+  @ValueSource(doubles = {0.03, 0.05, 0.08, 0.1, 0.12, 0.2})
   void dead(double ringSeconds) {
     assertThat(kinds(written(talk(FLAT, 90, ringSeconds, 63), 16, true))).isEmpty();
   }
