@@ -226,7 +226,8 @@ public final class AlterationMeter implements Hearer {
     Optional<Alteration> rises =
         onSteps() // what dies away ends among them
             ? Optional.empty()
-            : AutomaticGain.of(spectra.octaveLevels(), spectra.secondsPerBlock());
+            : AutomaticGain.of(
+                spectra.octaveLevels(), spectra.secondsPerBlock(), fine.isColoured());
     return rises
         .or(() -> RisingTogether.of(fine))
         .or(() -> LongRecovery.of(fine, pauses))
@@ -266,11 +267,9 @@ public final class AlterationMeter implements Hearer {
 
   private Optional<String> risesAtRoughSpectra() {
     TailTexture texture = spectra.tails();
-    boolean tails = texture.hasRoughTails();
-    boolean pauses = !onSteps() && texture.hasRoughPauses();
-    return tails || pauses
+    return texture.hasRoughTails() || !onSteps() && texture.hasRoughPauses()
         ? before.mostlyRises(
-            tails && pauses ? 1 : RISES_AT_ROUGH_SPECTRA,
+            RISES_AT_ROUGH_SPECTRA,
             "%d times the noise rises before a sound that begins at once, by %.0f dB, and the lines of what dies away, or of the pauses, stand apart as hardly any room lets them: each may be by itself, both are not")
         : Optional.empty();
   }

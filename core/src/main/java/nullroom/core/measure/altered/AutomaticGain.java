@@ -47,6 +47,9 @@ final class AutomaticGain {
   private static final int FEWEST = 2;
   private static final double MOST_OF_THEM = 0.6;
 
+  /** Of what has no colour as a voice has, as a rustle: all of so few. */
+  private static final int FEWEST_COLOURLESS = 4;
+
   /**
    * The same noise stands at the end of each, however far the gain has come up; what passes by
    * leaves the pauses where it will. So far apart for each pause after the first, less a half.
@@ -59,7 +62,14 @@ final class AutomaticGain {
 
   private record Pause(int from, int to, double rise, boolean alike, double endDb) {}
 
-  static Optional<Alteration> of(Frames octaves, double seconds) {
+  /**
+   * What speaks for a gain.
+   *
+   * @param octaves levels of the voice's octaves
+   * @param seconds length of a row
+   * @param coloured whether what is loud has the colour of a voice
+   */
+  static Optional<Alteration> of(Frames octaves, double seconds, boolean coloured) {
     double[] total = SpectraSeen.totals(octaves);
     double[] sorted = total.clone();
     Arrays.sort(sorted);
@@ -70,12 +80,14 @@ final class AutomaticGain {
     }
     List<Pause> half = pauses(octaves, total, seconds, loud, quiet + HALF * (loud - quiet));
     List<Pause> under = pauses(octaves, total, seconds, loud, loud - UNDER_LOUD_DB);
-    return rising(half, seconds).or(() -> rising(under, seconds));
+    return rising(half, seconds, coloured).or(() -> rising(under, seconds, coloured));
   }
 
-  private static Optional<Alteration> rising(List<Pause> pauses, double seconds) {
+  private static Optional<Alteration> rising(List<Pause> pauses, double seconds, boolean coloured) {
     List<Pause> rising = pauses.stream().filter(p -> p.rise() > RISE_DB && p.alike()).toList();
-    if (rising.size() < FEWEST || rising.size() < MOST_OF_THEM * pauses.size()) {
+    if (rising.size() < FEWEST
+        || rising.size() < MOST_OF_THEM * pauses.size()
+        || !coloured && rising.size() < Math.min(pauses.size(), FEWEST_COLOURLESS)) {
       return Optional.empty();
     }
     double[] ends = rising.stream().mapToDouble(Pause::endDb).sorted().toArray();

@@ -79,7 +79,7 @@ final class LevelsBetween {
   /** Both together in each band; of 684 untouched voices two are over it, and over what follows. */
   private static final double SURE = 1.3;
 
-  private static final double LIKELY = 0.9;
+  private static final double LIKELY = 1.2;
 
   /** Logarithms of odds, beside one another against in time. */
   private static final double BESIDE_MORE = 2.25;
@@ -157,7 +157,7 @@ final class LevelsBetween {
    */
   @SuppressWarnings("ArrayRecordComponent") // never compared
   record Seen(Both[] bands, Both[] farBands, boolean steady) {
-    /** Whether they stand together as nothing does that was reduced. */
+    /** Whether they stand together as nine untouched voices in ten do. */
     boolean isUnlikely() {
       return alone() < LIKELY;
     }
