@@ -76,9 +76,10 @@ final class LevelsBetween {
   private static final double NOISE_BESIDE = -0.18;
   private static final double BESIDE_WEIGHT = 1.2;
 
-  /** Both together in each band; of 684 untouched voices two are over it, and over what follows. */
+  /** Both together in each band; of 684 untouched voices one is over it and over what follows. */
   private static final double SURE = 1.3;
 
+  /** One untouched voice in ten is over it. */
   private static final double LIKELY = 1.2;
 
   /** Logarithms of odds, beside one another against in time. */
@@ -157,7 +158,7 @@ final class LevelsBetween {
    */
   @SuppressWarnings("ArrayRecordComponent") // never compared
   record Seen(Both[] bands, Both[] farBands, boolean steady) {
-    /** Whether they stand together as nine untouched voices in ten do. */
+    /** Whether they stand together as in nine untouched voices of ten. */
     boolean isUnlikely() {
       return alone() < LIKELY;
     }

@@ -129,6 +129,7 @@ final class QuickEnds {
         > 0;
   }
 
+  /** How long the decibels over those took; long where nothing before was so loud. */
   private double overSeconds(int row) {
     int from = row - 1;
     while (from > 0 && total[from] < floor + FROM_DB) {
