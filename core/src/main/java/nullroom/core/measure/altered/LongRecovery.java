@@ -99,7 +99,7 @@ final class LongRecovery {
     return isLong(rise.pause, least)
         && rise.moments >= least.moments
         && rise.db > least.riseDb
-        && rise.apartDb < least.apartDb * (least == SEVERAL ? Math.max(1, rise.db / MUCH_DB) : 1)
+        && rise.apartDb < least.apartDb * Math.max(1, rise.db / MUCH_DB)
         && rise.offDb < least.offDb;
   }
 

@@ -24,7 +24,7 @@ class LevelsBetweenTest {
   private static final int END = (int) (0.9 * RATE);
 
   /** Syllables of harmonics and of hisses in phrases, in a room, over noise. */
-  static double[] syllables(double ringSeconds, double snrDb, long seed) {
+  private static double[] syllables(double ringSeconds, double snrDb, long seed) {
     Random random = new Random(seed);
     double[] dry = new double[SECONDS * RATE];
     double at = 1;
