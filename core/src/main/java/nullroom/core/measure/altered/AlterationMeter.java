@@ -247,6 +247,7 @@ public final class AlterationMeter implements Hearer {
   /**
    * What shows at the ends and the beginnings of sounds.
    *
+   * @param between the lines between noise and sound
    * @param byBlocks whether neither a gate nor holes explain noise before them
    * @param edged a coder, which lets noise through before sounds, but does not end them
    */
