@@ -3,6 +3,7 @@ package nullroom.core.measure.altered;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.function.DoublePredicate;
+import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import nullroom.core.Decibels;
@@ -50,7 +51,10 @@ final class LevelsBetween {
   private static final double FAR_FROM_DB = 27;
 
   private static final double FAR_TO_DB = 39;
+
+  /** Noise lies so near to its mean, and hardly further than that under or over it. */
   private static final double MIDDLE_DB = 3;
+
   private static final double ABOUT_DB = 6;
   private static final int FEWEST = 300;
 
@@ -70,7 +74,7 @@ final class LevelsBetween {
   /** Nearly nothing stays where a sound begins and ends at once in a dead room. */
   private static final double LEAST_IN_TIME = -2.2;
 
-  /** Tones stand alone at all levels, and noise that is cut off nowhere. */
+  /** Tones stand alone at all levels; noise that is switched on and off together at all. */
   private static final double FAR_BESIDE = -0.9;
 
   private static final double NOISE_BESIDE = -0.18;
@@ -226,8 +230,8 @@ final class LevelsBetween {
     double[] floor = floor(noise);
     boolean[] sounding = sounding(floor);
     return new Seen(
-        bands(floor, sounding, BETWEEN_FROM_DB, BETWEEN_TO_DB),
-        bands(floor, sounding, FAR_FROM_DB, FAR_TO_DB),
+        bands(floor, row -> sounding[row], BETWEEN_FROM_DB, BETWEEN_TO_DB),
+        bands(floor, row -> sounding[row], FAR_FROM_DB, FAR_TO_DB),
         isSteady(floor));
   }
 
@@ -258,16 +262,14 @@ final class LevelsBetween {
         noisy += Math.abs(over(row, k, floor)) < ABOUT_DB ? 1 : 0;
       }
     }
-    boolean[] always = new boolean[rows];
-    Arrays.fill(always, true);
-    Both middle = Seen.all(bands(floor, always, -MIDDLE_DB, MIDDLE_DB));
+    Both middle = Seen.all(bands(floor, row -> true, -MIDDLE_DB, MIDDLE_DB));
     return noisy > NOISE_SHARE * rows * lines
         && middle.inTime.odds() > STEADY_IN_TIME
         && middle.beside.odds() > STEADY_BESIDE;
   }
 
   /** The lines of some levels over the noise, in some moments, band by band. */
-  private Both[] bands(double[] floor, boolean[] moments, double fromDb, double toDb) {
+  private Both[] bands(double[] floor, IntPredicate moments, double fromDb, double toDb) {
     return IntStream.range(0, BANDS)
         .mapToObj(b -> {
           int from = Math.min(lines, spectrum.bin(EDGES_HZ[b]) - first);
@@ -277,13 +279,13 @@ final class LevelsBetween {
         .toArray(Both[]::new);
   }
 
-  private Both band(double[] floor, boolean[] moments, int from, int to, DoublePredicate of) {
+  private Both band(double[] floor, IntPredicate moments, int from, int to, DoublePredicate of) {
     int later = 0;
     int laterTogether = 0;
     int beside = 0;
     int besideTogether = 0;
     for (int row = 0; row < rows; row++) {
-      for (int k = from; moments[row] && k < to; k++) {
+      for (int k = from; moments.test(row) && k < to; k++) {
         double db = over(row, k, floor);
         if (of.test(db)) {
           if (row + 1 < rows) {

@@ -131,17 +131,20 @@ final class QuickEnds {
 
   /** How long the decibels over those took; long where nothing before was so loud. */
   private double overSeconds(int row) {
-    int from = row - 1;
-    while (from > 0 && total[from] < floor + FROM_DB) {
-      from--;
-    }
-    int above = from;
-    while (above > 0 && total[above] < floor + FROM_DB + OVER_DB) {
-      above--;
-    }
+    int from = lastOver(row, FROM_DB);
+    int above = lastOver(from + 1, FROM_DB + OVER_DB);
     return seconds
         * (Rows.crossing(total, from, floor + FROM_DB)
             - Rows.crossing(total, above, floor + FROM_DB + OVER_DB));
+  }
+
+  /** The last row before another that is so far over the floor; the first where there is none. */
+  private int lastOver(int row, double db) {
+    int last = row - 1;
+    while (last > 0 && total[last] < floor + db) {
+      last--;
+    }
+    return last;
   }
 
   private Optional<Alteration> fromOneLevel(List<Integer> rows) {
