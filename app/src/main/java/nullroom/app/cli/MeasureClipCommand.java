@@ -90,6 +90,7 @@ final class MeasureClipCommand implements Callable<Integer> {
     for (Alteration.Measured what : Alteration.Measured.values()) {
       warnings.addAll(Alteration.warnings(clip.altered(), what));
     }
+    clip.unseen().ifPresent(warnings::add);
     Verdicts verdicts = Verdicts.of(Hearing.traced(after).heard(), after.goal().targets());
     if (input.json) {
       json(clip, after, told, verdicts).put("warnings", warnings).print();

@@ -15,7 +15,7 @@ import nullroom.core.Trouble;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.altered.AlterationMeter;
-import nullroom.core.measure.decay.BentDecay;
+import nullroom.core.measure.decay.AlteredDecay;
 import nullroom.core.measure.decay.BlindDecay;
 import nullroom.core.measure.decay.DecayAnalysis;
 import nullroom.core.measure.decay.DecayReport;
@@ -102,14 +102,16 @@ final class MeasureDecayCommand implements Callable<Integer> {
       BlindDecay.of(sound).ifPresent(guess -> warnings.add(offer(guess)));
     }
     List<Alteration> altered =
-        BentDecay.with(
+        AlteredDecay.with(
                 AlterationMeter.measure(SampleSource.of(sound), Progress.NONE).getFirst(),
                 report,
+                sound,
                 sound)
             .stream()
             .filter(a -> !endsWithTheSweep(a, report))
             .toList();
     warnings.addAll(Alteration.warnings(altered, Alteration.Measured.DECAY));
+    AlteredDecay.unseen(report, altered).ifPresent(warnings::add);
     if (input.json) {
       json(report, altered, warnings).print();
     } else {

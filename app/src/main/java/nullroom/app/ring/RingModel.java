@@ -230,7 +230,8 @@ public final class RingModel {
     }
     DecayMeasurement last = book().decay().get();
     return RingWords.measured(last, book().decays().now().size())
-        + Alteration.remedies(last.altered());
+        + Alteration.remedies(last.altered())
+        + last.unseen().map(" "::concat).orElse("");
   }
 
   private String sayFigure() {

@@ -1,13 +1,14 @@
 package nullroom.core.book;
 
 import java.util.List;
+import java.util.Optional;
 import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.altered.AlterationMeter;
-import nullroom.core.measure.decay.BentDecay;
+import nullroom.core.measure.decay.AlteredDecay;
 import nullroom.core.measure.decay.DecayAnalysis;
 import nullroom.core.measure.decay.DecayReport;
 import nullroom.core.predict.Statistics;
@@ -46,6 +47,11 @@ public record DecayMeasurement(
     return isSimulated(sound);
   }
 
+  /** What a device may have done to it without a trace; empty of an acted room. */
+  public Optional<String> unseen() {
+    return simulated() ? Optional.empty() : AlteredDecay.unseen(report, altered);
+  }
+
   /** Whether the simulated device made a sound of the book, by its name. */
   public static boolean isSimulated(String sound) {
     return sound.startsWith(SIMULATED);
@@ -78,9 +84,10 @@ public record DecayMeasurement(
     List<Alteration> altered =
         isSimulated(sound)
             ? List.of()
-            : BentDecay.with(
+            : AlteredDecay.with(
                 AlterationMeter.measure(SampleSource.of(recording), Progress.NONE).getFirst(),
                 report,
+                recording,
                 recording);
     return new DecayMeasurement(sound, taken, at, report, Statistics.of(room).seconds(), altered);
   }

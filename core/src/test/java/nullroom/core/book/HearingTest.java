@@ -221,4 +221,21 @@ class HearingTest {
         .as("a change that is only predicted is less sure")
         .isGreaterThan(hearing.heard(room).basis().decayShare().get(4));
   }
+
+  @Test
+  @DisplayName(
+      "what a device may do to a decay without a trace is counted, but not of an acted room")
+  void unseen() {
+    DecayMeasurement heard = clapped("claps-1.wav", 1);
+    DecayMeasurement acted = clapped(DecayMeasurement.SIMULATED + "claps-1.wav", 1);
+    assertThat(heard.altered()).isEmpty();
+    assertThat(heard.unseen()).isPresent();
+    assertThat(acted.unseen()).isEmpty();
+    double by = share(acted);
+    assertThat(share(heard)).isCloseTo(Math.hypot(by, 0.08), within(1e-9)).isGreaterThan(by);
+  }
+
+  private double share(DecayMeasurement decay) {
+    return Hearing.quick(bare.with(decay)).heard().basis().decayShare().get(4);
+  }
 }

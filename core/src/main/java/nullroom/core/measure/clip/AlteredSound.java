@@ -7,7 +7,7 @@ import nullroom.core.measure.Frames;
 import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.altered.AlterationMeter;
 import nullroom.core.measure.altered.Hearer;
-import nullroom.core.measure.decay.BentDecay;
+import nullroom.core.measure.decay.AlteredDecay;
 import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
 
@@ -51,8 +51,10 @@ public final class AlteredSound implements Hearer {
       return found;
     }
     Samples sound = new Samples(kept.column(0), rate);
-    return Clip.decay(sound, new ClipSorter(sound).parts(), List.of(), Progress.NONE)
-        .map(decay -> BentDecay.with(found, decay, sound))
+    return Clip.claps(sound, new ClipSorter(sound).parts())
+        .flatMap(claps ->
+            Clip.decay(claps, List.of(), Progress.NONE)
+                .map(decay -> AlteredDecay.with(found, decay, claps, sound)))
         .orElse(found);
   }
 }

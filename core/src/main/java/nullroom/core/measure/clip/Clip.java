@@ -10,7 +10,7 @@ import nullroom.core.Progress;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.altered.AlterationMeter;
-import nullroom.core.measure.decay.BentDecay;
+import nullroom.core.measure.decay.AlteredDecay;
 import nullroom.core.measure.decay.BlindDecay;
 import nullroom.core.measure.decay.DecayAnalysis;
 import nullroom.core.measure.decay.DecayReport;
@@ -82,13 +82,16 @@ public record Clip(
     Optional<NoiseReport> quiet =
         noise.isEmpty() ? Optional.empty() : Optional.of(noise(Samples.joined(noise)));
     progress.step(2, 4);
-    Optional<DecayReport> decay = decay(sound, parts, Band.DECAY_THIRDS, progress);
+    Optional<Samples> claps = claps(sound, parts);
+    Optional<DecayReport> decay = claps.flatMap(c -> decay(c, Band.DECAY_THIRDS, progress));
     Optional<VoiceReport> voice = speaking.join();
     Optional<BlindDecay> estimate =
         decay.isEmpty() && voice.isPresent() ? BlindDecay.of(sound) : Optional.empty();
     progress.step(3, 4);
     List<Alteration> altered =
-        decay.map(d -> BentDecay.with(found.join(), d, sound)).orElseGet(found::join);
+        decay
+            .map(d -> AlteredDecay.with(found.join(), d, claps.orElseThrow(), sound))
+            .orElseGet(found::join);
     List<String> words = new ArrayList<>();
     words.addAll(missing(parts, quiet, byPauses, decay, estimate, voice));
     turned.join().ifPresent(words::add);
@@ -101,32 +104,32 @@ public record Clip(
         > 1;
   }
 
+  /** What a device may have done to the decay without a trace; empty without claps. */
+  public Optional<String> unseen() {
+    return decay.flatMap(d -> AlteredDecay.unseen(d, altered));
+  }
+
   private static NoiseReport noise(Samples still) {
     return NoiseMeter.measure(SampleSource.of(still), Progress.NONE).getFirst();
   }
 
   /**
-   * Of its claps; empty without.
+   * Of a series of claps; empty where none will do.
    *
    * @param beside bands beside the octaves
    */
-  static Optional<DecayReport> decay(
-      Samples sound, List<ClipPart> parts, List<Band> beside, Progress progress) {
-    return claps(sound, parts)
-        .map(claps -> decay(claps, beside, progress))
-        .filter(d -> d.takes() > 0);
-  }
-
-  private static DecayReport decay(Samples claps, List<Band> beside, Progress progress) {
-    return DecayAnalysis.analyse(
-        claps,
-        new DecayAnalysis.Request(
-            Optional.of(Excitation.IMPULSE),
-            Optional.empty(),
-            Optional.empty(),
-            Octave.ALL,
-            beside),
-        (done, all) -> progress.step(2, 4));
+  static Optional<DecayReport> decay(Samples claps, List<Band> beside, Progress progress) {
+    DecayReport report =
+        DecayAnalysis.analyse(
+            claps,
+            new DecayAnalysis.Request(
+                Optional.of(Excitation.IMPULSE),
+                Optional.empty(),
+                Optional.empty(),
+                Octave.ALL,
+                beside),
+            (done, all) -> progress.step(2, 4));
+    return Optional.of(report).filter(d -> d.takes() > 0);
   }
 
   private static List<Samples> cut(Samples sound, List<ClipPart> parts, ClipPart.Kind kind) {
@@ -137,7 +140,7 @@ public record Clip(
   }
 
   /** The series of claps, with what lies between left out; more than so much tells no more. */
-  private static Optional<Samples> claps(Samples sound, List<ClipPart> parts) {
+  static Optional<Samples> claps(Samples sound, List<ClipPart> parts) {
     List<Samples> series = new ArrayList<>();
     double seconds = 0;
     for (Samples one : cut(sound, parts, ClipPart.Kind.CLAPS)) {

@@ -1,6 +1,5 @@
 package nullroom.core.measure.decay;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
@@ -18,7 +17,7 @@ import org.apache.commons.statistics.descriptive.StandardDeviation;
  * at the end). Cannot see a gain that comes up all the way down: that decay is straight, and only
  * too long.
  */
-public final class BentDecay {
+final class BentDecay {
   private static final double FROM_DB = -5;
 
   /**
@@ -93,26 +92,11 @@ public final class BentDecay {
   private BentDecay() {}
 
   /**
-   * What was found in a sound, and what its decays speak for.
-   *
-   * @param found of the whole sound
-   */
-  public static List<Alteration> with(List<Alteration> found, DecayReport report, Samples sound) {
-    List<Alteration> all = new ArrayList<>(found);
-    if (found.stream().noneMatch(Alteration::movesTheFloor)) { // which bends decays, too
-      all.addAll(
-          0,
-          SteepDecay.of(report, sound.seconds()).map(List::of).orElseGet(() -> of(report, sound)));
-    }
-    return all;
-  }
-
-  /**
    * What the decays of a report speak for.
    *
    * @param sound of which it is
    */
-  private static List<Alteration> of(DecayReport report, Samples sound) {
+  static List<Alteration> of(DecayReport report, Samples sound) {
     return IntStream.rangeClosed(0, LOWER_STEPS)
         .mapToObj(k -> bend(report, LOWER_DB * k))
         .filter(Bend::isSure)

@@ -13,7 +13,7 @@ import java.util.List;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.altered.Alteration.Kind;
-import nullroom.core.measure.decay.BentDecay;
+import nullroom.core.measure.decay.AlteredDecay;
 import nullroom.core.measure.decay.DecayAnalysis;
 import nullroom.core.predict.SyntheticRoom;
 import nullroom.core.signal.Samples;
@@ -37,7 +37,7 @@ class LateBendTest {
 
   private static List<Alteration> bent(double[] x) {
     Samples sound = new Samples(x, RATE);
-    return BentDecay.with(List.of(), DecayAnalysis.ofImpulses(sound, Octave.ALL), sound);
+    return AlteredDecay.with(List.of(), DecayAnalysis.ofImpulses(sound, Octave.ALL), sound, sound);
   }
 
   @ParameterizedTest(name = "{0} s, noise {1}")

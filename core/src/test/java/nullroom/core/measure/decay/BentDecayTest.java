@@ -50,7 +50,7 @@ class BentDecayTest {
     Samples sound = new Samples(x, RATE);
     DecayReport report = DecayAnalysis.ofImpulses(sound, Octave.ALL);
     assertThat(report.takes()).isPositive();
-    return BentDecay.with(List.of(), report, sound);
+    return AlteredDecay.with(List.of(), report, sound, sound);
   }
 
   @ParameterizedTest(name = "{0} s")
@@ -126,7 +126,7 @@ class BentDecayTest {
     Samples sound = new Samples(x, RATE);
     DecayReport report = DecayAnalysis.analyse(sound, DecayAnalysis.Request.any(Octave.ALL));
     assertThat(report.excitation()).hasValue(Excitation.NOISE);
-    assertThat(BentDecay.with(List.of(), report, sound)).isEmpty();
+    assertThat(AlteredDecay.with(List.of(), report, sound, sound)).isEmpty();
   }
 
   /** Shuts by so much within a tenth of a second, so long after each clap. */

@@ -1,0 +1,80 @@
+package nullroom.core.measure.decay;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+import nullroom.core.acoustics.Octave;
+import nullroom.core.measure.altered.Alteration;
+import nullroom.core.signal.Samples;
+import nullroom.core.signal.Sweep;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+
+/** Which of the signs that decays give is told, and what is said where none is. */
+class AlteredDecayTest {
+  private static final int RATE = 48_000;
+  private static final Alteration GAIN =
+      new Alteration(Alteration.Kind.AUTOMATIC_GAIN, "the floor comes up", 0, 1);
+  private static final Alteration EDGE =
+      new Alteration(Alteration.Kind.BAND_LIMIT, "nothing above 8 kHz", 0, 1);
+
+  private static Samples claps() {
+    double[] x = new double[6 * RATE];
+    Random random = new Random(4);
+    for (int k = 0; k < x.length; k++) {
+      double since = k % (2 * RATE) / (double) RATE - 0.5;
+      x[k] = (since < 0 ? 1e-5 : 0.3 * Math.pow(10, -6 * since) + 1e-5) * random.nextGaussian() / 3;
+    }
+    return new Samples(x, RATE);
+  }
+
+  @Test
+  @DisplayName("claps of which nothing is told carry the sentence; what is told says it better")
+  void unseen() {
+    Samples sound = claps();
+    DecayReport report = DecayAnalysis.ofImpulses(sound, Octave.ALL);
+    List<Alteration> found = AlteredDecay.with(List.of(), report, sound, sound);
+
+    assertThat(found).isEmpty();
+    assertThat(AlteredDecay.unseen(report, found).orElseThrow())
+        .contains("leaves no trace")
+        .contains("too long");
+    assertThat(AlteredDecay.unseen(report, List.of(EDGE))).isPresent();
+    assertThat(AlteredDecay.unseen(report, List.of(EDGE, GAIN))).isEmpty();
+  }
+
+  @Test
+  @DisplayName("nothing is said of decays that were not found, nor of a sweep")
+  void nothingToSay() {
+    DecayReport none =
+        DecayAnalysis.ofImpulses(new Samples(new double[2 * RATE], RATE), Octave.ALL);
+    assertThat(none.takes()).isZero();
+    assertThat(AlteredDecay.unseen(none, List.of())).isEmpty();
+    DecayReport sweep =
+        DecayAnalysis.analyse(
+            new Samples(
+                MadeRoom.played(
+                    new Sweep(20, 20_000, 5), MadeRoom.response(0.4, 3), 1, 0.01, 0.3, 0, 40),
+                RATE),
+            DecayAnalysis.Request.any(Octave.ALL));
+    assertThat(sweep.excitation()).hasValue(Excitation.SWEEP);
+    assertThat(AlteredDecay.unseen(sweep, List.of())).isEmpty();
+  }
+
+  @Test
+  @DisplayName("decays are not asked where the course of the sound has told why they bend")
+  void onlyWhereNothingIsTold() {
+    Samples sound = claps();
+    double[] shut = Arrays.copyOf(sound.toArray(), sound.count());
+    for (int k = 0; k < shut.length; k++) {
+      shut[k] *= k % (2 * RATE) > 0.7 * RATE ? 0.1 : 1;
+    }
+    Samples gated = new Samples(shut, RATE);
+    DecayReport report = DecayAnalysis.ofImpulses(gated, Octave.ALL);
+
+    assertThat(AlteredDecay.with(List.of(EDGE), report, gated, gated)).hasSizeGreaterThan(1);
+    assertThat(AlteredDecay.with(List.of(GAIN), report, gated, gated)).containsExactly(GAIN);
+  }
+}
