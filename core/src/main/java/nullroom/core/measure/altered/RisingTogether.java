@@ -72,7 +72,8 @@ final class RisingTogether {
     levels = fine.levels();
     seconds = fine.seconds();
     int[] lengths = pauses.stream().mapToInt(Stretch::rows).sorted().toArray();
-    common = (int) Math.min(lengths[lengths.length / 3], LONGEST_SECONDS / seconds);
+    int shorter = Math.min(lengths.length / 3, lengths.length - FEWEST); // left out
+    common = (int) Math.min(lengths[shorter], LONGEST_SECONDS / seconds);
     this.pauses = pauses.stream().filter(p -> p.rows() >= common).map(Stretch::from).toList();
     mean = (int) Math.round(MEAN_SECONDS / seconds);
   }

@@ -107,9 +107,14 @@ final class HeldAfterClaps {
         takes.responses().stream()
             .map(response -> rows(response, takes.lead(), 1))
             .toArray(double[][][]::new);
-    rows = Arrays.stream(claps).mapToInt(clap -> clap.length).min().orElse(0);
+    rows = Arrays.stream(claps).mapToInt(this::untilSilence).min().orElse(0);
     late = Math.max(rows / 2, LATE);
-    sound = rows < late + FEWEST_LATE ? new double[0][] : rows(x, 0, EVERY);
+    sound =
+        rows < late + FEWEST_LATE
+            ? new double[0][]
+            : Arrays.stream(rows(x, 0, EVERY))
+                .filter(row -> !isSilent(row))
+                .toArray(double[][]::new);
   }
 
   /**
@@ -142,6 +147,20 @@ final class HeldAfterClaps {
       all[k] = bands.stream().mapToDouble(b -> spectrum.between(power, b.fromHz, b.toHz)).toArray();
     }
     return all;
+  }
+
+  /** Digital silence, as some recorders put before and behind a sound. */
+  private static boolean isSilent(double[] row) {
+    return Arrays.stream(row).sum() < NOTHING;
+  }
+
+  /** Rows of a clap in which no silence has begun. */
+  private int untilSilence(double[][] clap) {
+    int silent = 0;
+    while (silent < clap.length && !isSilent(clap[silent])) {
+      silent++;
+    }
+    return silent < clap.length ? Math.max(0, silent - spectrum.size() / step) : silent;
   }
 
   /** What is held down most surely. */

@@ -214,6 +214,29 @@ class AlterationMeterTest {
   }
 
   @Test
+  @DisplayName("three pauses are enough, however unlike their lengths")
+  void threePauses() {
+    double[] x = new double[8 * RATE];
+    double[] y = new double[x.length];
+    Random random = new Random(21);
+    double[] onsets = {1, 2.3, 4.2}; // of claps
+    for (int k = 0; k < x.length; k++) {
+      double at = k / (double) RATE;
+      double since = -1;
+      for (double onset : onsets) {
+        since = at >= onset ? at - onset : since;
+      }
+      double decay = since < 0 ? 0 : Math.pow(10, -3 * since / 0.3);
+      x[k] = (0.3 * decay + 1e-3) * random.nextGaussian();
+      y[k] = x[k] * Math.pow(10, since < 0 ? 0 : -4 * Math.exp(-since / 0.5) / 20);
+    }
+    FineBands fine = new FineBands(RATE);
+    fine.add(y, y.length);
+    assertThat(RisingTogether.of(fine)).isPresent();
+    assertThat(found(x)).isEmpty();
+  }
+
+  @Test
   @DisplayName("a gain that recovers at once still takes the noise down beside the voice")
   void heldDown() {
     double[] x = new double[18 * RATE];

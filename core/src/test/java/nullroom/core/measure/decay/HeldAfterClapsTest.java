@@ -2,6 +2,7 @@ package nullroom.core.measure.decay;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -90,6 +91,15 @@ class HeldAfterClapsTest {
         .extracting(Alteration::kind)
         .contains(Alteration.Kind.AUTOMATIC_GAIN);
     assertThat(found(x).orElseThrow().evidence()).contains("beside them").contains("softer");
+  }
+
+  @Test
+  @DisplayName("a long silence at the end hides nothing")
+  void silentEnd() {
+    double[] x = held(over(claps(5, 0.3, 3), 3e-4, 4), 15, 0.3);
+    assertThat(found(Arrays.copyOf(x, 3 * x.length))).isPresent();
+    double[] untouched = over(claps(5, 0.3, 3), 3e-4, 4);
+    assertThat(found(Arrays.copyOf(untouched, 3 * untouched.length))).isEmpty();
   }
 
   @Test
