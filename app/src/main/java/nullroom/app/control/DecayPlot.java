@@ -13,7 +13,7 @@ import nullroom.core.measure.decay.DecayReport;
  */
 public final class DecayPlot extends PlotPane implements CopyMenu.Tabled {
   private static final double LOWEST_DB = -60;
-  private static final double GAP = 12;
+  private static final double GAP = 10;
 
   /** ISO 3382-2:2008, Annex B. */
   private static final double STRAIGHT_PERMILLE = 10;
@@ -27,7 +27,7 @@ public final class DecayPlot extends PlotPane implements CopyMenu.Tabled {
   private static final double FOOT = 46;
 
   /** With less, a band and its time do not stand beside each other. */
-  private static final double LEAST_CELL = 130;
+  private static final double LEAST_CELL = 123;
 
   private static final double LEAST_CELL_HEIGHT = 76;
 
