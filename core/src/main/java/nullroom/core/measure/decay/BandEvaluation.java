@@ -44,6 +44,9 @@ final class BandEvaluation {
   /** Least bandwidth times time for EDT; ISO 3382-2 asks it of filters that run forwards. */
   private static final double LEAST_BT_EDT = 16;
 
+  /** Square of the correlation; two rooms one behind the other still reach 0.8. */
+  private static final double LEAST_STRAIGHT = 0.6;
+
   /** Bandwidth times time until the filter has settled. */
   private static final double BUILD_UP = 3;
 
@@ -175,7 +178,7 @@ final class BandEvaluation {
   }
 
   private OptionalDouble seconds(Regression fit, boolean valid) {
-    return valid && fit.count() > 2 && fit.slope() < 0
+    return valid && fit.count() > 2 && fit.slope() < 0 && fit.rSquared() > LEAST_STRAIGHT
         ? OptionalDouble.of(-60 / fit.slope() / rate)
         : OptionalDouble.empty();
   }

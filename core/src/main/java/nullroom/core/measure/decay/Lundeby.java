@@ -29,6 +29,12 @@ record Lundeby(double noise, int crossing, double decayPerSample) {
 
   private static final double SLOPE_RANGE_DB = 18;
 
+  /**
+   * Of the nine that lie in that range; a line through fewer is one of ripples, and makes the next
+   * intervals longer, and fewer still.
+   */
+  private static final int FEWEST_INTERVALS = 4;
+
   /** Intervals in 10 dB of decay. */
   private static final double INTERVALS_PER_10_DB = 5;
 
@@ -76,7 +82,7 @@ record Lundeby(double noise, int crossing, double decayPerSample) {
               low,
               low * Decibels.toEnergy(SLOPE_RANGE_DB),
               interval);
-      if (late[1] >= 0) {
+      if (late[1] >= 0 || late[2] < FEWEST_INTERVALS) {
         break;
       }
       line = late;
@@ -113,8 +119,8 @@ record Lundeby(double noise, int crossing, double decayPerSample) {
   }
 
   /**
-   * Level line (dB at sample 0, dB a sample) over the envelope from its top down to {@code low},
-   * below {@code high}.
+   * Level line (dB at sample 0, dB a sample, intervals it is of) over the envelope from its top
+   * down to {@code low}, below {@code high}.
    */
   private static double[] line(double[] envelope, int top, double low, double high, int interval) {
     Regression fit = new Regression();
@@ -123,7 +129,9 @@ record Lundeby(double noise, int crossing, double decayPerSample) {
         fit.add((k + 0.5) * interval, Decibels.ofEnergy(envelope[k]));
       }
     }
-    return fit.count() < 2 ? new double[] {0, 0} : new double[] {fit.intercept(), fit.slope()};
+    return fit.count() < 2
+        ? new double[] {0, 0, 0}
+        : new double[] {fit.intercept(), fit.slope(), fit.count()};
   }
 
   private static int crossing(double[] line, double noise, int n) {

@@ -11,6 +11,7 @@ import nullroom.core.signal.Samples;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class DecayAnalysisTest {
@@ -185,5 +186,24 @@ class DecayAnalysisTest {
     DecayReport silence =
         DecayAnalysis.ofImpulses(new Samples(new double[96_000], RATE), Band.OCTAVES);
     assertThat(silence.warnings()).singleElement().asString().contains("silence");
+  }
+
+  @ParameterizedTest(name = "{0} s, draw {1}")
+  @DisplayName(
+      "ripples on the way down to the noise are not taken for a decay that goes on for ever")
+  @CsvSource({"0.2, 52", "0.2, 98", "0.2, 117", "0.2, 120", "0.1, 87"})
+  void ripples(double seconds, long draw) {
+    Random random = new Random(draw);
+    double[] x = new double[(int) (2 * RATE)];
+    for (int i = 0; i < x.length; i++) {
+      double since = i / RATE - 0.5;
+      double decay = since < 0 ? 0 : Math.pow(10, -3 * since / seconds);
+      x[i] = (decay + (seconds < 0.15 ? 0.003 : 0.008)) * random.nextGaussian() * 0.2;
+    }
+    DecayReport report = DecayAnalysis.ofImpulses(new Samples(x, RATE), Octave.ALL);
+    assertThat(report.bands())
+        .filteredOn(b -> b.t20Seconds().isPresent())
+        .hasSizeGreaterThan(4)
+        .allSatisfy(b -> assertThat(b.t20Seconds().getAsDouble()).isLessThan(3 * seconds));
   }
 }
