@@ -8,6 +8,9 @@ import nullroom.core.signal.Samples;
 
 /** What the decays of a sound speak for, beside what its course does. */
 public final class AlteredDecay {
+  /** Who claps for a measurement claps a few times; more are keys or steps, whose own ends bend. */
+  private static final int MOST_CLAPS = 12;
+
   private AlteredDecay() {}
 
   /**
@@ -43,11 +46,14 @@ public final class AlteredDecay {
   }
 
   private static List<Alteration> of(DecayReport report, Samples decays, Samples sound) {
+    boolean claps = report.excitation().filter(Excitation.IMPULSE::equals).isPresent();
+    if (claps && report.takes() > MOST_CLAPS) {
+      return List.of();
+    }
     List<Alteration> shape =
         SteepDecay.of(report, sound.seconds())
             .map(List::of)
             .orElseGet(() -> BentDecay.of(report, sound));
-    boolean claps = report.excitation().filter(Excitation.IMPULSE::equals).isPresent();
     return shape.isEmpty() && claps
         ? HeldAfterClaps.of(decays, sound).map(List::of).orElse(List.of())
         : shape;

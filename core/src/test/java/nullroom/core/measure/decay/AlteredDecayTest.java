@@ -11,6 +11,8 @@ import nullroom.core.signal.Samples;
 import nullroom.core.signal.Sweep;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Which of the signs that decays give is told, and what is said where none is. */
 class AlteredDecayTest {
@@ -76,5 +78,23 @@ class AlteredDecayTest {
 
     assertThat(AlteredDecay.with(List.of(EDGE), report, gated, gated)).hasSizeGreaterThan(1);
     assertThat(AlteredDecay.with(List.of(GAIN), report, gated, gated)).containsExactly(GAIN);
+  }
+
+  @ParameterizedTest(name = "{0} sounds")
+  @DisplayName("a few sounds whose ends bend are claps; many are keys")
+  @CsvSource({"4, true", "20, false"})
+  void many(int sounds, boolean told) {
+    double[] x = new double[sounds * RATE];
+    Random random = new Random(6);
+    for (int k = 0; k < x.length; k++) {
+      double since = k % RATE / (double) RATE - 0.2;
+      double falls = since < 0.15 ? 60 * since / 0.6 : 15 + 60 * (since - 0.15) / 0.25;
+      x[k] = ((since < 0 ? 0 : Math.pow(10, -falls / 20)) + 1e-3) * random.nextGaussian() / 4;
+    }
+    Samples sound = new Samples(x, RATE);
+    DecayReport report = DecayAnalysis.ofImpulses(sound, Octave.ALL);
+
+    assertThat(report.takes()).isEqualTo(sounds);
+    assertThat(AlteredDecay.with(List.of(), report, sound, sound).isEmpty()).isNotEqualTo(told);
   }
 }
