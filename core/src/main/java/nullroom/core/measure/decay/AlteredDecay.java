@@ -5,11 +5,21 @@ import java.util.List;
 import java.util.Optional;
 import nullroom.core.measure.altered.Alteration;
 import nullroom.core.signal.Samples;
+import nullroom.core.signal.Sums;
 
 /** What the decays of a sound speak for, beside what its course does. */
 public final class AlteredDecay {
   /** Who claps for a measurement claps a few times; more are keys or steps, whose own ends bend. */
   private static final int MOST_CLAPS = 12;
+
+  /**
+   * A clap begins at once: its first moment is as loud as any, or a quarter of that where something
+   * throws it back. Cloth that rubs and notes come up, and end as they like.
+   */
+  private static final double FIRST_SECONDS = 0.003;
+
+  private static final double LEAST_OF_LOUDEST = 0.25;
+  private static final double MOST_OF_THEM = 0.6;
 
   private AlteredDecay() {}
 
@@ -46,16 +56,39 @@ public final class AlteredDecay {
   }
 
   private static List<Alteration> of(DecayReport report, Samples decays, Samples sound) {
-    boolean claps = report.excitation().filter(Excitation.IMPULSE::equals).isPresent();
-    if (claps && report.takes() > MOST_CLAPS) {
+    if (report.excitation().filter(Excitation.IMPULSE::equals).isEmpty()) {
+      return shape(report, sound);
+    }
+    double rate = decays.sampleRateHz();
+    Takes takes = ImpulseTakes.find(decays.toArray(), rate);
+    if (takes.found() > MOST_CLAPS || !areClaps(takes, rate)) {
       return List.of();
     }
-    List<Alteration> shape =
-        SteepDecay.of(report, sound.seconds())
-            .map(List::of)
-            .orElseGet(() -> BentDecay.of(report, sound));
-    return shape.isEmpty() && claps
-        ? HeldAfterClaps.of(decays, sound).map(List::of).orElse(List.of())
+    List<Alteration> shape = shape(report, sound);
+    return shape.isEmpty()
+        ? HeldAfterClaps.of(takes, rate, sound).map(List::of).orElse(List.of())
         : shape;
+  }
+
+  private static List<Alteration> shape(DecayReport report, Samples sound) {
+    return SteepDecay.of(report, sound.seconds())
+        .map(List::of)
+        .orElseGet(() -> BentDecay.of(report, sound));
+  }
+
+  /** Whether most begin at once. */
+  private static boolean areClaps(Takes takes, double rate) {
+    int first = Math.max(1, (int) (FIRST_SECONDS * rate));
+    long at =
+        takes.responses().stream().filter(take -> beginsAtOnce(take, takes.lead(), first)).count();
+    return at >= MOST_OF_THEM * takes.responses().size();
+  }
+
+  private static boolean beginsAtOnce(double[] take, int lead, int first) {
+    double loudest = 0;
+    for (int k = lead; k + first <= take.length; k += first) {
+      loudest = Math.max(loudest, Sums.ofSquares(take, k, first));
+    }
+    return Sums.ofSquares(take, lead, first) >= LEAST_OF_LOUDEST * loudest;
   }
 }

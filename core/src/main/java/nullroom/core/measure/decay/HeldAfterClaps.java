@@ -121,12 +121,11 @@ final class HeldAfterClaps {
    * What speaks for a gain.
    *
    * @param claps with what follows each
+   * @param rate of both
    * @param sound they are of
    */
-  static Optional<Alteration> of(Samples claps, Samples sound) {
-    double rate = claps.sampleRateHz();
-    Takes takes = ImpulseTakes.find(claps.toArray(), rate);
-    HeldAfterClaps held = new HeldAfterClaps(takes, sound.toArray(), rate);
+  static Optional<Alteration> of(Takes claps, double rate, Samples sound) {
+    HeldAfterClaps held = new HeldAfterClaps(claps, sound.toArray(), rate);
     return held.most()
         .map(h ->
             new Alteration(

@@ -64,8 +64,7 @@ class HeldAfterClapsTest {
   }
 
   private static Optional<Alteration> found(double[] x) {
-    Samples sound = new Samples(x, RATE);
-    return HeldAfterClaps.of(sound, sound);
+    return HeldAfterClaps.of(ImpulseTakes.find(x, RATE), RATE, new Samples(x, RATE));
   }
 
   @ParameterizedTest(name = "{0} s, noise {1}")
