@@ -72,16 +72,16 @@ final class HeldAfterClaps {
 
   private final HannSpectrum spectrum;
   private final int step;
-  private final List<Band> bands;
+  private final List<Range> bands;
   private final int low;
   private final double[][][] claps;
   private final double[][] sound;
   private final int rows;
   private final int late;
 
-  private record Band(double fromHz, double toHz) {
-    private static Stream<Band> between(double[] edges) {
-      return IntStream.range(0, edges.length - 1).mapToObj(b -> new Band(edges[b], edges[b + 1]));
+  private record Range(double fromHz, double toHz) {
+    private static Stream<Range> between(double[] edges) {
+      return IntStream.range(0, edges.length - 1).mapToObj(b -> new Range(edges[b], edges[b + 1]));
     }
   }
 
@@ -99,7 +99,7 @@ final class HeldAfterClaps {
     spectrum = new HannSpectrum(Fft.sizeFor(Math.round(BLOCK_SECONDS * rate)), rate);
     step = (int) (STEP_SECONDS * rate);
     bands =
-        Stream.concat(Band.between(LOW_HZ), Band.between(HIGH_HZ))
+        Stream.concat(Range.between(LOW_HZ), Range.between(HIGH_HZ))
             .filter(b -> b.toHz < MOST_OF_RATE * rate)
             .toList();
     low = Math.min(LOW_HZ.length - 1, bands.size());
