@@ -15,11 +15,11 @@ import nullroom.core.Trouble;
 import nullroom.core.book.Brief;
 import nullroom.core.book.Goal;
 import nullroom.core.measure.altered.Alteration;
+import nullroom.core.measure.clip.AlteredTake;
 import nullroom.core.measure.decay.BlindDecay;
 import nullroom.core.measure.noise.NoiseMeter;
 import nullroom.core.measure.take.Loudness;
 import nullroom.core.measure.take.TakeChannel;
-import nullroom.core.measure.take.TakeMeter;
 import nullroom.core.measure.take.TakeReport;
 import nullroom.core.measure.take.WrittenAs;
 import nullroom.core.plan.TakeCheck;
@@ -65,7 +65,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
     WrittenAs written;
     try (SoundFile sound = SoundFile.open(input.file)) {
       input.checkChannel(input.file, sound);
-      report = TakeMeter.measure(sound, Progress.NONE);
+      report = AlteredTake.measure(sound, Progress.NONE);
       warnings = new ArrayList<>(sound.warnings());
       bits = sound.bitDepth();
       written = sound.writtenAs();
@@ -114,7 +114,7 @@ final class MeasureLevelCommand implements Callable<Integer> {
       return report;
     }
     try (SoundFile again = SoundFile.open(input.file)) {
-      return TakeMeter.measure(new Mixed(again, report.monoShares()), Progress.NONE);
+      return AlteredTake.measure(new Mixed(again, report.monoShares()), Progress.NONE);
     }
   }
 

@@ -18,9 +18,9 @@ import nullroom.core.Trouble;
 import nullroom.core.book.Brief;
 import nullroom.core.book.Handover;
 import nullroom.core.measure.Moment;
+import nullroom.core.measure.clip.AlteredTake;
 import nullroom.core.measure.decay.BlindDecay;
 import nullroom.core.measure.take.TakeChannel;
-import nullroom.core.measure.take.TakeMeter;
 import nullroom.core.measure.take.TakeReport;
 import nullroom.core.measure.take.WrittenAs;
 import nullroom.core.plan.Delivery;
@@ -122,12 +122,12 @@ public final class TakeModel {
   }
 
   private Checked checked(String kept, SoundFile sound, Progress progress) {
-    TakeReport report = TakeMeter.measure(sound, progress);
+    TakeReport report = AlteredTake.measure(sound, progress);
     Samples part = part(kept, 0, WholeTakeChecks.DECAY_SECONDS);
     TakeReport mono = report;
     if (report.channels().size() > 1) {
       try (SoundFile again = SoundFile.open(context.session().folder().sounds().file(kept))) {
-        mono = TakeMeter.measure(new Mixed(again, report.monoShares()), progress);
+        mono = AlteredTake.measure(new Mixed(again, report.monoShares()), progress);
       }
     }
     return new Checked(kept, report, mono, BlindDecay.of(part), Optional.of(sound.writtenAs()));
@@ -141,7 +141,7 @@ public final class TakeModel {
         TAKE_SECONDS,
         "take",
         (kept, progress) -> {
-          TakeReport report = TakeMeter.measure(SampleSource.of(kept.samples()), progress);
+          TakeReport report = AlteredTake.measure(SampleSource.of(kept.samples()), progress);
           return new Checked(
               kept.name(), report, report, BlindDecay.of(kept.samples()), Optional.empty());
         },
@@ -371,7 +371,7 @@ public final class TakeModel {
                   export.write(
                       context.session().folder().sounds().file(checked.sound()), target, progress);
               try (SoundFile written = SoundFile.open(target)) {
-                return new Written(cut, TakeMeter.measure(written, progress));
+                return new Written(cut, AlteredTake.measure(written, progress));
               }
             },
             written -> said(target, written, whole ? delivery : Optional.empty()));

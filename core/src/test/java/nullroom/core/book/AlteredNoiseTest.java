@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Random;
 import nullroom.core.Progress;
 import nullroom.core.measure.altered.Alteration;
+import nullroom.core.measure.clip.AlteredTake;
 import nullroom.core.measure.clip.Clip;
 import nullroom.core.measure.noise.Calibration;
 import nullroom.core.signal.SampleSource;
@@ -14,7 +15,7 @@ import nullroom.core.signal.Samples;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 
-/** Whether the noise of a sound is doubted for what only its claps show. */
+/** Whether the noise of a sound, and a take, is doubted for what only its claps show. */
 class AlteredNoiseTest {
   private static final int RATE = 48_000;
 
@@ -45,6 +46,11 @@ class AlteredNoiseTest {
             .altered());
   }
 
+  private static List<Alteration.Kind> take(Samples sound) {
+    return kinds(
+        AlteredTake.measure(SampleSource.of(sound), Progress.NONE).channels().getFirst().altered());
+  }
+
   private static List<Alteration.Kind> kinds(List<Alteration> found) {
     return found.stream().map(Alteration::kind).toList();
   }
@@ -57,5 +63,7 @@ class AlteredNoiseTest {
         .contains(Alteration.Kind.GATE)
         .isEqualTo(kinds(Clip.of(shut, Progress.NONE).altered()));
     assertThat(noise(claps(0))).isEmpty();
+    assertThat(take(shut)).isEqualTo(noise(shut));
+    assertThat(take(claps(0))).isEmpty();
   }
 }

@@ -65,6 +65,32 @@ public record TakeChannel(
     altered = List.copyOf(altered);
   }
 
+  /** The same, with what else is known to have been done to it. */
+  public TakeChannel withAltered(List<Alteration> all) {
+    return new TakeChannel(
+        samples,
+        loudness,
+        peak,
+        truePeak,
+        meanSquare,
+        dcOffset,
+        clippedSamples,
+        clippedRuns,
+        clips,
+        flatTops,
+        activeSpeechDbfs,
+        activityPercent,
+        noiseFloorDbfs,
+        noiseFloorDbfsA,
+        pauses,
+        mains,
+        music,
+        faults,
+        dropouts,
+        all,
+        frames);
+  }
+
   /** Active speech over the noise floor; empty where pauses are missing or filled with music. */
   public OptionalDouble speechToNoiseDb() {
     return activeSpeechDbfs.isPresent() && noiseFloorDbfs.isPresent() && pauses && !music

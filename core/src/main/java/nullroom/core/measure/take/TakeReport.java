@@ -38,6 +38,11 @@ public record TakeReport(
     channels = List.copyOf(channels);
   }
 
+  /** The same with other channels. */
+  public TakeReport with(List<TakeChannel> others) {
+    return new TakeReport(sampleRateHz, others, loudness, shortTermLufs, correlation);
+  }
+
   /** Length in seconds. */
   public double seconds() {
     return channels.getFirst().samples() / sampleRateHz;
