@@ -1,8 +1,8 @@
 package nullroom.core.measure.clip;
 
+import java.util.Arrays;
 import java.util.List;
 import nullroom.core.Progress;
-import nullroom.core.measure.Frames;
 import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.altered.Hearer;
 import nullroom.core.measure.decay.AlteredDecay;
@@ -13,18 +13,25 @@ final class ClapsHeard implements Hearer {
   private static final double CLAPS_SECONDS = 120;
 
   private final double rate;
-  private final Frames kept = new Frames(1);
+  private final int wanted;
+  private float[] kept = new float[1 << 16]; // a take may have many channels
+  private int count;
 
   ClapsHeard(double sampleRateHz) {
     rate = sampleRateHz;
+    wanted = (int) (CLAPS_SECONDS * sampleRateHz);
   }
 
   @Override
   public void add(double[] block, int length) {
-    double wanted = CLAPS_SECONDS * rate - kept.count();
-    for (int k = 0; k < Math.min(length, wanted); k++) {
-      kept.add(block[k]);
+    int more = Math.min(length, wanted - count);
+    if (count + more > kept.length) {
+      kept = Arrays.copyOf(kept, Math.max(count + more, Math.min(wanted, 2 * kept.length)));
     }
+    for (int k = 0; k < more; k++) {
+      kept[count + k] = (float) block[k];
+    }
+    count += more;
   }
 
   /**
@@ -33,10 +40,12 @@ final class ClapsHeard implements Hearer {
    * @param found of the whole sound
    */
   List<Alteration> with(List<Alteration> found) {
-    if (found.stream().anyMatch(Alteration::movesTheFloor) || kept.count() < rate) {
+    if (found.stream().anyMatch(Alteration::movesTheFloor) || count < rate) {
       return found;
     }
-    Samples sound = new Samples(kept.column(0), rate);
+    double[] samples = new double[count];
+    Arrays.setAll(samples, k -> kept[k]);
+    Samples sound = new Samples(samples, rate);
     return Clip.claps(sound, new ClipSorter(sound).parts())
         .flatMap(claps ->
             Clip.decay(claps, List.of(), Progress.NONE)
