@@ -10,18 +10,15 @@ import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
 import nullroom.core.Figures;
 import nullroom.core.Keyed;
-import nullroom.core.Progress;
 import nullroom.core.Trouble;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.altered.Alteration;
-import nullroom.core.measure.altered.AlterationMeter;
 import nullroom.core.measure.decay.AlteredDecay;
 import nullroom.core.measure.decay.BlindDecay;
 import nullroom.core.measure.decay.DecayAnalysis;
 import nullroom.core.measure.decay.DecayReport;
 import nullroom.core.measure.decay.Excitation;
 import nullroom.core.signal.Band;
-import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
 import nullroom.core.signal.Sweep;
 import nullroom.io.audio.SoundFile;
@@ -102,14 +99,7 @@ final class MeasureDecayCommand implements Callable<Integer> {
       BlindDecay.of(sound).ifPresent(guess -> warnings.add(offer(guess)));
     }
     List<Alteration> altered =
-        AlteredDecay.with(
-                AlterationMeter.measure(SampleSource.of(sound), Progress.NONE).getFirst(),
-                report,
-                sound,
-                sound)
-            .stream()
-            .filter(a -> !endsWithTheSweep(a, report))
-            .toList();
+        AlteredDecay.of(report, sound).stream().filter(a -> !endsWithTheSweep(a, report)).toList();
     warnings.addAll(Alteration.warnings(altered, Alteration.Measured.DECAY));
     AlteredDecay.unseen(report, altered).ifPresent(warnings::add);
     if (input.json) {

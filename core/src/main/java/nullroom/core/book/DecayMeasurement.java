@@ -7,14 +7,12 @@ import nullroom.core.Trouble;
 import nullroom.core.acoustics.Bands;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.measure.altered.Alteration;
-import nullroom.core.measure.altered.AlterationMeter;
 import nullroom.core.measure.decay.AlteredDecay;
 import nullroom.core.measure.decay.DecayAnalysis;
 import nullroom.core.measure.decay.DecayReport;
 import nullroom.core.predict.Statistics;
 import nullroom.core.room.Room;
 import nullroom.core.signal.Band;
-import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
 
 /**
@@ -81,14 +79,7 @@ public record DecayMeasurement(
     if (report.takes() == 0) {
       throw new Trouble.BadSound(sound, report.warnings().getFirst());
     }
-    List<Alteration> altered =
-        isSimulated(sound)
-            ? List.of()
-            : AlteredDecay.with(
-                AlterationMeter.measure(SampleSource.of(recording), Progress.NONE).getFirst(),
-                report,
-                recording,
-                recording);
+    List<Alteration> altered = isSimulated(sound) ? List.of() : AlteredDecay.of(report, recording);
     return new DecayMeasurement(sound, taken, at, report, Statistics.of(room).seconds(), altered);
   }
 }

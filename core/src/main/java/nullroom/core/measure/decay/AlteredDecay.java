@@ -3,7 +3,10 @@ package nullroom.core.measure.decay;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import nullroom.core.Progress;
 import nullroom.core.measure.altered.Alteration;
+import nullroom.core.measure.altered.AlterationMeter;
+import nullroom.core.signal.SampleSource;
 import nullroom.core.signal.Samples;
 import nullroom.core.signal.Sums;
 
@@ -24,6 +27,19 @@ public final class AlteredDecay {
   private AlteredDecay() {}
 
   /**
+   * What was done to a sound that holds decays alone.
+   *
+   * @param report of them
+   */
+  public static List<Alteration> of(DecayReport report, Samples sound) {
+    return with(
+        AlterationMeter.measure(SampleSource.of(sound), Progress.NONE).getFirst(),
+        report,
+        sound,
+        sound);
+  }
+
+  /**
    * What was found in a sound, and before it what its decays speak for.
    *
    * @param found of the whole sound
@@ -35,7 +51,7 @@ public final class AlteredDecay {
       List<Alteration> found, DecayReport report, Samples decays, Samples sound) {
     List<Alteration> all = new ArrayList<>(found);
     if (found.stream().noneMatch(Alteration::movesTheFloor)) { // which bends decays, too
-      all.addAll(0, of(report, decays, sound));
+      all.addAll(0, shown(report, decays, sound));
     }
     return all;
   }
@@ -55,7 +71,7 @@ public final class AlteredDecay {
             "A gain that comes up evenly leaves no trace: if the device sets its own level, decays may read too long by a fifth all the same.");
   }
 
-  private static List<Alteration> of(DecayReport report, Samples decays, Samples sound) {
+  private static List<Alteration> shown(DecayReport report, Samples decays, Samples sound) {
     if (report.excitation().filter(Excitation.IMPULSE::equals).isEmpty()) {
       return shape(report, sound);
     }

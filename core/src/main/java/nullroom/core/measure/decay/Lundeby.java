@@ -58,7 +58,7 @@ record Lundeby(double noise, int crossing, double decayPerSample) {
     double least =
         peak * 1e-20; // digital silence after the decay: nothing to subtract, nothing to divide by
     double noise = Math.max(least, mean(squared, (int) (n * (1 - TAIL_SHARE)), n));
-    double[] line =
+    Regression line =
         line(
             envelope,
             top,
@@ -66,7 +66,7 @@ record Lundeby(double noise, int crossing, double decayPerSample) {
             Double.POSITIVE_INFINITY,
             interval);
     int crossing = crossing(line, noise, n);
-    double slope = line[1];
+    double slope = line.slope();
     for (int round = 0; round < ROUNDS && slope < 0; round++) {
       double samplesPer10Db = 10 / -slope;
       interval = Math.clamp((long) (samplesPer10Db / INTERVALS_PER_10_DB), 1, Math.max(1, n / 4));
@@ -75,18 +75,18 @@ record Lundeby(double noise, int crossing, double decayPerSample) {
           (int) Math.min(n * (1 - TAIL_SHARE), crossing + samplesPer10Db * CLEARANCE_DB / 10);
       noise = Math.max(least, mean(squared, from, n));
       double low = noise * Decibels.toEnergy(ABOVE_NOISE_DB);
-      double[] late =
+      Regression late =
           line(
               envelope,
               peakIndex(envelope),
               low,
               low * Decibels.toEnergy(SLOPE_RANGE_DB),
               interval);
-      if (late[1] >= 0 || late[2] < FEWEST_INTERVALS) {
+      if (late.slope() >= 0 || late.count() < FEWEST_INTERVALS) {
         break;
       }
       line = late;
-      slope = line[1];
+      slope = line.slope();
       crossing = crossing(line, noise, n);
     }
     return new Lundeby(noise, crossing, slope < 0 ? -slope * Math.log(10) / 10 : 0);
@@ -119,25 +119,24 @@ record Lundeby(double noise, int crossing, double decayPerSample) {
   }
 
   /**
-   * Level line (dB at sample 0, dB a sample, intervals it is of) over the envelope from its top
-   * down to {@code low}, below {@code high}.
+   * Level line in dB, over samples, through the intervals of the envelope from its top down to
+   * {@code low}, below {@code high}.
    */
-  private static double[] line(double[] envelope, int top, double low, double high, int interval) {
+  private static Regression line(
+      double[] envelope, int top, double low, double high, int interval) {
     Regression fit = new Regression();
     for (int k = top; k < envelope.length && envelope[k] > low; k++) {
       if (envelope[k] <= high) {
         fit.add((k + 0.5) * interval, Decibels.ofEnergy(envelope[k]));
       }
     }
-    return fit.count() < 2
-        ? new double[] {0, 0, 0}
-        : new double[] {fit.intercept(), fit.slope(), fit.count()};
+    return fit;
   }
 
-  private static int crossing(double[] line, double noise, int n) {
-    if (line[1] >= 0) {
+  private static int crossing(Regression line, double noise, int n) {
+    if (line.slope() >= 0) {
       return n;
     }
-    return (int) Math.clamp((Decibels.ofEnergy(noise) - line[0]) / line[1], 1.0, n);
+    return (int) Math.clamp((Decibels.ofEnergy(noise) - line.intercept()) / line.slope(), 1.0, n);
   }
 }
