@@ -260,6 +260,7 @@ public final class AlterationMeter implements Hearer {
             byBlocks && tails.hardlySlower()
                 ? before.mostlyRises(
                     RISES_AT_QUICK_ENDS,
+                    false,
                     "before %d sounds that begin at once the noise rises by %.0f dB, and near it sounds end as fast as over it: each may be by itself, both are not")
                 : Optional.empty())
         .or(() -> byBlocks && !edged ? risesAtRoughSpectra() : Optional.empty())
@@ -271,6 +272,7 @@ public final class AlterationMeter implements Hearer {
     return texture.hasRoughTails() || !onSteps() && texture.hasRoughPauses()
         ? before.mostlyRises(
             RISES_AT_ROUGH_SPECTRA,
+            true,
             "%d times the noise rises before a sound that begins at once, by %.0f dB, and the lines of what dies away, or of the pauses, stand apart as hardly any room lets them: each may be by itself, both are not")
         : Optional.empty();
   }

@@ -69,10 +69,11 @@ final class BeforeSound {
    * rises.
    *
    * @param fewest sounds that begin at once
+   * @param each whether of few it must rise before each, if by little
    * @param evidence a sentence, into which their number and the rise are put
    */
-  Optional<String> mostlyRises(int fewest, String evidence) {
-    return first(b -> b.mostlyRises(fewest, evidence));
+  Optional<String> mostlyRises(int fewest, boolean each, String evidence) {
+    return first(b -> b.mostlyRises(fewest, each, evidence));
   }
 
   private Optional<String> first(Function<Beginnings, Optional<String>> evidence) {

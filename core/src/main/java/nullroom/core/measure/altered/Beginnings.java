@@ -66,6 +66,11 @@ final class Beginnings {
   private static final double ALIKE_SHARE = 0.4;
   private static final int FEWEST_ALL = 4;
 
+  /** Of few sounds noise must come up before each by so much, where that is asked. */
+  private static final int FEW = 4;
+
+  private static final double EACH_DB = 0.2;
+
   /**
    * The last moments before a sound.
    *
@@ -242,14 +247,16 @@ final class Beginnings {
    * rises, alike or not, as it also does before a voice that begins softly.
    *
    * @param fewest sounds that begin at once
+   * @param each whether of few it must rise before each, if by little
    * @param evidence a sentence, into which their number and the rise are put
    */
-  Optional<String> mostlyRises(int fewest, String evidence) {
+  Optional<String> mostlyRises(int fewest, boolean each, String evidence) {
     double rise =
         sounds.size() < fewest
             ? 0
             : Quantile.median(sounds.stream().mapToDouble(Before::byDb).toArray());
-    return rise > RISEN_DB
+    boolean all = !each || sounds.size() > FEW || sounds.stream().allMatch(b -> b.byDb() > EACH_DB);
+    return rise > RISEN_DB && all
         ? Optional.of(Figures.say(evidence, sounds.size(), rise))
         : Optional.empty();
   }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.Comparator;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -64,6 +65,11 @@ final class FallsAlike {
   private static final int FEWEST = 2;
 
   private static final double ALL_DB = 22;
+
+  /** Of falls that begin further apart than the noise of one gate mostly does. */
+  private static final double APART_DB = 1.2;
+
+  private static final double ALL_APART_DB = 28;
   private static final int ALL_ROWS = 45;
   private static final int FEWEST_COLOURLESS = 3;
   private static final double ALL_COLOURLESS_DB = 50;
@@ -109,7 +115,9 @@ final class FallsAlike {
     List<Fall> falls = fromOneLevel(falls(fine, levels));
     double byDb = falls.stream().mapToDouble(Fall::mostDb).sum();
     int rows = falls.stream().mapToInt(Fall::rows).sum();
-    if (falls.size() < FEWEST || byDb < ALL_DB && rows < ALL_ROWS) {
+    DoubleSummaryStatistics from = falls.stream().mapToDouble(Fall::fromDb).summaryStatistics();
+    double all = from.getMax() - from.getMin() > APART_DB ? ALL_APART_DB : ALL_DB;
+    if (falls.size() < FEWEST || byDb < all && rows < ALL_ROWS) {
       return Optional.empty();
     }
     boolean coloured = fine.isColoured() && falls.stream().allMatch(f -> f.bands() >= FEWEST_BANDS);

@@ -50,6 +50,9 @@ final class HeldDown {
 
   private static final double LOW_SCATTER_DB = 1.5;
 
+  /** A band that stands as it is beside all sounds shows that nothing was taken down. */
+  private static final double STANDS_DB = 0.5;
+
   private final double[] total;
   private final double seconds;
   private final List<Stretch> pauses;
@@ -99,6 +102,9 @@ final class HeldDown {
       double[] levels = aside.column(band);
       double scatter = band == 0 ? LOW_SCATTER_DB : SCATTER_DB;
       if (!Double.isNaN(levels[0])) {
+        if (ways.stream().anyMatch(way -> held.stands(levels, way))) {
+          return Optional.empty();
+        }
         double[] by = ways.stream().mapToDouble(way -> held.byDb(levels, scatter, way)).toArray();
         double usual = Math.max(by[0], by[1]);
         most = Math.max(most, band > 0 && by[2] > HOLES * usual ? 0 : Math.max(usual, by[2]));
@@ -116,13 +122,21 @@ final class HeldDown {
         : Optional.empty();
   }
 
+  private boolean stands(double[] band, Way way) {
+    List<Held> all = all(band, way);
+    return all.size() >= FEWEST_SOUNDS && all.stream().allMatch(h -> Math.abs(h.db()) < STANDS_DB);
+  }
+
+  private List<Held> all(double[] band, Way way) {
+    return IntStream.range(1, pauses.size())
+        .mapToObj(p -> held(band, pauses.get(p - 1), pauses.get(p), way))
+        .flatMap(Optional::stream)
+        .toList();
+  }
+
   /** By how much the noise of a band is held down; none where that is not sure. */
   private double byDb(double[] band, double scatter, Way way) {
-    List<Held> all =
-        IntStream.range(1, pauses.size())
-            .mapToObj(p -> held(band, pauses.get(p - 1), pauses.get(p), way))
-            .flatMap(Optional::stream)
-            .toList();
+    List<Held> all = all(band, way);
     if (all.size() < FEWEST_SOUNDS) {
       return 0;
     }

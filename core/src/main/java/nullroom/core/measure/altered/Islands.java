@@ -31,7 +31,7 @@ final class Islands {
       CoderGrid grid) {
     tails = spectra.tails();
     this.between = between;
-    this.quiet = quiet;
+    this.quiet = tails.isSung() ? Optional.empty() : quiet;
     this.grid = grid;
   }
 

@@ -61,10 +61,12 @@ final class NoiseWithSound {
 
   private static final double MOSTLY_DB = 4;
 
-  /** In two bands as far over the pauses. */
-  private static final int FEWEST_SOUNDS = 2;
+  /** Twice it may be a fan that somebody switched on. */
+  private static final int FEWEST_SOUNDS = 3;
 
+  /** In two bands as far over the pauses. */
   private static final int FEWEST = 8;
+
   private static final double SHARE = 0.7;
   private static final double ALIKE_DB = 2;
 
@@ -74,15 +76,13 @@ final class NoiseWithSound {
   private static final double LONG_SHARE = 0.3;
 
   /** In one band alone. */
-  private static final int ALONE_SOUNDS = 3;
-
   private static final int ALONE_FEWEST = 24;
+
   private static final double ALONE_SHARE = 0.5;
 
   /** In so many bands, as a gate takes as much from all. */
   private static final int MANY = 3;
 
-  private static final int MANY_SOUNDS = 3;
   private static final double MANY_SHARE = 0.15;
   private static final double SAME_OVER_DB = 0.8;
 
@@ -120,29 +120,25 @@ final class NoiseWithSound {
    * @param overDb the pauses
    */
   private record Plateau(long sounds, int moments, double share, double overDb) {
-    private boolean is(int fewestSounds, int fewest, double least) {
-      return sounds >= fewestSounds && moments >= fewest && share >= least;
+    private boolean is(int fewest, double least) {
+      return sounds >= FEWEST_SOUNDS && moments >= fewest && share >= least;
     }
 
     private boolean isSure(List<Plateau> all) {
-      return is(ALONE_SOUNDS, ALONE_FEWEST, ALONE_SHARE)
+      return is(ALONE_FEWEST, ALONE_SHARE)
           || inTwo(all, FEWEST, SHARE)
           || inTwo(all, LONG, LONG_SHARE)
-          || is(MANY_SOUNDS, FEWEST, MANY_SHARE) && like(all) >= MANY;
+          || is(FEWEST, MANY_SHARE) && like(all) >= MANY;
     }
 
     /** In how many bands it is as far over the pauses. */
     private long like(List<Plateau> all) {
-      return all.stream()
-          .filter(p -> p.is(MANY_SOUNDS, FEWEST, MANY_SHARE) && apart(p) < SAME_OVER_DB)
-          .count();
+      return all.stream().filter(p -> p.is(FEWEST, MANY_SHARE) && apart(p) < SAME_OVER_DB).count();
     }
 
     private boolean inTwo(List<Plateau> all, int fewest, double share) {
-      return is(FEWEST_SOUNDS, fewest, share)
-          && all.stream()
-              .anyMatch(
-                  p -> p != this && p.is(FEWEST_SOUNDS, fewest, share) && apart(p) < ALIKE_DB);
+      return is(fewest, share)
+          && all.stream().anyMatch(p -> p != this && p.is(fewest, share) && apart(p) < ALIKE_DB);
     }
 
     private double apart(Plateau other) {

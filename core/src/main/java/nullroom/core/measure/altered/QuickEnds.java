@@ -49,19 +49,25 @@ final class QuickEnds {
   private static final int MOST_FALL_ROWS = 5;
   private static final double STILL_DB = 5;
   private static final double ENDS_DB = 12;
+
+  /** Noise stands and ends in many bands; a tone, and a sweep at its end, in one or two. */
+  private static final int FEWEST_BANDS = 3;
+
   private static final double LOUDER_DB = 8;
   private static final double LOUDER_SECONDS = 1.5;
   private static final double SAME_DB = 2;
   private static final int FEWEST_STILL = 4;
 
+  private final FineBands fine;
   private final double[] total;
   private final double seconds;
   private final double floor;
 
-  private QuickEnds(double[] total, double seconds, double floor) {
+  private QuickEnds(FineBands fine, double[] total, double floor) {
+    this.fine = fine;
     this.total = total;
-    this.seconds = seconds;
     this.floor = floor;
+    seconds = fine.seconds();
   }
 
   /** What speaks for a gate. */
@@ -71,7 +77,7 @@ final class QuickEnds {
     if (softest > fine.stepsDb() + STEPS_DB) {
       return Optional.empty();
     }
-    QuickEnds ends = new QuickEnds(total, fine.seconds(), Math.max(softest, fine.stepsDb()));
+    QuickEnds ends = new QuickEnds(fine, total, Math.max(softest, fine.stepsDb()));
     List<Integer> rows = ends.rows();
     return ends.quick(rows).or(() -> ends.fromOneLevel(rows));
   }
@@ -179,10 +185,18 @@ final class QuickEnds {
         .filter(still -> still >= 0)
         .filter(
             still -> most(still, still + STILL_ROWS) - least(still, still + STILL_ROWS) < STILL_DB)
+        .filter(still -> endingBands(still, row) >= FEWEST_BANDS)
         .mapToObj(still -> new End(row, Rows.mean(total, still, STILL_ROWS)))
         .filter(e -> e.fromDb() - total[row] > ENDS_DB)
         .filter(e -> most(louder, row) > e.fromDb() + LOUDER_DB)
         .findFirst();
+  }
+
+  private long endingBands(int still, int row) {
+    return IntStream.range(0, fine.bands())
+        .filter(b ->
+            Rows.mean(fine.levels(), b, still, STILL_ROWS) - fine.levels().get(row, b) > ENDS_DB)
+        .count();
   }
 
   private Alteration told(List<Integer> rows, String evidence) {

@@ -29,6 +29,11 @@ record QuietTexture(
 
   private static final double TONES = 0.1;
 
+  /** Where little is, they follow a little; what a coder makes of noise does not. */
+  private static final double UNEASY_DB = 5;
+
+  private static final double TONES_UNEASY = 0.005;
+
   /** Where nothing is quiet, tones that die away lie among the quietest, and follow less. */
   private static final double RESTLESS_DB = 8;
 
@@ -105,7 +110,9 @@ record QuietTexture(
 
   /** Whether tails of sounds are among what is quietest. */
   boolean diesAway() {
-    return isRestless() || following > TONES_DYING;
+    return isRestless()
+        || following > TONES_DYING
+        || rangeDb > UNEASY_DB && following > TONES_UNEASY;
   }
 
   private boolean isRestless() {

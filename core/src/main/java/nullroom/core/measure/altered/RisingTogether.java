@@ -46,6 +46,9 @@ final class RisingTogether {
   /** All come up by as much, or to the same level; a noise that swells does neither. */
   private static final double SCATTER_SHARE = 0.3;
 
+  /** Of few pauses, which may do so by chance, only so far apart for each of them over two. */
+  private static final double SCATTER_DB = 0.75;
+
   private static final double ERROR_DB = 0.08;
 
   /** A pause whose floor rises by less than so much of that speaks against it. */
@@ -53,6 +56,9 @@ final class RisingTogether {
 
   private static final double MOST_OF_THEM = 0.8;
   private static final double ALIKE_DB = 0.6;
+
+  /** Over them noise comes up by so much of that at least; cloth has no such highs. */
+  private static final double LEAST_OVER = 0.4;
 
   /** Half-way a gain has come up by so much of it and more; what swells has hardly begun. */
   private static final double HALF_WAY = 0.3;
@@ -146,13 +152,16 @@ final class RisingTogether {
             .toArray();
     return rise > RISE_DB
             && rise > SURE * (Scatter.of(rises) / Math.sqrt(rises.length - 1.0) + ERROR_DB)
-            && scatter < SCATTER_SHARE * rise
+            && scatter < Math.min(SCATTER_SHARE * rise, SCATTER_DB * (rises.length - 2))
             && curve[(low + high) / 2] - curve[low] > HALF_WAY * (curve[high] - curve[low])
             && with >= MOST_OF_THEM * rises.length
             && Scatter.of(Arrays.copyOfRange(bands, band, band + BANDS)) < ALIKE_DB
             && Arrays.stream(bands).max().orElseThrow() < rise + MORE_DB
             && IntStream.range(band, band + BANDS)
                 .noneMatch(b -> fine.onSteps(b, bandLevel(b, top)))
+            && IntStream.range(band + BANDS, levels.width())
+                .filter(b -> !fine.onSteps(b, bandLevel(b, top)))
+                .allMatch(b -> bands[b] > LEAST_OVER * rise)
         ? Optional.of(
             new Alteration(
                 Alteration.Kind.AUTOMATIC_GAIN,

@@ -45,6 +45,9 @@ final class TailTexture {
 
   private static final double TAIL_FOLLOWING = 0.45;
 
+  /** Of a voice that speaks lines follow less while it is loud, of song and notes mostly more. */
+  private static final double SUNG = 0.5;
+
   /** So much wider over 8 kHz than about 4 kHz, where it is hardly wider than noise: a coder. */
   private static final double RISING_DB = 0.45;
 
@@ -169,6 +172,11 @@ final class TailTexture {
   private boolean isExplained() {
     return isCoded()
         || loud(LineTexture.HIGH, lines.bands()).filter(l -> l.following() > FOLLOWING).isPresent();
+  }
+
+  /** Whether long tones are loud, that go on in pauses as long as a room rings. */
+  boolean isSung() {
+    return loud(LineTexture.HIGH, lines.bands()).filter(l -> l.following() > SUNG).isPresent();
   }
 
   /** Islands in the pauses, more the higher: a coder's. */

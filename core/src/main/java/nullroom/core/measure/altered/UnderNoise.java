@@ -72,6 +72,10 @@ final class UnderNoise {
   private static final double HELD_DB = 2;
 
   private static final double HELD_MORE_DB = 0.5;
+
+  /** No gain takes noise further down; where a band does, its pauses were none. */
+  private static final double MOST_DB = 30;
+
   private static final double LOOK_BACK_SECONDS = 0.5;
   private static final double LIKE_SHARE = 0.5;
   private static final int LIKE_FEWEST = 4;
@@ -127,6 +131,7 @@ final class UnderNoise {
         .flatMap(Optional::stream)
         .findFirst()
         .or(noise::highest)
+        .filter(fall -> fall.db() < MOST_DB)
         .map(fall -> fall.gain(fine));
   }
 

@@ -24,6 +24,11 @@ public final class AlteredDecay {
   private static final double LEAST_OF_LOUDEST = 0.25;
   private static final double MOST_OF_THEM = 0.6;
 
+  /** In which decays must be heard; in more, where no second clap shows whether all end so. */
+  private static final int FEWEST_BANDS = 3;
+
+  private static final int FEWEST_BANDS_OF_ONE = 5;
+
   private AlteredDecay() {}
 
   /**
@@ -73,23 +78,25 @@ public final class AlteredDecay {
 
   private static List<Alteration> shown(DecayReport report, Samples decays, Samples sound) {
     if (report.excitation().filter(Excitation.IMPULSE::equals).isEmpty()) {
-      return shape(report, sound);
+      return shape(report, sound, FEWEST_BANDS);
     }
     double rate = decays.sampleRateHz();
-    Takes takes = ImpulseTakes.find(decays.toArray(), rate);
-    if (takes.found() > MOST_CLAPS || !areClaps(takes, rate)) {
+    Takes claps = ImpulseTakes.find(decays.toArray(), rate);
+    if (claps.found() > MOST_CLAPS || !areClaps(claps, rate)) {
       return List.of();
     }
-    List<Alteration> shape = shape(report, sound);
-    return shape.isEmpty()
-        ? HeldAfterClaps.of(takes, rate, sound).map(List::of).orElse(List.of())
-        : shape;
+    List<Alteration> shape =
+        shape(report, sound, claps.found() > 1 ? FEWEST_BANDS : FEWEST_BANDS_OF_ONE);
+    if (shape.isEmpty()) {
+      return HeldAfterClaps.of(claps, rate, sound).map(List::of).orElse(List.of());
+    }
+    return OneRoom.of(claps, rate) ? shape : List.of();
   }
 
-  private static List<Alteration> shape(DecayReport report, Samples sound) {
-    return SteepDecay.of(report, sound.seconds())
+  private static List<Alteration> shape(DecayReport report, Samples sound, int fewestBands) {
+    return SteepDecay.of(report, sound.seconds(), fewestBands)
         .map(List::of)
-        .orElseGet(() -> BentDecay.of(report, sound));
+        .orElseGet(() -> BentDecay.of(report, sound, fewestBands));
   }
 
   /** Whether most begin at once. */

@@ -68,10 +68,13 @@ final class BentDecay {
   private static final double LOWEST_OF_MOMENTS_HZ = 400;
 
   /**
-   * Standard deviation of one band's bend, times the root of bandwidth and time: from the factors
-   * of ISO 3382-2:2008, 7.1 for 20 and 30 dB, carried on to 10 dB, for two stretches.
+   * Standard deviation of the logarithm of one stretch's time, times the root of bandwidth and
+   * time: from the factors of ISO 3382-2:2008, 7.1 for 20 and 30 dB, carried on to 10 dB.
    */
-  private static final double SPREAD = 2.8;
+  static final double ONE_SPREAD = 2;
+
+  /** The same of one band's bend, that is of two stretches. */
+  private static final double SPREAD = ONE_SPREAD * Math.sqrt(2);
 
   private static final double MOST_OF_THEM = 0.7;
   private static final double LOWEST_HZ = 200;
@@ -95,11 +98,12 @@ final class BentDecay {
    * What the decays of a report speak for.
    *
    * @param sound of which it is
+   * @param fewestBands in which they must be heard
    */
-  static List<Alteration> of(DecayReport report, Samples sound) {
+  static List<Alteration> of(DecayReport report, Samples sound, int fewestBands) {
     return IntStream.rangeClosed(0, LOWER_STEPS)
         .mapToObj(k -> bend(report, LOWER_DB * k))
-        .filter(Bend::isSure)
+        .filter(bend -> bend.bands() >= fewestBands && bend.isSure())
         .max(Comparator.comparingDouble(Bend::sure))
         .map(b -> told(b, report, sound))
         .orElse(List.of());
@@ -116,8 +120,7 @@ final class BentDecay {
    */
   private record Bend(double lowerDb, double mean, double sure, int faster, int bands) {
     private boolean isSure() {
-      return bands >= FEWEST_BANDS
-          && faster >= MOST_OF_THEM * bands
+      return faster >= MOST_OF_THEM * bands
           && (lowerDb > 0
               ? sure > SURE_LOWER && mean > (faster < bands ? FASTER_MOST : FASTER_LOWER)
               : sure > SURE && mean > FASTER);
@@ -162,6 +165,11 @@ final class BentDecay {
     private double bend() {
       return Math.log(firstSeconds / secondSeconds);
     }
+  }
+
+  /** Time of the first ten decibels, carried on to sixty; not a number where they are not there. */
+  static double firstSeconds(DecayReport.BandDecay band) {
+    return Parts.of(band, fromDb(band, 0, PART_DB)).firstSeconds();
   }
 
   /**
@@ -261,11 +269,15 @@ final class BentDecay {
 
   /** Where the first part begins; not a number where the noise would reach into the second. */
   private static double fromDb(DecayReport.BandDecay band, double lowerDb) {
+    return fromDb(band, lowerDb, 2 * PART_DB);
+  }
+
+  private static double fromDb(DecayReport.BandDecay band, double lowerDb, double rangeDb) {
     double from =
         band.curveDb().size() > SETTLED
             ? Math.min(FROM_DB, band.curveDb().get(SETTLED)) - lowerDb
             : Double.NaN;
-    return from - 2 * PART_DB > lowestDb(band, OVER_NOISE_DB) ? from : Double.NaN;
+    return from - rangeDb > lowestDb(band, OVER_NOISE_DB) ? from : Double.NaN;
   }
 
   /** How far down a decay is that of a room, so far over the noise. */

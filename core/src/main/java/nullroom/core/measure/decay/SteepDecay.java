@@ -27,15 +27,18 @@ final class SteepDecay {
    * Times the usual slope; in untouched decays of noise 1.35 in two of three bands, in single claps
    * under a slanted ceiling 1.75.
    */
-  private static final double STEEP = 1.9;
+  private static final double STEEP = 2.1;
 
-  private static final int FEWEST_BANDS = 3;
   private static final double MOST_OF_THEM = 0.8;
 
   private SteepDecay() {}
 
-  /** What speaks for something that shuts. */
-  static Optional<Alteration> of(DecayReport report, double seconds) {
+  /**
+   * What speaks for something that shuts.
+   *
+   * @param fewestBands in which decays must be heard
+   */
+  static Optional<Alteration> of(DecayReport report, double seconds, int fewestBands) {
     double[] all =
         report.bands().stream()
             .filter(b -> b.centreHz() > LOWEST_HZ)
@@ -44,7 +47,7 @@ final class SteepDecay {
             .toArray();
     double[] steep = Arrays.stream(all).filter(s -> s > STEEP).toArray();
     if (report.excitation().filter(Excitation.NOISE::equals).isPresent() // whose decays scatter
-        || all.length < FEWEST_BANDS
+        || all.length < fewestBands
         || steep.length < MOST_OF_THEM * all.length) {
       return Optional.empty();
     }

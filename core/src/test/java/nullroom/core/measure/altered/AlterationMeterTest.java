@@ -15,7 +15,10 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.function.BiConsumer;
+import nullroom.core.measure.Frames;
 import nullroom.core.predict.SyntheticRoom;
+import nullroom.core.signal.Butterworth;
+import nullroom.core.signal.Fft;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -234,6 +237,67 @@ class AlterationMeterTest {
     fine.add(y, y.length);
     assertThat(RisingTogether.of(fine)).isPresent();
     assertThat(found(x)).isEmpty();
+  }
+
+  @ParameterizedTest(name = "up to {0} Hz, {1} dB apart")
+  @DisplayName("what comes up in the highest bands, too, and by as much in few pauses, is a gain's")
+  @CsvSource({"24000, 0, true", "9000, 0, false", "24000, 3, false"})
+  void cloth(double toHz, double apartDb, boolean told) {
+    double[] x = claps(3e-3, 0.3);
+    double[] up = new double[x.length];
+    Random random = new Random(22);
+    Arrays.setAll(up, k -> 1.5e-3 * random.nextGaussian());
+    if (toHz < RATE / 2.0) {
+      Butterworth.lowPass(4, toHz, RATE).filter(up, up, up.length);
+    }
+    double[] y = Arrays.copyOf(x, 8 * RATE);
+    for (int k = 0; k < y.length; k++) {
+      double since = (k % (2 * RATE)) / (double) RATE - 0.5;
+      int pause = k / (2 * RATE) % 2;
+      double db = 8 + apartDb * (pause == 0 ? 1 : -1);
+      double rise = Math.pow(10, db / 20) * (1 - Math.exp(-Math.max(0, since) / 0.5));
+      y[k] += rise * up[k];
+    }
+    FineBands fine = new FineBands(RATE);
+    fine.add(y, y.length);
+    assertThat(RisingTogether.of(fine).isPresent()).isEqualTo(told);
+  }
+
+  @ParameterizedTest(name = "beside it it is {0} dB softer")
+  @DisplayName("noise under a voice is no softer where that over it stands as in the pauses")
+  @CsvSource({"3, true", "0, false"})
+  void standsBeside(double asideDb, boolean told) {
+    Frames octaves = new Frames(1);
+    Frames aside = new Frames(2);
+    Random random = new Random(23);
+    for (int k = 0; k < 400; k++) {
+      boolean sounds = k % 40 > 18;
+      octaves.add(sounds ? -20 : -60);
+      aside.add(
+          -70 - (sounds ? 3 : 0) + 0.3 * random.nextGaussian(),
+          -70 - (sounds ? asideDb : 0) + 0.1 * random.nextGaussian());
+    }
+    assertThat(HeldDown.of(octaves, aside, 0.04, 2).isPresent()).isEqualTo(told);
+  }
+
+  @Test
+  @DisplayName("a sweep begins under the voice, and what is left of its bass is no pause's noise")
+  void sweepFromTheBass() {
+    double[] x = new double[24 * RATE];
+    for (int k = 0; k < x.length; k++) {
+      double since = k / (double) RATE % 4 - 0.5;
+      double octaves = 8.2 * since / 3;
+      double phase = 2 * Math.PI * 20 * 3 / (8.2 * Math.log(2)) * (Math.pow(2, octaves) - 1);
+      x[k] = since > 0 && since < 3 ? 0.2 * Math.sin(phase) : 0;
+    }
+    x = Arrays.copyOf(Fft.convolve(x, AlteredSounds.reply(0.08, 60, new Random(1))), x.length);
+    Random random = new Random(24);
+    for (int k = 0; k < x.length; k++) {
+      x[k] += 2e-4 * random.nextGaussian();
+    }
+    FineBands fine = new FineBands(RATE);
+    fine.add(x, x.length);
+    assertThat(UnderNoise.of(fine, Pauses.of(fine))).isEmpty();
   }
 
   @Test

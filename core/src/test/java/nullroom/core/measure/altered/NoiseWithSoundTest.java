@@ -21,6 +21,14 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** Noise that a gate lets through beside what sounds, and what else comes and goes. */
 class NoiseWithSoundTest {
+  @ParameterizedTest(name = "in {0} lines")
+  @DisplayName("noise that comes and goes with each of two lines may have been switched on and off")
+  @CsvSource({"2, false", "3, true"})
+  void twice(int lines, boolean told) {
+    double[] x = Arrays.copyOf(talk(FLAT, 32, 0.3, 77), (int) (lines * 3.6 * RATE));
+    assertThat(told(gated(x, 24, 0.1, 0.01)).isEmpty()).isNotEqualTo(told);
+  }
+
   @ParameterizedTest(name = "{0} dB over {1} s, {2} lines")
   @DisplayName("the noise beside a few words stands over the pauses by what a gate takes")
   @CsvSource({"15, 0.05, 5", "24, 0.1, 3", "40, 0.1, 3"})

@@ -9,8 +9,11 @@ import static nullroom.core.measure.altered.AlteredSounds.talk;
 import static nullroom.core.measure.altered.AlteredSounds.written;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Arrays;
 import java.util.Optional;
+import java.util.Random;
 import nullroom.core.measure.altered.Alteration.Kind;
+import nullroom.core.signal.Fft;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -45,6 +48,20 @@ class QuickEndsTest {
           assertThat(a.kind()).isEqualTo(Kind.GATE);
           assertThat(a.evidence()).contains("each time from the same level, 1");
         });
+  }
+
+  @Test
+  @DisplayName("sweeps end each time from one level, too, and are no noise that was shut off")
+  void sweeps() {
+    double[] x = new double[20 * RATE];
+    for (int k = 0; k < x.length; k++) {
+      double since = k / (double) RATE % 4;
+      double octaves = 8 * since / 2;
+      double phase = 2 * Math.PI * 60 * 2 / (8 * Math.log(2)) * (Math.pow(2, octaves) - 1);
+      x[k] = since < 2 ? 0.3 * Math.pow(10, -octaves / 10) * Math.sin(phase) : 0;
+    }
+    double[] there = Fft.convolve(x, AlteredSounds.reply(0.05, 60, new Random(64)));
+    assertThat(ends(Arrays.copyOf(there, x.length))).isEmpty();
   }
 
   private static Optional<Alteration> ends(double[] x) {

@@ -80,20 +80,30 @@ class AlteredDecayTest {
     assertThat(AlteredDecay.with(List.of(GAIN), report, gated, gated)).containsExactly(GAIN);
   }
 
-  @ParameterizedTest(name = "{0} sounds, loudest after {1} s")
-  @DisplayName("a few sounds whose ends bend are claps; many are keys, and cloth begins slowly")
-  @CsvSource({"4, 0, true", "20, 0, false", "4, 0.025, false"})
-  void claps(int sounds, double riseSeconds, boolean told) {
-    double[] x = new double[sounds * RATE];
+  @ParameterizedTest(name = "{0} sounds at {1} Hz, loudest after {2} s, each {3} times as long")
+  @DisplayName(
+      "a few sounds whose ends bend are claps; many are keys, cloth begins slowly, knocks end each by itself, and of one few bands say little")
+  @CsvSource({
+    "4, 48000, 0, 1, true",
+    "20, 48000, 0, 1, false",
+    "4, 48000, 0.025, 1, false",
+    "4, 48000, 0, 1.5, false",
+    "2, 48000, 0, 1.5, false",
+    "1, 48000, 0, 1, true",
+    "4, 8000, 0, 1, true",
+    "1, 8000, 0, 1, false"
+  })
+  void claps(int sounds, int rate, double riseSeconds, double longer, boolean told) {
+    double[] x = new double[sounds * rate];
     Random random = new Random(6);
     for (int k = 0; k < x.length; k++) {
-      double since = k % RATE / (double) RATE - 0.2;
+      double since = (k % rate / (double) rate - 0.2) / Math.pow(longer, k / rate);
       double falls = since < 0.15 ? 60 * since / 0.6 : 15 + 60 * (since - 0.15) / 0.25;
       double rises = since < riseSeconds ? 0.5 + 0.5 * since / riseSeconds : 1;
       double level = since < 0 ? 0 : rises * rises * Math.pow(10, -falls / 20);
       x[k] = (level + 1e-3) * random.nextGaussian() / 4;
     }
-    Samples sound = new Samples(x, RATE);
+    Samples sound = new Samples(x, rate);
     DecayReport report = DecayAnalysis.ofImpulses(sound, Octave.ALL);
 
     assertThat(report.takes()).isPositive();
