@@ -264,7 +264,10 @@ public final class AlterationMeter implements Hearer {
                     "before %d sounds that begin at once the noise rises by %.0f dB, and near it sounds end as fast as over it: each may be by itself, both are not")
                 : Optional.empty())
         .or(() -> byBlocks && !edged ? risesAtRoughSpectra() : Optional.empty())
-        .or(() -> byBlocks && !edged && fine.isColoured() ? between.told() : Optional.empty());
+        .or(() ->
+            byBlocks && !edged && fine.isColoured() && !spectra.tails().isComb()
+                ? between.told()
+                : Optional.empty());
   }
 
   private Optional<String> risesAtRoughSpectra() {

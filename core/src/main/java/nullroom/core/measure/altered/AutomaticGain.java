@@ -47,7 +47,7 @@ final class AutomaticGain {
   private static final int FEWEST = 2;
   private static final double MOST_OF_THEM = 0.6;
 
-  /** Of what has no colour as a voice has, as a rustle: all of so few. */
+  /** Of what has no colour as a voice has, as a rustle, or cars. */
   private static final int FEWEST_COLOURLESS = 4;
 
   /**
@@ -87,7 +87,7 @@ final class AutomaticGain {
     List<Pause> rising = pauses.stream().filter(p -> p.rise() > RISE_DB && p.alike()).toList();
     if (rising.size() < FEWEST
         || rising.size() < MOST_OF_THEM * pauses.size()
-        || !coloured && rising.size() < Math.min(pauses.size(), FEWEST_COLOURLESS)) {
+        || !coloured && rising.size() < FEWEST_COLOURLESS) {
       return Optional.empty();
     }
     double[] ends = rising.stream().mapToDouble(Pause::endDb).sorted().toArray();

@@ -66,10 +66,10 @@ final class FallsAlike {
 
   private static final double ALL_DB = 22;
 
-  /** Of falls that begin further apart than the noise of one gate mostly does. */
+  /** Of two alone, and of more that begin further apart than the noise of one gate mostly does. */
   private static final double APART_DB = 1.2;
 
-  private static final double ALL_APART_DB = 28;
+  private static final double ALL_UNLIKE_DB = 28;
   private static final int ALL_ROWS = 45;
   private static final int FEWEST_COLOURLESS = 3;
   private static final double ALL_COLOURLESS_DB = 50;
@@ -116,8 +116,8 @@ final class FallsAlike {
     double byDb = falls.stream().mapToDouble(Fall::mostDb).sum();
     int rows = falls.stream().mapToInt(Fall::rows).sum();
     DoubleSummaryStatistics from = falls.stream().mapToDouble(Fall::fromDb).summaryStatistics();
-    double all = from.getMax() - from.getMin() > APART_DB ? ALL_APART_DB : ALL_DB;
-    if (falls.size() < FEWEST || byDb < all && rows < ALL_ROWS) {
+    boolean unlike = falls.size() <= FEWEST || from.getMax() - from.getMin() > APART_DB;
+    if (falls.size() < FEWEST || byDb < (unlike ? ALL_UNLIKE_DB : ALL_DB) && rows < ALL_ROWS) {
       return Optional.empty();
     }
     boolean coloured = fine.isColoured() && falls.stream().allMatch(f -> f.bands() >= FEWEST_BANDS);

@@ -71,8 +71,11 @@ final class LevelsBetween {
 
   private static final double TONES_IN_TIME = -0.25;
 
-  /** Nearly nothing stays where a sound begins and ends at once in a dead room. */
-  private static final double LEAST_IN_TIME = -2.2;
+  /**
+   * Nearly nothing stays where a sound begins and ends at once in a dead room, or is all tones that
+   * glide.
+   */
+  private static final double LEAST_IN_TIME = -1.85;
 
   /** Tones stand alone at all levels; noise that is switched on and off together at all. */
   private static final double FAR_BESIDE = -0.9;

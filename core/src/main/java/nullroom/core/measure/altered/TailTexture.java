@@ -19,6 +19,19 @@ final class TailTexture {
   /** What falls faster sounds in a part of the window only, and its bins are not apart. */
   private static final double STEEP_DB = 15;
 
+  /**
+   * Of a sound that dies away fast most is left out by that, and what is left was sounded itself.
+   */
+  private static final double KEPT_SHARE = 0.7;
+
+  /** What falls at least so fast, if by less, dies away in the room; islands are there, too. */
+  private static final double FALLS_DB = 10;
+
+  private static final double PLAIN_DB = 5.95;
+  private static final double PLAINEST_DB = 5.73;
+  private static final double PLAINEST_BESIDE = 0.28;
+  private static final int PLAINEST_ROWS = 16;
+
   private static final double LOUD_FROM_DB = 24;
   private static final int MIDDLE_FROM = 1;
   private static final int MIDDLE_TO = 4;
@@ -90,6 +103,14 @@ final class TailTexture {
   /** Of pauses; plain noise reaches 5.43, and coders of music mostly 5.45. */
   private static final double ROUGH_PAUSES_DB = 5.5;
 
+  /**
+   * Lines of real voices waver, and are wide where they stand far over what is between; those that
+   * were worked out are narrow.
+   */
+  private static final double LINES_DB = 6.9;
+
+  private static final double NARROW = 0.065;
+
   private final LineTexture lines;
   private final double[] total;
 
@@ -111,12 +132,42 @@ final class TailTexture {
 
   /** While sounds die away, from one band to another; empty where that is too short. */
   private Optional<Texture> tails(int from, int to) {
-    return lines.of(total, from, to, dyingAway(TAIL_FROM_DB, TAIL_TO_DB));
+    return lines.of(total, from, to, dyingAway(TAIL_FROM_DB, TAIL_TO_DB, STEEP_DB));
   }
 
-  private static LineTexture.Asked dyingAway(double fromDb, double toDb) {
+  private static LineTexture.Asked dyingAway(double fromDb, double toDb, double steepDb) {
     return (since, over, fall) ->
-        since > 0 && since < TAIL_SECONDS && over > fromDb && over < toDb && fall < STEEP_DB;
+        since > 0 && since < TAIL_SECONDS && over > fromDb && over < toDb && fall < steepDb;
+  }
+
+  /**
+   * Whether what falls fast is noise as a room leaves it, so that lines of what falls slower are
+   * those of the sound itself.
+   *
+   * @param tails what falls slower
+   */
+  private boolean isPlainWhereItFalls(Texture tails) {
+    int all =
+        lines
+            .of(
+                total,
+                LineTexture.HIGH,
+                lines.bands(),
+                dyingAway(TAIL_FROM_DB, TAIL_TO_DB, Double.POSITIVE_INFINITY))
+            .map(Texture::rows)
+            .orElse(0);
+    return lines
+        .of(
+            total,
+            LineTexture.HIGH,
+            lines.bands(),
+            (since, over, fall) -> since > 0 && fall > FALLS_DB)
+        .filter(t ->
+            tails.rows() < KEPT_SHARE * all && t.scatterDb() < PLAIN_DB
+                || t.rows() >= PLAINEST_ROWS
+                    && t.scatterDb() < PLAINEST_DB
+                    && t.beside() < PLAINEST_BESIDE)
+        .isPresent();
   }
 
   /** While something stands far over the noise. */
@@ -145,13 +196,14 @@ final class TailTexture {
         middle.filter(m -> m.scatterDb() < RISING_FROM_DB).isPresent()
             && top.filter(t -> t.scatterDb() > middle.get().scatterDb() + RISING_DB).isPresent();
     double more = square(high.get().scatterDb()) - square(still.get().scatterDb());
-    return high.filter(h -> isIslands(h) && more > MORE && !tones && !rising);
+    return high.filter(h -> isIslands(h) && more > MORE && !tones && !rising)
+        .filter(h -> !isPlainWhereItFalls(h));
   }
 
   /** Whether all that dies away is wider than in twelve of thirteen untouched voices. */
   boolean hasRoughTails() {
     return lines
-        .of(total, 0, lines.bands(), dyingAway(ROUGH_FROM_DB, ROUGH_TO_DB))
+        .of(total, 0, lines.bands(), dyingAway(ROUGH_FROM_DB, ROUGH_TO_DB, STEEP_DB))
         .filter(t -> !isExplained())
         .filter(t ->
             t.rows() >= ROUGH_FEWEST
@@ -177,6 +229,13 @@ final class TailTexture {
   /** Whether long tones are loud, that go on in pauses as long as a room rings. */
   boolean isSung() {
     return loud(LineTexture.HIGH, lines.bands()).filter(l -> l.following() > SUNG).isPresent();
+  }
+
+  /** Whether what is loud is a comb of narrow lines, that leaves little between. */
+  boolean isComb() {
+    return loud(0, 1)
+        .filter(l -> l.scatterDb() > LINES_DB && l.beside() < NARROW * l.scatterDb())
+        .isPresent();
   }
 
   /** Islands in the pauses, more the higher: a coder's. */
