@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import nullroom.core.Figures;
 
@@ -75,6 +76,14 @@ final class FallsAlike {
   private static final double ALL_COLOURLESS_DB = 50;
   private static final double ONE_LEVEL_DB = 3;
 
+  /**
+   * A noise that swells by itself also does so where nothing else sounds, and as slowly as it ebbs;
+   * a gate opens at once.
+   */
+  private static final double SWELLS = 0.3;
+
+  private static final int FEWEST_SWELLING = 3;
+
   private final FineBands fine;
   private final double[][] levels;
   private final double[] sigma;
@@ -98,8 +107,22 @@ final class FallsAlike {
    * @param mostDb how far
    * @param fromDb mean level of the bands there
    * @param bands of them, over the steps of the file
+   * @param other whether something louder and of another colour sounded before
+   * @param most row at which it stands so far over it
    */
-  private record Fall(int from, int to, int rows, double mostDb, double fromDb, long bands) {
+  private record Fall(
+      int from,
+      int to,
+      int rows,
+      double mostDb,
+      double fromDb,
+      long bands,
+      boolean other,
+      int most) {
+    private boolean swells() {
+      return !other && most - from > SWELLS * (to - from);
+    }
+
     private boolean meets(Fall other) {
       return from < other.to && other.from < to;
     }
@@ -112,17 +135,25 @@ final class FallsAlike {
   /** What speaks for a gate. */
   static Optional<Alteration> of(FineBands fine) {
     double[][] levels = rows(fine);
-    List<Fall> falls = fromOneLevel(falls(fine, levels));
+    List<Fall> plain = plain(fine, levels);
+    List<Fall> behind = apart(plain, Fall::other);
+    List<Fall> falls = fromOneLevel(behind);
+    long swelling =
+        apart(plain, Fall::swells).stream()
+            .filter(f -> behind.stream().noneMatch(f::meets))
+            .count();
     double byDb = falls.stream().mapToDouble(Fall::mostDb).sum();
     int rows = falls.stream().mapToInt(Fall::rows).sum();
     DoubleSummaryStatistics from = falls.stream().mapToDouble(Fall::fromDb).summaryStatistics();
     boolean unlike = falls.size() <= FEWEST || from.getMax() - from.getMin() > APART_DB;
-    if (falls.size() < FEWEST || byDb < (unlike ? ALL_UNLIKE_DB : ALL_DB) && rows < ALL_ROWS) {
+    if (falls.size() < FEWEST
+        || swelling >= Math.max(FEWEST_SWELLING, falls.size() / 2)
+        || byDb < (unlike ? ALL_UNLIKE_DB : ALL_DB) && rows < ALL_ROWS) {
       return Optional.empty();
     }
     boolean coloured = fine.isColoured() && falls.stream().allMatch(f -> f.bands() >= FEWEST_BANDS);
     Collections.reverse(Arrays.asList(levels));
-    int rises = falls(fine, levels).size();
+    int rises = apart(plain(fine, levels), Fall::other).size();
     return falls.size() < (coloured ? FEWEST : FEWEST_COLOURLESS) + 2 * rises
             || !coloured && byDb < ALL_COLOURLESS_DB
         ? Optional.empty()
@@ -151,18 +182,25 @@ final class FallsAlike {
         .orElse(List.of());
   }
 
-  private static List<Fall> falls(FineBands fine, double[][] levels) {
+  /** All that are plain, the longest first; they may meet. */
+  private static List<Fall> plain(FineBands fine, double[][] levels) {
     FallsAlike all = new FallsAlike(fine, levels);
+    return all.sigma.length < FEWEST_BANDS
+        ? List.of()
+        : IntStream.rangeClosed(OTHER_ROWS, levels.length - all.left)
+            .mapToObj(all::before)
+            .flatMap(Optional::stream)
+            .filter(Fall::isPlain)
+            .sorted(
+                Comparator.comparingInt(Fall::rows).thenComparingDouble(Fall::mostDb).reversed())
+            .toList();
+  }
+
+  private static List<Fall> apart(List<Fall> all, Predicate<Fall> asked) {
     List<Fall> apart = new ArrayList<>();
-    if (all.sigma.length >= FEWEST_BANDS) {
-      IntStream.rangeClosed(OTHER_ROWS, levels.length - all.left)
-          .mapToObj(all::before)
-          .flatMap(Optional::stream)
-          .filter(Fall::isPlain)
-          .sorted(Comparator.comparingInt(Fall::rows).thenComparingDouble(Fall::mostDb).reversed())
-          .filter(fall -> apart.stream().noneMatch(fall::meets))
-          .forEach(apart::add);
-    }
+    all.stream()
+        .filter(f -> asked.test(f) && apart.stream().noneMatch(f::meets))
+        .forEach(apart::add);
     return apart;
   }
 
@@ -178,6 +216,7 @@ final class FallsAlike {
     int rows = 0;
     int missed = 0;
     double most = 0;
+    int mostAt = row;
     int k = row - 1;
     for (; k >= first; k--) {
       double[] bands = Weighted.over(levels[k], noise);
@@ -188,14 +227,22 @@ final class FallsAlike {
         }
       } else if (over > OVER_DB) {
         rows++;
+        mostAt = over > most ? k : mostAt;
         most = Math.max(most, over);
       } else if (rows > 0 && over < 0) {
         break;
       }
     }
-    return isOther(k, noise, weights, most)
-        ? Optional.of(new Fall(k + 1, row, rows, most, most + mean(noise, weights), heard))
-        : Optional.empty();
+    return Optional.of(
+        new Fall(
+            k + 1,
+            row,
+            rows,
+            most,
+            most + mean(noise, weights),
+            heard,
+            isOther(k, noise, weights, most),
+            mostAt));
   }
 
   /** Level of each band, where all stand from a row on; else none. */

@@ -107,9 +107,9 @@ final class TailTexture {
    * Lines of real voices waver, and are wide where they stand far over what is between; those that
    * were worked out are narrow.
    */
-  private static final double LINES_DB = 6.9;
+  private static final double LINES_DB = 6.3;
 
-  private static final double NARROW = 0.065;
+  private static final double NARROW = 0.0665;
 
   private final LineTexture lines;
   private final double[] total;
