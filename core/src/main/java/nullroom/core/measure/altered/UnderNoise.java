@@ -175,7 +175,7 @@ final class UnderNoise {
     return (found.length >= fewest
             ? Optional.of(new Fall(found.length, dips.size(), Quantile.median(found)))
             : held(band, levels, least + HELD_MORE_DB))
-        .filter(fall -> !ebbs(levels, fall.db()));
+        .filter(fall -> !ebbs(levels, Math.max(EBBS * fall.db(), least + HELD_MORE_DB)));
   }
 
   /** Whether the noise falls so far in the second halves of pauses, when a gain is up again. */
@@ -185,10 +185,10 @@ final class UnderNoise {
     for (Stretch pause : pauses) {
       double noise = still(levels, pause, LONG_TAIL_SHARE, UP_AGAIN_SHARE);
       int from = (pause.from() + pause.to()) / 2;
-      int to = pause.to() - EDGE_ROWS;
+      int to = pause.to() - LEFT_ROWS; // where the next sound may have begun
       if (!Double.isNaN(noise) && to - from > DIP_ROWS) {
         all++;
-        ebbing += softest(levels, from, to) < noise - EBBS * byDb ? 1 : 0;
+        ebbing += softest(levels, from, to) < noise - byDb ? 1 : 0;
       }
     }
     return ebbing > EBBS_SHARE * all;

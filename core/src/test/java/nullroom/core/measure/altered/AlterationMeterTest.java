@@ -252,10 +252,10 @@ class AlterationMeterTest {
     }
     double[] y = Arrays.copyOf(x, 8 * RATE);
     for (int k = 0; k < y.length; k++) {
-      double since = (k % (2 * RATE)) / (double) RATE - 0.5;
-      int pause = k / (2 * RATE) % 2;
+      double since = (k + 1.5 * RATE) % (2 * RATE) / RATE; // the clap before
+      int pause = (int) (k + 1.5 * RATE) / (2 * RATE) % 2;
       double db = 8 + apartDb * (pause == 0 ? 1 : -1);
-      double rise = Math.pow(10, db / 20) * (1 - Math.exp(-Math.max(0, since) / 0.5));
+      double rise = Math.pow(10, db / 20) * (1 - Math.exp(-since / 0.5));
       y[k] += rise * up[k];
     }
     FineBands fine = new FineBands(RATE);
