@@ -16,9 +16,8 @@ import nullroom.core.Figures;
  * gate that shuts, however slowly. What dies away in a room lies over the noise by another amount
  * in each band, and in each by another a moment later; hardly ever do all bands stand, row after
  * row, by the same decibels over the noise that is left. A noise that swells by itself rises so as
- * often as it falls. Of 1264 untouched sounds (voices real and made, claps, keys, knocks, cloth,
- * music, cars) none is told. Cannot see a gate that shuts while the room still rings, or one that
- * shuts but once.
+ * often as it falls. Cannot see a gate that shuts while the room still rings, or one that shuts but
+ * once; noise that is switched off, and has the colour of the noise under it, is taken for it.
  */
 final class FallsAlike {
   private static final int FEWEST_BANDS = 6;

@@ -16,8 +16,8 @@ final class OneRoom {
   /**
    * Times the variance from clap to clap that noise-like decays have by chance, for each clap but
    * the first, and at most. Of 92 series that gains, gates and reductions bent three of four stay
-   * under 3, and all but two claps before a gate under 15; six of eight series of knocks and notes
-   * that bend by themselves are over it, four of them by more than twice.
+   * under 3, and all but two claps before a gate under 15; five of seven series of knocks and notes
+   * that bend by themselves are over it.
    */
   private static final double MOST_EACH = 5;
 
