@@ -263,13 +263,11 @@ public final class AlterationMeter implements Hearer {
                     false,
                     "before %d sounds that begin at once the noise rises by %.0f dB, and near it sounds end as fast as over it: each may be by itself, both are not")
                 : Optional.empty())
+        .or(() -> byBlocks && !edged ? risesAtRoughSpectra() : Optional.empty())
         .or(() ->
-            byBlocks && !edged && !spectra.tails().isComb() ? atLines(between) : Optional.empty());
-  }
-
-  /** What single lines tell. */
-  private Optional<String> atLines(LevelsBetween.Seen between) {
-    return risesAtRoughSpectra().or(() -> fine.isColoured() ? between.told() : Optional.empty());
+            byBlocks && !edged && fine.isColoured() && !spectra.tails().isComb()
+                ? between.told()
+                : Optional.empty());
   }
 
   private Optional<String> risesAtRoughSpectra() {
