@@ -77,7 +77,7 @@ final class BentDecay {
   private static final double SPREAD = ONE_SPREAD * Math.sqrt(2);
 
   private static final double MOST_OF_THEM = 0.7;
-  private static final double LOWEST_HZ = 200;
+  static final double LOWEST_HZ = 200;
   private static final int FEWEST_POINTS = 4;
 
   /**

@@ -11,8 +11,6 @@ import org.apache.commons.statistics.descriptive.Variance;
  * itself, before the room does; how they bend says nothing of a gain.
  */
 final class OneRoom {
-  private static final double LOWEST_HZ = 200;
-
   /**
    * Times the variance from clap to clap that noise-like decays have by chance, for each clap but
    * the first, and at most. Of 92 series that gains, gates and reductions bent three of four stay
@@ -29,7 +27,7 @@ final class OneRoom {
   static boolean of(Takes claps, double rate) {
     double[] off =
         Band.within(Octave.ALL, rate).stream()
-            .filter(band -> band.nominalHz() > LOWEST_HZ)
+            .filter(band -> band.nominalHz() > BentDecay.LOWEST_HZ)
             .mapToDouble(band -> varianceOverChance(claps, band, rate))
             .filter(Double::isFinite)
             .toArray();
