@@ -177,8 +177,9 @@ public final class AlterationMeter implements Hearer {
     boolean coarse =
         fine.stepsDb() > COARSE_DB && spectra.quietestDb() < fine.stepsDb() + OVER_COARSE_DB;
     Pauses pauses = Pauses.of(fine);
+    Ebbs ebbs = Ebbs.of(fine, pauses);
     Optional<Alteration> under = // a coder empties the highs
-        edge.isPresent() || holes > HOLED || coarse
+        edge.isPresent() || holes > HOLED || coarse || ebbs.any()
             ? Optional.empty()
             : UnderNoise.of(fine, pauses);
     Optional<Alteration> gate =
@@ -196,14 +197,14 @@ public final class AlterationMeter implements Hearer {
     Optional<Alteration> reduced = unshut ? reduction(islands, gaps, binByBin) : Optional.empty();
     List<Alteration> opens = shut.map(List::of).orElseGet(() -> NoiseWithSound.of(fine, pauses));
     Optional<String> shuts =
-        reduced.isEmpty() && opens.isEmpty() && hasPauses()
+        reduced.isEmpty() && opens.isEmpty() && hasPauses() && !ebbs.turn()
             ? shuts(between, unshut && holes <= HOLED, edge.isPresent())
             : Optional.empty();
     Optional<Alteration> moved = spread.told();
     // a reduction lets noise come with sound, too
     all.addAll(moved.map(List::of).orElse(reduced.isPresent() ? List.of() : opens));
     // what opens and shuts would be taken for it
-    if (moved.isEmpty() && opens.isEmpty() && !coarse) {
+    if (moved.isEmpty() && opens.isEmpty() && !coarse && !ebbs.any()) {
       under.or(() -> gain(pauses, edge.isPresent())).ifPresent(all::add);
     }
     reduced.ifPresent(all::add);

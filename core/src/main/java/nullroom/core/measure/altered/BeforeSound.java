@@ -23,6 +23,9 @@ final class BeforeSound {
    */
   private static final double[] ROW_SECONDS = {0.001, 0.002};
 
+  /** Sounds before which the short rows must show it, too, where the long ones show a swelling. */
+  private static final double RISEN_SHARE = 0.3;
+
   private static final double[] EDGES_HZ = {1200, 2500, 4500, 8000, 14_000};
   private static final double MOST_OF_RATE = 0.48;
   private static final int ORDER = 2;
@@ -61,7 +64,7 @@ final class BeforeSound {
 
   /** What speaks for something that works on blocks. */
   Optional<String> told() {
-    return first(Beginnings::told);
+    return first(b -> b.told(b == byLength.getFirst()));
   }
 
   /**
@@ -77,6 +80,16 @@ final class BeforeSound {
   }
 
   private Optional<String> first(Function<Beginnings, Optional<String>> evidence) {
-    return byLength.stream().map(evidence).flatMap(Optional::stream).findFirst();
+    return byLength.stream()
+        .filter(b -> !b.swellUp() || standsRisen(b.count()))
+        .map(evidence)
+        .flatMap(Optional::stream)
+        .findFirst();
+  }
+
+  /** In the short rows, before some of so many sounds. */
+  private boolean standsRisen(int sounds) {
+    Beginnings shortest = byLength.getFirst();
+    return shortest.standsRisen() && shortest.count() >= RISEN_SHARE * sounds;
   }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import nullroom.core.Decibels;
@@ -33,8 +34,14 @@ final class Beginnings {
 
   private static final int FAR_HALF = 80;
   private static final int FAR_END = 50;
-  private static final int[] FROM = {6, 11, 19, 50};
-  private static final int[] TO = {2, 6, 11, 25};
+  private static final int[] FROM = {6, 11, 19, 50, 6, 4};
+  private static final int[] TO = {2, 6, 11, 25, 4, 2};
+  private static final int LAST = 0;
+  private static final int MIDDLE = 1;
+  private static final int FIRST = 2;
+  private static final int LONG_BEFORE = 3;
+  private static final int EARLY = 4; // halves of the last
+  private static final int LATE = 5;
   private static final int QUIET_ROWS = 12;
   private static final int APART_ROWS = 60;
 
@@ -71,13 +78,24 @@ final class Beginnings {
 
   private static final double EACH_DB = 0.2;
 
+  /** What is let through has risen earlier, and has come up by so much of it half-way. */
+  private static final double NOT_YET_DB = 0.3;
+
+  private static final double SWELLS_UP = 0.6;
+  private static final double STANDS_DB = 1;
+  private static final int FEWEST_STANDING = 3;
+
   /**
    * The last moments before a sound.
    *
    * @param byDb how far the noise rose, mean of the bands
+   * @param earlyDb the same of the first half of these moments
+   * @param lateDb and of the second
+   * @param middleDb how far it had risen before
    * @param alike whether it rose in all bands by as much, and more and more
    */
-  private record Before(double byDb, boolean alike) {
+  private record Before(
+      double byDb, double earlyDb, double lateDb, double middleDb, boolean alike) {
     private boolean risen() {
       return byDb > RISEN_DB;
     }
@@ -182,7 +200,7 @@ final class Beginnings {
               .mapToDouble(
                   w -> Decibels.ofEnergy(mean(row, BEGINS - FROM[w], BEGINS - TO[w]) / noise))
               .toArray();
-      if (Math.abs(drift) > STILL_DB || Math.abs(rise[FROM.length - 1]) > UNCHANGED_DB) {
+      if (Math.abs(drift) > STILL_DB || Math.abs(rise[LONG_BEFORE]) > UNCHANGED_DB) {
         return Optional.empty();
       }
       double loudest = Arrays.stream(row, BEGINS, KEPT).max().orElseThrow();
@@ -193,16 +211,19 @@ final class Beginnings {
     if (rises.size() < FEWEST_BANDS) {
       return Optional.empty();
     }
-    double last = mean(rises, 0);
-    double middle = mean(rises, 1);
-    double drift = Math.max(0, mean(rises, FROM.length - 1)); // a gain that comes up goes on to
+    double drift = Math.max(0, mean(rises, LONG_BEFORE)); // a gain that comes up goes on to
+    double last = mean(rises, LAST);
+    double middle = mean(rises, MIDDLE);
     return Optional.of(
         new Before(
             last - drift,
+            mean(rises, EARLY) - drift,
+            mean(rises, LATE) - drift,
+            middle - drift,
             rises.size() >= FEWEST_BANDS_ALIKE
-                && Scatter.of(of(rises, 0).toArray()) < ALIKE_DB
+                && Scatter.of(of(rises, LAST).toArray()) < ALIKE_DB
                 && last > middle - GROWS_DB
-                && middle > mean(rises, 2) - GROWS_DB));
+                && middle > mean(rises, FIRST) - GROWS_DB));
   }
 
   private static double mean(List<double[]> rises, int moment) {
@@ -223,22 +244,65 @@ final class Beginnings {
         .toArray();
   }
 
-  /** What speaks for something that works on blocks. */
-  Optional<String> told() {
-    int all = sounds.size();
+  /** How many there are. */
+  int count() {
+    return sounds.size();
+  }
+
+  /** Whether what rises mostly does so in the very last moments: sounds that swell up quickly. */
+  boolean swellUp() {
+    return count() > 0 && !hasRisenBefore() && !isUpHalfWay();
+  }
+
+  private boolean hasRisenBefore() {
+    return median(Before::middleDb) > NOT_YET_DB;
+  }
+
+  private boolean isUpHalfWay() {
+    return median(Before::earlyDb) > SWELLS_UP * median(Before::lateDb);
+  }
+
+  /** Whether the noise has come up long before them, and stands. */
+  boolean standsRisen() {
+    double rise = count() == 0 ? 0 : median(Before::byDb);
+    return rise > STANDS_DB && hasRisenBefore() && median(Before::middleDb) < rise && isUpHalfWay();
+  }
+
+  private double median(ToDoubleFunction<Before> figure) {
+    return Quantile.median(sounds.stream().mapToDouble(figure).toArray());
+  }
+
+  /**
+   * What speaks for something that works on blocks.
+   *
+   * @param oneAlike whether of noise that stands risen it is enough that it once rose alike
+   */
+  Optional<String> told(boolean oneAlike) {
+    int all = count();
     double[] risen =
         sounds.stream().filter(Before::risen).mapToDouble(Before::byDb).sorted().toArray();
     long alike = sounds.stream().filter(b -> b.risen() && b.alike()).count();
+    boolean mostly = risen.length >= RISEN_SHARE * all;
     boolean many =
         alike >= FEWEST_ALIKE
-            && risen.length >= RISEN_SHARE * all
-            && alike >= ALIKE_SHARE * risen.length;
+            && mostly
+            && alike >= ALIKE_SHARE * risen.length
+            && (all > FEWEST_ALIKE || hasRisenBefore() && isUpHalfWay()); // of two by chance
     boolean every = all >= FEWEST_ALL && risen.length == all && alike > 0;
-    return many || every
+    if (many || every) {
+      return Optional.of(
+          Figures.say(
+              "before %d of %d sounds that begin at once the noise rises by %.0f dB within the last %.0f ms: in a room nothing comes before its cause",
+              risen.length, all, risen[risen.length / 2], FROM[1] * 1000 * rowSamples / rate));
+    }
+    boolean stands =
+        oneAlike && all >= FEWEST_ALIKE && alike > 0
+            || all >= FEWEST_STANDING && mostly && median(Before::middleDb) > STANDS_DB;
+    return stands && standsRisen()
         ? Optional.of(
             Figures.say(
-                "before %d of %d sounds that begin at once the noise rises by %.0f dB within the last %.0f ms: in a room nothing comes before its cause",
-                risen.length, all, risen[risen.length / 2], FROM[1] * 1000 * rowSamples / rate))
+                "before %d sounds that begin at once the noise comes up by %.0f dB and stands there: in a room nothing comes before its cause",
+                all, median(Before::byDb)))
         : Optional.empty();
   }
 
@@ -251,10 +315,7 @@ final class Beginnings {
    * @param evidence a sentence, into which their number and the rise are put
    */
   Optional<String> mostlyRises(int fewest, boolean each, String evidence) {
-    double rise =
-        sounds.size() < fewest
-            ? 0
-            : Quantile.median(sounds.stream().mapToDouble(Before::byDb).toArray());
+    double rise = sounds.size() < fewest ? 0 : median(Before::byDb);
     boolean all = !each || sounds.size() > FEW || sounds.stream().allMatch(b -> b.byDb() > EACH_DB);
     return rise > RISEN_DB && all
         ? Optional.of(Figures.say(evidence, sounds.size(), rise))

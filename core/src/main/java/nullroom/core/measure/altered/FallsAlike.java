@@ -8,6 +8,7 @@ import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import nullroom.core.Figures;
 
@@ -71,9 +72,20 @@ final class FallsAlike {
 
   private static final double ALL_UNLIKE_DB = 28;
   private static final int ALL_ROWS = 45;
+
+  /** So slow and so little any noise may fall twice. */
+  private static final double LEAST_ALL_DB = 13;
+
   private static final int FEWEST_COLOURLESS = 3;
   private static final double ALL_COLOURLESS_DB = 50;
+
+  /** Of each of them on average; noise that swells by itself hardly does so by more. */
+  private static final double EACH_COLOURLESS_DB = 10;
+
   private static final double ONE_LEVEL_DB = 3;
+
+  /** Some shut but half before the next sound. */
+  private static final double LEFT_AT_ONE_LEVEL_DB = 4;
 
   /**
    * A noise that swells by itself also does so where nothing else sounds, and as slowly as it ebbs;
@@ -126,6 +138,11 @@ final class FallsAlike {
       return from < other.to && other.from < to;
     }
 
+    /** Level of the noise that is left. */
+    private double leftDb() {
+      return fromDb - mostDb;
+    }
+
     private boolean isPlain() {
       return rows >= FEWEST_ROWS && mostDb >= LEAST_DB;
     }
@@ -136,7 +153,9 @@ final class FallsAlike {
     double[][] levels = rows(fine);
     List<Fall> plain = plain(fine, levels);
     List<Fall> behind = apart(plain, Fall::other);
-    List<Fall> falls = fromOneLevel(behind);
+    List<Fall> falls =
+        atOneLevel(
+            atOneLevel(behind, Fall::fromDb, ONE_LEVEL_DB), Fall::leftDb, LEFT_AT_ONE_LEVEL_DB);
     long swelling =
         apart(plain, Fall::swells).stream()
             .filter(f -> behind.stream().noneMatch(f::meets))
@@ -147,6 +166,7 @@ final class FallsAlike {
     boolean unlike = falls.size() <= FEWEST || from.getMax() - from.getMin() > APART_DB;
     if (falls.size() < FEWEST
         || swelling >= Math.max(FEWEST_SWELLING, falls.size() / 2)
+        || byDb < LEAST_ALL_DB
         || byDb < (unlike ? ALL_UNLIKE_DB : ALL_DB) && rows < ALL_ROWS) {
       return Optional.empty();
     }
@@ -154,7 +174,7 @@ final class FallsAlike {
     Collections.reverse(Arrays.asList(levels));
     int rises = apart(plain(fine, levels), Fall::other).size();
     return falls.size() < (coloured ? FEWEST : FEWEST_COLOURLESS) + 2 * rises
-            || !coloured && byDb < ALL_COLOURLESS_DB
+            || !coloured && byDb < Math.max(ALL_COLOURLESS_DB, EACH_COLOURLESS_DB * falls.size())
         ? Optional.empty()
         : Optional.of(
             new Alteration(
@@ -170,12 +190,14 @@ final class FallsAlike {
     return IntStream.range(0, fine.levels().count()).mapToObj(fine::row).toArray(double[][]::new);
   }
 
-  /** The most of them that begin at one level: that of the noise while the gate is open. */
-  private static List<Fall> fromOneLevel(List<Fall> falls) {
+  /** The most of them that are at one level: that of the noise while the gate is open, or shut. */
+  private static List<Fall> atOneLevel(
+      List<Fall> falls, ToDoubleFunction<Fall> level, double withinDb) {
     return falls.stream()
         .map(low ->
             falls.stream()
-                .filter(f -> f.fromDb() >= low.fromDb() && f.fromDb() < low.fromDb() + ONE_LEVEL_DB)
+                .filter(f -> level.applyAsDouble(f) >= level.applyAsDouble(low))
+                .filter(f -> level.applyAsDouble(f) < level.applyAsDouble(low) + withinDb)
                 .toList())
         .max(Comparator.comparingInt(List::size))
         .orElse(List.of());

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import nullroom.core.Figures;
+import org.apache.commons.statistics.descriptive.Mean;
 
 /**
  * Noise of the pauses that jumps up and down by as much in all bands: a gate whose threshold lies
@@ -49,10 +50,24 @@ final class Flutter {
 
   private static final double ALIKE_SHARE_COLOURLESS = 0.85;
 
+  /**
+   * Noise that swells by itself ebbs as often as it rises, and goes on before and after a jump by
+   * more than that; over so many rows on either side.
+   */
+  private static final double AS_OFTEN = 0.5;
+
+  private static final int BESIDE_ROWS = 5;
+  private static final double GOES_ON = 1.3;
+
+  /** Hardly anything swells faster. */
+  private static final double SWELLS_DB = 4;
+
   private final FineBands fine;
   private final double[] variance;
   private int jumps;
   private int alike;
+  private int rising;
+  private final Mean goesOn = Mean.create();
   private int ofNoise;
   private double sum;
 
@@ -69,6 +84,7 @@ final class Flutter {
     Flutter flutter = new Flutter(fine);
     pauses.all().forEach(p -> flutter.count(p.from() + TAIL_ROWS, p.to() - NEXT_ROWS));
     return flutter.isTold(FEWEST, ALIKE_SHARE)
+            && !flutter.swells()
             && (flutter.isTold(FEWEST_COLOURLESS, ALIKE_SHARE_COLOURLESS) || fine.isColoured())
         ? Optional.of(
             new Alteration(
@@ -88,6 +104,12 @@ final class Flutter {
         && ofNoise >= OF_NOISE_SHARE * jumps;
   }
 
+  private boolean swells() {
+    return Math.min(rising, alike - rising) > AS_OFTEN * Math.max(rising, alike - rising)
+        && goesOn.getAsDouble() > GOES_ON
+        && sum < SWELLS_DB * alike;
+  }
+
   private void count(int from, int to) {
     int n = to - from;
     double[] noise = n < FEWEST_ROWS ? new double[0] : noise(from, n);
@@ -102,16 +124,26 @@ final class Flutter {
         IntStream.range(from, to)
             .mapToObj(k -> Weighted.over(fine.row(k), noise))
             .toArray(double[][]::new);
+    double[] means = Arrays.stream(over).mapToDouble(o -> Weighted.mean(o, weights)).toArray();
     for (int k = 0; k + APART < n; k++) {
       double[] before = over[k];
       double[] after = over[k + APART];
       double[] by = Weighted.over(after, before);
-      double jump = Math.abs(Weighted.mean(by, weights));
+      double jump = Math.abs(means[k + APART] - means[k]);
       if (jump > JUMP_DB) {
         jumps++;
         if (Weighted.apart(by, weights) < 2 * ALIKE) { // of two rows
           alike++;
           sum += jump;
+          rising += means[k + APART] > means[k] ? 1 : 0;
+          int beside = k + 1 - BESIDE_ROWS;
+          if (beside >= 0 && k + APART + BESIDE_ROWS <= n) {
+            goesOn.accept(
+                Math.abs(
+                        Rows.mean(means, k + APART, BESIDE_ROWS)
+                            - Rows.mean(means, beside, BESIDE_ROWS))
+                    / jump);
+          }
         }
         ofNoise +=
             Weighted.apart(before, weights) < ALIKE && Weighted.apart(after, weights) < ALIKE

@@ -3,7 +3,6 @@ package nullroom.core.measure.altered;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import nullroom.core.Figures;
 import nullroom.core.Regression;
 
@@ -16,9 +15,6 @@ import nullroom.core.Regression;
  * or one that has recovered within some tenths of a second.
  */
 final class LongRecovery {
-  private static final int FEWEST_BANDS = 5;
-  private static final double MEAN_SECONDS = 0.16;
-
   /** The next sound may begin softly. */
   private static final double BEGINNING_SECONDS = 0.2;
 
@@ -52,15 +48,12 @@ final class LongRecovery {
   private static final double LONGEST_SECONDS = 4;
   private static final int CONSTANTS = 25;
 
-  /** Variance of what differs from band to band by itself. */
-  private static final double OWN = 0.5;
-
   private final FineBands fine;
-  private final int mean;
+  private final double seconds;
 
   private LongRecovery(FineBands fine) {
     this.fine = fine;
-    mean = Math.max(1, (int) Math.round(MEAN_SECONDS / fine.seconds()));
+    seconds = Moments.seconds(fine);
   }
 
   /** A pause that is so long, and its noise comes up so far, so much alike, so near to a curve. */
@@ -69,11 +62,13 @@ final class LongRecovery {
   /**
    * How the noise of a pause comes up from where it is lowest.
    *
+   * @param low the moment at which it is
    * @param moments from there to the end
    * @param apartDb how far the bands differ
    * @param offDb from a curve that rises ever more slowly
    */
-  private record Rise(Stretch pause, int moments, double db, double apartDb, double offDb) {}
+  private record Rise(
+      Stretch pause, int low, int moments, double db, double apartDb, double offDb) {}
 
   /** What speaks for a gain. */
   static Optional<Alteration> of(FineBands fine, Pauses pauses) {
@@ -108,14 +103,13 @@ final class LongRecovery {
         Alteration.Kind.AUTOMATIC_GAIN,
         Figures.say(
             "in %.1f s after something loud the noise comes up again by %.1f dB, alike in all bands and ever more slowly: noise that swells does not begin where a sound ends",
-            rise.moments * mean * fine.seconds(), rise.db),
+            rise.moments * seconds, rise.db),
         low(rise),
         rise.pause.to() * fine.seconds());
   }
 
   private double low(Rise rise) {
-    int all = moments(rise.pause);
-    return (rise.pause.from() + (all - rise.moments) * mean) * fine.seconds();
+    return rise.pause.from() * fine.seconds() + rise.low * seconds;
   }
 
   private Optional<Alteration> several(List<Rise> rises) {
@@ -134,21 +128,17 @@ final class LongRecovery {
         : Optional.empty();
   }
 
-  private int moments(Stretch pause) {
-    return (pause.rows() - (int) Math.round(BEGINNING_SECONDS / fine.seconds())) / mean;
+  private Optional<Rise> in(Stretch pause) {
+    int beginning = (int) Math.round(BEGINNING_SECONDS / fine.seconds());
+    return Moments.of(fine, new Stretch(pause.from(), pause.to() - beginning))
+        .flatMap(moments -> in(pause, moments));
   }
 
-  private Optional<Rise> in(Stretch pause) {
-    int all = moments(pause);
-    double[][] moments =
-        IntStream.range(0, all).mapToObj(k -> levels(pause.from(), k, 1)).toArray(double[][]::new);
-    double[] weights = weights(moments);
-    if (Weighted.heard(weights) < FEWEST_BANDS) {
-      return Optional.empty();
-    }
-    double[] curve = Arrays.stream(moments).mapToDouble(m -> Weighted.mean(m, weights)).toArray();
+  private Optional<Rise> in(Stretch pause, Moments moments) {
+    double[] curve = moments.curve();
+    int all = curve.length;
     int low = 0;
-    for (int k = 1; k < Math.min(LATEST_LOW_SHARE * all, LATEST_LOW_SECONDS / MEAN_SECONDS); k++) {
+    for (int k = 1; k < Math.min(LATEST_LOW_SHARE * all, LATEST_LOW_SECONDS / seconds); k++) {
       low = curve[k] < curve[low] ? k : low;
     }
     int left = all - low;
@@ -156,47 +146,25 @@ final class LongRecovery {
       return Optional.empty();
     }
     int end = Math.max(1, left / END_PART);
-    double[] lowest = levels(pause.from(), low, LOW_MOMENTS);
-    double[] rises = levels(pause.from(), all - end, end);
-    Arrays.setAll(rises, b -> rises[b] - lowest[b]);
-    double rise = Weighted.mean(rises, weights);
-    double[] apart = Arrays.stream(rises).map(r -> (r - rise) * (r - rise)).toArray();
+    double[] rises = moments.rises(low, LOW_MOMENTS, all - end, end);
     return Optional.of(
         new Rise(
             pause,
+            low,
             left,
-            rise,
-            Math.sqrt(Weighted.mean(apart, weights)),
+            Weighted.mean(rises, moments.weights()),
+            moments.apartDb(rises),
             offDb(Arrays.copyOfRange(curve, low, all))));
   }
 
-  /** Of each band, by how little its plain noise scatters; 0 on the steps of the file. */
-  private double[] weights(double[][] moments) {
-    return IntStream.range(0, fine.noiseBands())
-        .mapToDouble(b -> {
-          double scatter = fine.scatterDb(b, 1);
-          double softest =
-              Arrays.stream(moments).mapToDouble(m -> m[b]).min().orElse(Double.NEGATIVE_INFINITY);
-          return fine.onSteps(b, softest) ? 0 : 1 / (scatter * scatter + OWN);
-        })
-        .toArray();
-  }
-
-  /** Mean levels of all bands in some moments on end. */
-  private double[] levels(int from, int moment, int moments) {
-    return IntStream.range(0, fine.noiseBands())
-        .mapToDouble(b -> Rows.mean(fine.levels(), b, from + moment * mean, moments * mean))
-        .toArray();
-  }
-
   /** How far a curve is off the nearest that rises ever more slowly; far where it falls. */
-  private static double offDb(double[] curve) {
+  private double offDb(double[] curve) {
     double best = Double.POSITIVE_INFINITY;
     for (int k = 0; k < CONSTANTS; k++) {
       double moments =
           SHORTEST_SECONDS
               * Math.pow(LONGEST_SECONDS / SHORTEST_SECONDS, k / (CONSTANTS - 1.0))
-              / MEAN_SECONDS;
+              / seconds;
       Regression line = new Regression();
       for (int m = 0; m < curve.length; m++) {
         line.add(-Math.exp(-m / moments), curve[m]);

@@ -33,7 +33,11 @@ class MadeSoundsTest {
     "2.3, 0.35, thuds, 6",
     "0.5, 0.4, talk, 7",
     "1.3, 0.4, talk, 8",
-    "2.9, 0.3, talk, 9"
+    "2.9, 0.3, talk, 9",
+    "1.55, 0.25, claps, 61",
+    "1.51, 0.42, talk, 111",
+    "1.51, 0.32, thuds, 113",
+    "1.54, 0.32, thuds, 50"
   })
   void swelling(double perSecond, double depth, String beside, int seed) {
     double[] x =
@@ -50,6 +54,39 @@ class MadeSoundsTest {
       x[k] = 0.05 * (x[k] / loud + 0.06 * swell * noise[k] / quiet);
     }
     assertThat(found(x)).isEmpty();
+  }
+
+  @ParameterizedTest(name = "{0} syllables a second, {1} dB over the noise, {2}")
+  @DisplayName(
+      "syllables of noise that swell up quickly are their own noise, not what a gate lets by")
+  @CsvSource({"3, 40, 1", "4, 50, 2", "5, 50, 3", "6, 60, 4"})
+  void ramps(double perSecond, double snrDb, int seed) {
+    assertThat(found(rampedNoise(perSecond, snrDb, seed))).isEmpty();
+  }
+
+  private static double[] rampedNoise(double perSecond, double snrDb, int seed) {
+    Random random = new Random(seed);
+    double[] dry = SyntheticRoom.noise(AlteredSounds.NOISE, RATE, N, seed);
+    int at = 0;
+    while (at < N) {
+      int pause = (int) (random.nextDouble(0.6, 2) * RATE);
+      Arrays.fill(dry, at, Math.min(N, at + pause), 0);
+      at += pause;
+      int line = (int) (random.nextDouble(0.8, 3) * RATE);
+      for (int k = 0; k < line && at + k < N; k++) {
+        dry[at + k] *= Math.pow(Math.max(0, Math.sin(Math.PI * perSecond * k / RATE)), 2);
+      }
+      at += line;
+    }
+    double[] wet = Fft.convolve(dry, reply(0.4, 60, random));
+    double loud = rms(wet, N);
+    double[] noise = SyntheticRoom.noise(AlteredSounds.NOISE, RATE, N, seed + 1);
+    double quiet = rms(noise, N);
+    double[] out = new double[N];
+    for (int k = 0; k < N; k++) {
+      out[k] = 0.05 * (wet[k] / loud + noise[k] / quiet * Math.pow(10, -snrDb / 20));
+    }
+    return out;
   }
 
   private static double[] thuds(int seed) {

@@ -62,7 +62,7 @@ class QuickTailsTest {
   @DisplayName(
       "noise that rises a little before sounds, and ends that are hardly slower: both at once")
   void both() {
-    double[] x = syllables(28, 0.6, 84);
+    double[] x = syllables(28, 0.6, 96);
     assertThat(kinds(x)).isEmpty();
     double[] mild = denoised(x, 0, RATE / 2, -6);
     assertThat(told(mild)).isEmpty();
