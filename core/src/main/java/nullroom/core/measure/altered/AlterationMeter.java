@@ -254,8 +254,10 @@ public final class AlterationMeter implements Hearer {
    */
   private Optional<String> shuts(LevelsBetween.Seen between, boolean byBlocks, boolean edged) {
     QuickTails tails = QuickTails.of(fine);
+    boolean comb = spectra.tails().isComb(); // lines that end as a formula lets them
     return tails
         .told()
+        .filter(evidence -> !comb)
         .or(() -> byBlocks && !edged ? before.told() : Optional.empty())
         .or(() ->
             byBlocks && tails.hardlySlower()
@@ -266,9 +268,7 @@ public final class AlterationMeter implements Hearer {
                 : Optional.empty())
         .or(() -> byBlocks && !edged ? risesAtRoughSpectra() : Optional.empty())
         .or(() ->
-            byBlocks && !edged && fine.isColoured() && !spectra.tails().isComb()
-                ? between.told()
-                : Optional.empty());
+            byBlocks && !edged && fine.isColoured() && !comb ? between.told() : Optional.empty());
   }
 
   private Optional<String> risesAtRoughSpectra() {

@@ -64,7 +64,11 @@ final class BeforeSound {
 
   /** What speaks for something that works on blocks. */
   Optional<String> told() {
-    return first(b -> b.told(b == byLength.getFirst()));
+    return first(Beginnings::told)
+        .or(() ->
+            byLength.stream().anyMatch(Beginnings::plainlySwellUp)
+                ? Optional.empty()
+                : first(b -> b.stands(b == byLength.getFirst())));
   }
 
   /**

@@ -82,6 +82,7 @@ final class Beginnings {
   private static final double NOT_YET_DB = 0.3;
 
   private static final double SWELLS_UP = 0.6;
+  private static final double HARDLY_UP = 0.2;
   private static final double STANDS_DB = 1;
   private static final int FEWEST_STANDING = 3;
 
@@ -251,7 +252,16 @@ final class Beginnings {
 
   /** Whether what rises mostly does so in the very last moments: sounds that swell up quickly. */
   boolean swellUp() {
-    return count() > 0 && !hasRisenBefore() && !isUpHalfWay();
+    return count() > 0
+        && (!hasRisenBefore() && !isUpHalfWay()
+            || median(Before::earlyDb) < HARDLY_UP * median(Before::lateDb));
+  }
+
+  /** Whether it plainly does so. */
+  boolean plainlySwellUp() {
+    return count() > 0
+        && median(Before::lateDb) > RISEN_DB
+        && median(Before::earlyDb) < HARDLY_UP * median(Before::lateDb);
   }
 
   private boolean hasRisenBefore() {
@@ -272,38 +282,51 @@ final class Beginnings {
     return Quantile.median(sounds.stream().mapToDouble(figure).toArray());
   }
 
-  /**
-   * What speaks for something that works on blocks.
-   *
-   * @param oneAlike whether of noise that stands risen it is enough that it once rose alike
-   */
-  Optional<String> told(boolean oneAlike) {
+  /** What speaks for something that works on blocks. */
+  Optional<String> told() {
     int all = count();
     double[] risen =
         sounds.stream().filter(Before::risen).mapToDouble(Before::byDb).sorted().toArray();
-    long alike = sounds.stream().filter(b -> b.risen() && b.alike()).count();
-    boolean mostly = risen.length >= RISEN_SHARE * all;
     boolean many =
-        alike >= FEWEST_ALIKE
-            && mostly
-            && alike >= ALIKE_SHARE * risen.length
+        alike() >= FEWEST_ALIKE
+            && isMost(risen.length)
+            && alike() >= ALIKE_SHARE * risen.length
             && (all > FEWEST_ALIKE || hasRisenBefore() && isUpHalfWay()); // of two by chance
-    boolean every = all >= FEWEST_ALL && risen.length == all && alike > 0;
-    if (many || every) {
-      return Optional.of(
-          Figures.say(
-              "before %d of %d sounds that begin at once the noise rises by %.0f dB within the last %.0f ms: in a room nothing comes before its cause",
-              risen.length, all, risen[risen.length / 2], FROM[1] * 1000 * rowSamples / rate));
-    }
-    boolean stands =
-        oneAlike && all >= FEWEST_ALIKE && alike > 0
-            || all >= FEWEST_STANDING && mostly && median(Before::middleDb) > STANDS_DB;
-    return stands && standsRisen()
+    boolean every = all >= FEWEST_ALL && risen.length == all && alike() > 0;
+    return many || every
+        ? Optional.of(
+            Figures.say(
+                "before %d of %d sounds that begin at once the noise rises by %.0f dB within the last %.0f ms: in a room nothing comes before its cause",
+                risen.length, all, risen[risen.length / 2], FROM[1] * 1000 * rowSamples / rate))
+        : Optional.empty();
+  }
+
+  /**
+   * The same of noise that has come up before the sounds and stands, of which fewer are enough.
+   *
+   * @param oneAlike whether it is enough that it once rose alike in all bands
+   */
+  Optional<String> stands(boolean oneAlike) {
+    int all = count();
+    boolean few = oneAlike && all >= FEWEST_ALIKE && alike() > 0;
+    boolean most =
+        all >= FEWEST_STANDING
+            && isMost(sounds.stream().filter(Before::risen).count())
+            && median(Before::middleDb) > STANDS_DB;
+    return (few || most) && standsRisen()
         ? Optional.of(
             Figures.say(
                 "before %d sounds that begin at once the noise comes up by %.0f dB and stands there: in a room nothing comes before its cause",
                 all, median(Before::byDb)))
         : Optional.empty();
+  }
+
+  private long alike() {
+    return sounds.stream().filter(b -> b.risen() && b.alike()).count();
+  }
+
+  private boolean isMost(long risen) {
+    return risen >= RISEN_SHARE * count();
   }
 
   /**

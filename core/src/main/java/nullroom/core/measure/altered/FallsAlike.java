@@ -11,6 +11,7 @@ import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import nullroom.core.Figures;
+import nullroom.core.Quantile;
 
 /**
  * Noise that goes on for a moment after something loud and then falls by as much in all bands: a
@@ -84,8 +85,13 @@ final class FallsAlike {
 
   private static final double ONE_LEVEL_DB = 3;
 
+  private static final double QUIET_SHARE = 0.05;
+  private static final double LEFT_DB = 6;
+
   /** Some shut but half before the next sound. */
   private static final double LEFT_AT_ONE_LEVEL_DB = 4;
+
+  private static final double TWO_LEFT_DB = 2;
 
   /**
    * A noise that swells by itself also does so where nothing else sounds, and as slowly as it ebbs;
@@ -164,7 +170,10 @@ final class FallsAlike {
     int rows = falls.stream().mapToInt(Fall::rows).sum();
     DoubleSummaryStatistics from = falls.stream().mapToDouble(Fall::fromDb).summaryStatistics();
     boolean unlike = falls.size() <= FEWEST || from.getMax() - from.getMin() > APART_DB;
+    DoubleSummaryStatistics left = falls.stream().mapToDouble(Fall::leftDb).summaryStatistics();
     if (falls.size() < FEWEST
+        || falls.size() == FEWEST && left.getMax() - left.getMin() > TWO_LEFT_DB
+        || leavesMore(falls, levels)
         || swelling >= Math.max(FEWEST_SWELLING, falls.size() / 2)
         || byDb < LEAST_ALL_DB
         || byDb < (unlike ? ALL_UNLIKE_DB : ALL_DB) && rows < ALL_ROWS) {
@@ -184,6 +193,14 @@ final class FallsAlike {
                     falls.size(), falls.stream().mapToDouble(Fall::mostDb).max().orElseThrow()),
                 falls.stream().mapToInt(Fall::from).min().orElseThrow() * fine.seconds(),
                 falls.stream().mapToInt(Fall::to).max().orElseThrow() * fine.seconds()));
+  }
+
+  /** Whether they leave more than the noise of a shut gate: what still rings in the room. */
+  private static boolean leavesMore(List<Fall> falls, double[][] levels) {
+    double[] all =
+        Arrays.stream(levels).mapToDouble(row -> Rows.mean(row, 0, row.length)).toArray();
+    return Quantile.median(falls.stream().mapToDouble(Fall::leftDb).toArray())
+        > Quantile.of(all, QUIET_SHARE) + LEFT_DB;
   }
 
   private static double[][] rows(FineBands fine) {

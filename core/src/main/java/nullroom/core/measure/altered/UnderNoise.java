@@ -52,6 +52,7 @@ final class UnderNoise {
 
   private static final double STEADY_SHARE = 0.4;
   private static final int STEADY_FEWEST = 2;
+  private static final double TWO_DB = 2.5;
 
   /** Of noise that is not, nearly all sounds must fall under the softest pause of all. */
   private static final double RESTLESS_DB = 1.2;
@@ -117,6 +118,11 @@ final class UnderNoise {
       return count == all;
     }
 
+    /** The beginning of the next sound may be taken for noise twice, but is louder by little. */
+    private boolean isPlain() {
+      return count > STEADY_FEWEST || db > TWO_DB;
+    }
+
     private Alteration gain(FineBands fine) {
       return new Alteration(
           Alteration.Kind.AUTOMATIC_GAIN,
@@ -134,6 +140,7 @@ final class UnderNoise {
     return IntStream.range(0, Math.min(BANDS, fine.bands()))
         .mapToObj(noise::told)
         .flatMap(Optional::stream)
+        .filter(Fall::isPlain)
         .findFirst()
         .or(noise::highest)
         .filter(fall -> fall.db() < MOST_DB)

@@ -12,7 +12,10 @@ import nullroom.core.signal.Sums;
 
 /** What the decays of a sound speak for, beside what its course does. */
 public final class AlteredDecay {
-  /** Who claps for a measurement claps a few times; more are keys or steps, whose own ends bend. */
+  /**
+   * Who claps for a measurement claps a few times; more are keys or steps, whose own ends bend, and
+   * so are those among as many sounds that are no claps.
+   */
   private static final int MOST_CLAPS = 12;
 
   /**
@@ -82,7 +85,8 @@ public final class AlteredDecay {
     }
     double rate = decays.sampleRateHz();
     Takes claps = ImpulseTakes.find(decays.toArray(), rate);
-    if (claps.found() > MOST_CLAPS || !areClaps(claps, rate)) {
+    boolean among = claps.passedOver() >= claps.found();
+    if (claps.found() > MOST_CLAPS || among || !areClaps(claps, rate)) {
       return List.of();
     }
     List<Alteration> shape =

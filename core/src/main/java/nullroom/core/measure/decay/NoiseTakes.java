@@ -112,7 +112,7 @@ final class NoiseTakes {
     for (int[] range : complete) {
       takes.add(Arrays.copyOfRange(x, range[0] - lead, range[0] + length));
     }
-    return Takes.of(takes, lead, complete.getFirst()[0] / rate, leftOut());
+    return Takes.of(takes, lead, 0, complete.getFirst()[0] / rate, leftOut());
   }
 
   private List<String> leftOut() {

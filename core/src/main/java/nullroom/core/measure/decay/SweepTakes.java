@@ -230,6 +230,7 @@ final class SweepTakes {
         List.of(sum),
         lead,
         starts.size(),
+        0,
         OptionalDouble.of((starts.getFirst() + first) / rate),
         distortion(response, starts),
         Optional.of(sweep),

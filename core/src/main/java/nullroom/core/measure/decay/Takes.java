@@ -13,6 +13,7 @@ import nullroom.core.signal.Sweep;
  * @param responses all of one length; empty where nothing was found
  * @param lead index of the direct sound in each
  * @param found how many claps, sweeps or interruptions went into them
+ * @param passedOver sudden sounds among claps that were none
  * @param directSeconds file time of the first
  * @param distortionPercent of a sweep's harmonics
  * @param sweep what was played; empty where the room was excited otherwise
@@ -23,6 +24,7 @@ public record Takes(
     List<double[]> responses,
     int lead,
     int found,
+    int passedOver,
     OptionalDouble directSeconds,
     OptionalDouble distortionPercent,
     Optional<Sweep> sweep,
@@ -35,6 +37,7 @@ public record Takes(
         List.of(),
         0,
         0,
+        0,
         OptionalDouble.empty(),
         OptionalDouble.empty(),
         Optional.empty(),
@@ -42,11 +45,17 @@ public record Takes(
   }
 
   /** What no sweep was played for. */
-  static Takes of(List<double[]> responses, int lead, double directSeconds, List<String> warnings) {
+  static Takes of(
+      List<double[]> responses,
+      int lead,
+      int passedOver,
+      double directSeconds,
+      List<String> warnings) {
     return new Takes(
         responses,
         lead,
         responses.size(),
+        passedOver,
         OptionalDouble.of(directSeconds),
         OptionalDouble.empty(),
         Optional.empty(),
@@ -55,7 +64,8 @@ public record Takes(
 
   /** The same found, with other responses. */
   Takes with(List<double[]> others) {
-    return new Takes(others, lead, found, directSeconds, distortionPercent, sweep, warnings);
+    return new Takes(
+        others, lead, found, passedOver, directSeconds, distortionPercent, sweep, warnings);
   }
 
   /** Share of a band, over logarithmic frequency, that was played, 0 to 1. */
