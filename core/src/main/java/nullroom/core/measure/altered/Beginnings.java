@@ -81,6 +81,8 @@ final class Beginnings {
   /** What is let through has risen earlier, and has come up by so much of it half-way. */
   private static final double NOT_YET_DB = 0.3;
 
+  private static final double NOT_YET = 0.1;
+
   private static final double SWELLS_UP = 0.6;
   private static final double HARDLY_UP = 0.2;
   private static final double STANDS_DB = 1;
@@ -265,7 +267,7 @@ final class Beginnings {
   }
 
   private boolean hasRisenBefore() {
-    return median(Before::middleDb) > NOT_YET_DB;
+    return median(Before::middleDb) > Math.max(NOT_YET_DB, NOT_YET * median(Before::byDb));
   }
 
   private boolean isUpHalfWay() {

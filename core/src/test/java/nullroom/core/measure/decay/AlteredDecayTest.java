@@ -109,4 +109,28 @@ class AlteredDecayTest {
     assertThat(report.takes()).isPositive();
     assertThat(AlteredDecay.with(List.of(), report, sound, sound).isEmpty()).isNotEqualTo(told);
   }
+
+  @ParameterizedTest(name = "{0} thuds")
+  @DisplayName("claps among as many thuds are part of what somebody does, and bend as that does")
+  @CsvSource({"0, true", "2, true", "4, false"})
+  void amongThuds(int thuds, boolean told) {
+    double[] x = new double[8 * RATE];
+    Random random = new Random(8);
+    double low = 0;
+    for (int k = 0; k < x.length; k++) {
+      double since = k % (2 * RATE) / (double) RATE - 0.2;
+      double falls = since < 0.15 ? 60 * since / 0.6 : 15 + 60 * (since - 0.15) / 0.25;
+      double clap = since < 0 ? 0 : Math.pow(10, -falls / 20);
+      double after = since - 1;
+      double thud =
+          after < 0 || k / (2 * RATE) >= thuds ? 0 : Math.exp(-after / 0.02) * 12; // of lows
+      low += 0.01 * (random.nextGaussian() - low);
+      x[k] = ((clap + 1e-3 + thud * 2e-3) * random.nextGaussian() + thud * low) / 8;
+    }
+    Samples sound = new Samples(x, RATE);
+    DecayReport report = DecayAnalysis.ofImpulses(sound, Octave.ALL);
+
+    assertThat(report.takes()).isEqualTo(4);
+    assertThat(AlteredDecay.with(List.of(), report, sound, sound).isEmpty()).isNotEqualTo(told);
+  }
 }
