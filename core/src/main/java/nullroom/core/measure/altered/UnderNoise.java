@@ -52,7 +52,7 @@ final class UnderNoise {
 
   private static final double STEADY_SHARE = 0.4;
   private static final int STEADY_FEWEST = 2;
-  private static final double TWO_DB = 2.5;
+  private static final double TWO_DB = 3;
 
   /** Of noise that is not, nearly all sounds must fall under the softest pause of all. */
   private static final double RESTLESS_DB = 1.2;
@@ -73,6 +73,11 @@ final class UnderNoise {
   private static final double HELD_DB = 2;
 
   private static final double HELD_MORE_DB = 0.5;
+
+  /** Noise that ebbs by itself does so in pauses, too: by so much of that, in so many of them. */
+  private static final double EBBS = 0.5;
+
+  private static final double EBBS_SHARE = 0.25;
 
   /** No gain takes noise further down; where a band does, its pauses were none. */
   private static final double MOST_DB = 30;
@@ -174,9 +179,26 @@ final class UnderNoise {
         steady
             ? Math.max(STEADY_FEWEST, STEADY_SHARE * dips.size())
             : Math.max(RESTLESS_FEWEST, RESTLESS_SHARE * dips.size());
-    return found.length >= fewest
-        ? Optional.of(new Fall(found.length, dips.size(), Quantile.median(found)))
-        : held(band, levels, least + HELD_MORE_DB);
+    return (found.length >= fewest
+            ? Optional.of(new Fall(found.length, dips.size(), Quantile.median(found)))
+            : held(band, levels, least + HELD_MORE_DB))
+        .filter(fall -> !ebbs(levels, Math.max(EBBS * fall.db(), least + HELD_MORE_DB)));
+  }
+
+  /** Whether the noise falls so far in the second halves of pauses, when a gain is up again. */
+  private boolean ebbs(double[] levels, double byDb) {
+    long all = 0;
+    long ebbing = 0;
+    for (Stretch pause : pauses) {
+      double noise = still(levels, pause, LONG_TAIL_SHARE, UP_AGAIN_SHARE);
+      int from = (pause.from() + pause.to()) / 2;
+      int to = pause.to() - LEFT_ROWS; // where the next sound may have begun
+      if (!Double.isNaN(noise) && to - from > DIP_ROWS) {
+        all++;
+        ebbing += softest(levels, from, to) < noise - byDb ? 1 : 0;
+      }
+    }
+    return ebbing > EBBS_SHARE * all;
   }
 
   /** All sounds between pauses that come up to the same noise, of which there must be enough. */

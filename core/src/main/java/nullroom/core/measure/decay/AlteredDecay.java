@@ -85,7 +85,7 @@ public final class AlteredDecay {
     }
     double rate = decays.sampleRateHz();
     Takes claps = ImpulseTakes.find(decays.toArray(), rate);
-    boolean among = claps.passedOver() >= claps.found();
+    boolean among = claps.leftOut() >= claps.found();
     if (claps.found() > MOST_CLAPS || among || !areClaps(claps, rate)) {
       return List.of();
     }

@@ -96,10 +96,10 @@ final class ImpulseTakes {
               : "No clap or other sudden sound stands out; clap once, sharply, and wait two seconds in silence.");
     }
     List<String> warnings = new ArrayList<>();
-    int passedOver = onsets.size() - claps.size();
-    if (passedOver > 0) {
+    if (claps.size() < onsets.size()) {
       warnings.add(
-          count(passedOver, "sudden sound was", "sudden sounds were") + " no clap and left out.");
+          count(onsets.size() - claps.size(), "sudden sound was", "sudden sounds were")
+              + " no clap and left out.");
     }
     if (claps.size() > ranges.size()) {
       warnings.add(
@@ -115,7 +115,8 @@ final class ImpulseTakes {
       System.arraycopy(x, from, take, lead - (range[0] - from), range[0] - from + common);
       takes.add(take);
     }
-    return Takes.of(takes, lead, passedOver, ranges.getFirst()[0] / rate, warnings);
+    return Takes.of(
+        takes, lead, onsets.size() - ranges.size(), ranges.getFirst()[0] / rate, warnings);
   }
 
   /** Those with the treble and, where there are several, the drop of a clap. */

@@ -13,7 +13,7 @@ import nullroom.core.signal.Sweep;
  * @param responses all of one length; empty where nothing was found
  * @param lead index of the direct sound in each
  * @param found how many claps, sweeps or interruptions went into them
- * @param passedOver sudden sounds among claps that were none
+ * @param leftOut sudden sounds among claps that were none, or too close to the next
  * @param directSeconds file time of the first
  * @param distortionPercent of a sweep's harmonics
  * @param sweep what was played; empty where the room was excited otherwise
@@ -24,7 +24,7 @@ public record Takes(
     List<double[]> responses,
     int lead,
     int found,
-    int passedOver,
+    int leftOut,
     OptionalDouble directSeconds,
     OptionalDouble distortionPercent,
     Optional<Sweep> sweep,
@@ -48,14 +48,14 @@ public record Takes(
   static Takes of(
       List<double[]> responses,
       int lead,
-      int passedOver,
+      int leftOut,
       double directSeconds,
       List<String> warnings) {
     return new Takes(
         responses,
         lead,
         responses.size(),
-        passedOver,
+        leftOut,
         OptionalDouble.of(directSeconds),
         OptionalDouble.empty(),
         Optional.empty(),
@@ -65,7 +65,7 @@ public record Takes(
   /** The same found, with other responses. */
   Takes with(List<double[]> others) {
     return new Takes(
-        others, lead, found, passedOver, directSeconds, distortionPercent, sweep, warnings);
+        others, lead, found, leftOut, directSeconds, distortionPercent, sweep, warnings);
   }
 
   /** Share of a band, over logarithmic frequency, that was played, 0 to 1. */
