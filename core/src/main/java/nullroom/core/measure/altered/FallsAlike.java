@@ -80,6 +80,11 @@ final class FallsAlike {
   private static final int FEWEST_COLOURLESS = 3;
   private static final double ALL_COLOURLESS_DB = 50;
 
+  /** So often and so little, on average, what swells by itself ebbs; of gates found none. */
+  private static final int OFTEN = 5;
+
+  private static final double EACH_DB = 7.5;
+
   /** Of each of them on average; noise that swells by itself hardly does so by more. */
   private static final double EACH_COLOURLESS_DB = 10;
 
@@ -166,19 +171,12 @@ final class FallsAlike {
         apart(plain, Fall::swells).stream()
             .filter(f -> behind.stream().noneMatch(f::meets))
             .count();
-    double byDb = falls.stream().mapToDouble(Fall::mostDb).sum();
-    int rows = falls.stream().mapToInt(Fall::rows).sum();
-    DoubleSummaryStatistics from = falls.stream().mapToDouble(Fall::fromDb).summaryStatistics();
-    boolean unlike = falls.size() <= FEWEST || from.getMax() - from.getMin() > APART_DB;
-    DoubleSummaryStatistics left = falls.stream().mapToDouble(Fall::leftDb).summaryStatistics();
-    if (falls.size() < FEWEST
-        || falls.size() == FEWEST && left.getMax() - left.getMin() > TWO_LEFT_DB
+    if (byChance(falls)
         || leavesMore(falls, levels)
-        || swelling >= Math.max(FEWEST_SWELLING, falls.size() / 2)
-        || byDb < LEAST_ALL_DB
-        || byDb < (unlike ? ALL_UNLIKE_DB : ALL_DB) && rows < ALL_ROWS) {
+        || swelling >= Math.max(FEWEST_SWELLING, falls.size() / 2)) {
       return Optional.empty();
     }
+    double byDb = falls.stream().mapToDouble(Fall::mostDb).sum();
     boolean coloured = fine.isColoured() && falls.stream().allMatch(f -> f.bands() >= FEWEST_BANDS);
     Collections.reverse(Arrays.asList(levels));
     int rises = apart(plain(fine, levels), Fall::other).size();
@@ -193,6 +191,26 @@ final class FallsAlike {
                     falls.size(), falls.stream().mapToDouble(Fall::mostDb).max().orElseThrow()),
                 falls.stream().mapToInt(Fall::from).min().orElseThrow() * fine.seconds(),
                 falls.stream().mapToInt(Fall::to).max().orElseThrow() * fine.seconds()));
+  }
+
+  /** Whether so few, or so much unlike, may be by chance, or so little by what swells. */
+  private static boolean byChance(List<Fall> falls) {
+    int count = falls.size();
+    if (count < FEWEST) {
+      return true;
+    }
+    double byDb = falls.stream().mapToDouble(Fall::mostDb).sum();
+    int rows = falls.stream().mapToInt(Fall::rows).sum();
+    boolean unlike = count == FEWEST || rangeDb(falls, Fall::fromDb) > APART_DB;
+    return count == FEWEST && rangeDb(falls, Fall::leftDb) > TWO_LEFT_DB
+        || byDb < LEAST_ALL_DB
+        || count >= OFTEN && byDb < EACH_DB * count
+        || byDb < (unlike ? ALL_UNLIKE_DB : ALL_DB) && rows < ALL_ROWS;
+  }
+
+  private static double rangeDb(List<Fall> falls, ToDoubleFunction<Fall> level) {
+    DoubleSummaryStatistics all = falls.stream().mapToDouble(level).summaryStatistics();
+    return all.getMax() - all.getMin();
   }
 
   /** Whether they leave more than the noise of a shut gate: what still rings in the room. */

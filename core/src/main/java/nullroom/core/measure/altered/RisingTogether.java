@@ -66,9 +66,15 @@ final class RisingTogether {
   /** Where a breath rises at the edge of what it has, it rises further in the middle. */
   private static final double MORE_DB = 1.5;
 
+  /** A noise that falls again by so much of that, in so many pauses, swells by itself. */
+  private static final double EBBS = 0.6;
+
+  private static final double EBBS_SHARE = 0.25;
+
   private final FineBands fine;
   private final Frames levels;
   private final double seconds;
+  private final List<Stretch> whole;
   private final List<Integer> pauses;
   private final int common;
   private final int mean;
@@ -80,7 +86,8 @@ final class RisingTogether {
     int[] lengths = pauses.stream().mapToInt(Stretch::rows).sorted().toArray();
     int shorter = Math.min(lengths.length / 3, lengths.length - FEWEST); // left out
     common = (int) Math.min(lengths[shorter], LONGEST_SECONDS / seconds);
-    this.pauses = pauses.stream().filter(p -> p.rows() >= common).map(Stretch::from).toList();
+    whole = pauses.stream().filter(p -> p.rows() >= common).toList();
+    this.pauses = whole.stream().map(Stretch::from).toList();
     mean = (int) Math.round(MEAN_SECONDS / seconds);
   }
 
@@ -162,6 +169,7 @@ final class RisingTogether {
             && IntStream.range(band + BANDS, levels.width())
                 .filter(b -> !fine.onSteps(b, bandLevel(b, top)))
                 .allMatch(b -> bands[b] > LEAST_OVER * rise)
+            && !ebbs(band, bottom, EBBS * rise)
         ? Optional.of(
             new Alteration(
                 Alteration.Kind.AUTOMATIC_GAIN,
@@ -171,6 +179,24 @@ final class RisingTogether {
                 pauses.getFirst() * seconds,
                 (pauses.getLast() + common) * seconds))
         : Optional.empty();
+  }
+
+  /** Whether the noise falls so far again in some of the pauses. */
+  private boolean ebbs(int band, int bottom, double byDb) {
+    long ebbing =
+        whole.stream()
+            .filter(p -> {
+              double most = Double.NEGATIVE_INFINITY;
+              double falls = 0;
+              for (int k = p.from() + bottom; k + mean <= p.to(); k++) {
+                double level = mean(k, band);
+                most = Math.max(most, level);
+                falls = Math.max(falls, most - level);
+              }
+              return falls > byDb;
+            })
+            .count();
+    return ebbing > EBBS_SHARE * whole.size();
   }
 
   private double[] each(IntToDoubleFunction ofPause) {

@@ -75,7 +75,7 @@ final class UnderNoise {
   private static final double HELD_MORE_DB = 0.5;
 
   /** Noise that ebbs by itself does so in pauses, too: by so much of that, in so many of them. */
-  private static final double EBBS = 0.5;
+  private static final double EBBS = 0.6;
 
   private static final double EBBS_SHARE = 0.25;
 
