@@ -7,7 +7,7 @@ import java.util.List;
  * Noise that falls in pauses by as much in all bands, and not because something died away: a fan, a
  * pump, or traffic that swells and ebbs by itself. What its level does beside sounds shows nothing
  * then. A gain lifts the noise of a pause and lets it stand; it falls by a gain only where the next
- * sound is heard ahead, at the end of the pause.
+ * sound is heard ahead, at the end of the pause. Nothing is said of a gain that moves such noise.
  */
 final class Ebbs {
   /** Where it turns by less, noise may scatter so. */
@@ -20,7 +20,10 @@ final class Ebbs {
   /** Of all falls together; in pauses of a voice there may be two by a breath. */
   private static final double ALL_DB = 4.1;
 
+  /** Falls that go on from the middle of a pause. */
   private final List<Double> through = new ArrayList<>();
+
+  /** Falls after which the noise comes up again in the same pause. */
   private final List<Double> again = new ArrayList<>();
 
   private Ebbs() {}

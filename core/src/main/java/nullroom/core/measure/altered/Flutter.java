@@ -11,7 +11,7 @@ import org.apache.commons.statistics.descriptive.Mean;
  * Noise of the pauses that jumps up and down by as much in all bands: a gate whose threshold lies
  * in the noise, that opens and shuts with it. Plain noise scatters in each band by itself; what
  * somebody does in a pause, cloth and breath among it, has another colour than the noise beneath
- * it. Of 1432 untouched sounds none is told. Cannot see a gate that stays shut.
+ * it, and what swells by itself goes on longer than a jump. Cannot see a gate that stays shut.
  */
 final class Flutter {
   private static final int FEWEST_BANDS = 5;
