@@ -277,7 +277,7 @@ final class Beginnings {
   /** Whether the noise has come up long before them, and stands. */
   boolean standsRisen() {
     double rise = count() == 0 ? 0 : median(Before::byDb);
-    return rise > STANDS_DB && hasRisenBefore() && median(Before::middleDb) < rise && isUpHalfWay();
+    return rise > RISEN_DB && hasRisenBefore() && median(Before::middleDb) < rise && isUpHalfWay();
   }
 
   private double median(ToDoubleFunction<Before> figure) {
