@@ -68,7 +68,7 @@ final class BeforeSound {
         .or(() ->
             byLength.stream().anyMatch(Beginnings::plainlySwellUp)
                 ? Optional.empty()
-                : first(b -> b.stands(b == byLength.getFirst())));
+                : byLength.stream().findFirst().flatMap(Beginnings::stands));
   }
 
   /**

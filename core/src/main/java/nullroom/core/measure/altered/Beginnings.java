@@ -85,8 +85,9 @@ final class Beginnings {
 
   private static final double SWELLS_UP = 0.6;
   private static final double HARDLY_UP = 0.2;
-  private static final double STANDS_DB = 1;
-  private static final int FEWEST_STANDING = 3;
+
+  /** So many alike; a hiss that begins where a word was cut out has a colour of its own. */
+  private static final double STANDS_SHARE = 0.5;
 
   /**
    * The last moments before a sound.
@@ -303,23 +304,13 @@ final class Beginnings {
         : Optional.empty();
   }
 
-  /**
-   * The same of noise that has come up before the sounds and stands, of which fewer are enough.
-   *
-   * @param oneAlike whether it is enough that it once rose alike in all bands
-   */
-  Optional<String> stands(boolean oneAlike) {
-    int all = count();
-    boolean few = oneAlike && all >= FEWEST_ALIKE && alike() > 0;
-    boolean most =
-        all >= FEWEST_STANDING
-            && isMost(sounds.stream().filter(Before::risen).count())
-            && median(Before::middleDb) > STANDS_DB;
-    return (few || most) && standsRisen()
+  /** The same of noise that has come up before the sounds and stands, of which two are enough. */
+  Optional<String> stands() {
+    return count() >= FEWEST_ALIKE && alike() >= STANDS_SHARE * count() && standsRisen()
         ? Optional.of(
             Figures.say(
                 "before %d sounds that begin at once the noise comes up by %.0f dB and stands there: in a room nothing comes before its cause",
-                all, median(Before::byDb)))
+                count(), median(Before::byDb)))
         : Optional.empty();
   }
 
