@@ -255,16 +255,12 @@ final class Beginnings {
 
   /** Whether what rises mostly does so in the very last moments: sounds that swell up quickly. */
   boolean swellUp() {
-    return count() > 0
-        && (!hasRisenBefore() && !isUpHalfWay()
-            || median(Before::earlyDb) < HARDLY_UP * median(Before::lateDb));
+    return count() > 0 && (!hasRisenBefore() && !isUpHalfWay() || isHardlyUpHalfWay());
   }
 
   /** Whether it plainly does so. */
   boolean plainlySwellUp() {
-    return count() > 0
-        && median(Before::lateDb) > RISEN_DB
-        && median(Before::earlyDb) < HARDLY_UP * median(Before::lateDb);
+    return count() > 0 && median(Before::lateDb) > RISEN_DB && isHardlyUpHalfWay();
   }
 
   private boolean hasRisenBefore() {
@@ -273,6 +269,10 @@ final class Beginnings {
 
   private boolean isUpHalfWay() {
     return median(Before::earlyDb) > SWELLS_UP * median(Before::lateDb);
+  }
+
+  private boolean isHardlyUpHalfWay() {
+    return median(Before::earlyDb) < HARDLY_UP * median(Before::lateDb);
   }
 
   /** Whether the noise has come up long before them, and stands. */

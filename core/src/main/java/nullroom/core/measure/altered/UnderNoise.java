@@ -118,7 +118,9 @@ final class UnderNoise {
       return count == all;
     }
 
-    /** The beginning of the next sound may be taken for noise twice, but is louder by little. */
+    /**
+     * Twice the soft beginning of the next sound may be taken for noise, which it is little over.
+     */
     private boolean isPlain() {
       return count > STEADY_FEWEST || db > TWO_DB;
     }

@@ -14,7 +14,7 @@ import nullroom.core.signal.Sums;
 public final class AlteredDecay {
   /**
    * Who claps for a measurement claps a few times; more are keys or steps, whose own ends bend, and
-   * so are those among as many sounds that are no claps.
+   * so are those among as many sounds that were left out.
    */
   private static final int MOST_CLAPS = 12;
 
