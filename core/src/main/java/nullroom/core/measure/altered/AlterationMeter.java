@@ -268,7 +268,9 @@ public final class AlterationMeter implements Hearer {
                 : Optional.empty())
         .or(() -> byBlocks && !edged ? risesAtRoughSpectra() : Optional.empty())
         .or(() ->
-            byBlocks && !edged && fine.isColoured() && !comb ? between.told() : Optional.empty());
+            byBlocks && !edged && fine.isColoured() && !comb
+                ? between.told(spectra.tails().isNearlyComb())
+                : Optional.empty());
   }
 
   private Optional<String> risesAtRoughSpectra() {

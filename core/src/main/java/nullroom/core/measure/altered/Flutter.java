@@ -41,7 +41,8 @@ final class Flutter {
   /** Times what plain noise deviates in all bands. */
   private static final double ALIKE = 2;
 
-  private static final int FEWEST = 10;
+  /** Of three decibels each, noise that swells by itself jumps a dozen times. */
+  private static final int FEWEST = 15;
   private static final double ALIKE_SHARE = 0.75;
   private static final double OF_NOISE_SHARE = 2.0 / 3;
 

@@ -39,7 +39,7 @@ final class Islands {
   Optional<String> ofReduction() {
     return tails
         .workedOn()
-        .filter(t -> !between.isUnlikely())
+        .filter(t -> !between.isUnlikely(tails.fallsPlainly()))
         .map(t ->
             Figures.say(
                 "while sounds die away islands of tones come and go: neighbouring lines of the spectrum follow one another by %.2f and scatter by %.1f dB, where a room has 0.3 and 5.6",

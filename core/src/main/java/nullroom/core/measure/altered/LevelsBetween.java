@@ -86,8 +86,12 @@ final class LevelsBetween {
   /** Both together in each band; of 684 untouched voices one is over it and over what follows. */
   private static final double SURE = 1.3;
 
+  private static final double SURE_OF_COMB = 1.5;
+
   /** One untouched voice in ten is over it. */
   private static final double LIKELY = 1.2;
+
+  private static final double MORE_LIKELY = 1.48;
 
   /** Logarithms of odds, beside one another against in time. */
   private static final double BESIDE_MORE = 2.25;
@@ -165,9 +169,13 @@ final class LevelsBetween {
    */
   @SuppressWarnings("ArrayRecordComponent") // never compared
   record Seen(Both[] bands, Both[] farBands, boolean steady) {
-    /** Whether they stand together as in nine untouched voices of ten. */
-    boolean isUnlikely() {
-      return alone() < LIKELY;
+    /**
+     * Whether they stand together as in nine untouched voices of ten.
+     *
+     * @param doubted whether something else speaks against it, so that more is asked
+     */
+    boolean isUnlikely(boolean doubted) {
+      return alone() < (doubted ? MORE_LIKELY : LIKELY);
     }
 
     /** In the band in which they do so least; not a number where nothing lies between. */
@@ -187,8 +195,12 @@ final class LevelsBetween {
           - (FAR_PART * far.inTime.odds() - between.inTime.odds());
     }
 
-    /** What speaks for somebody who takes away what is near the noise. */
-    Optional<String> told() {
+    /**
+     * What speaks for somebody who takes away what is near the noise.
+     *
+     * @param comb whether what is loud is nearly a comb of lines
+     */
+    Optional<String> told(boolean comb) {
       Both between = all(bands);
       Both far = all(farBands);
       double inTime = far.inTime.odds();
@@ -196,7 +208,7 @@ final class LevelsBetween {
       boolean tones =
           among(farBands).mapToDouble(b -> b.inTime.odds()).anyMatch(odds -> odds > TONES_IN_TIME);
       return steady
-              && alone() > SURE
+              && alone() > (comb ? SURE_OF_COMB : SURE)
               && fewerBeside() > FEWER
               && !tones
               && between.inTime.odds() > LEAST_IN_TIME

@@ -64,6 +64,12 @@ final class NoiseWithSound {
   /** Twice it may be a fan that somebody switched on. */
   private static final int FEWEST_SOUNDS = 3;
 
+  /** Three times, too, if it is off again while most of the sounds go on: so far under it. */
+  private static final double OFF_DB = 5;
+
+  private static final int OFF_ROWS = 3;
+  private static final double OFF_SHARE = 0.5;
+
   /** In two bands as far over the pauses. */
   private static final int FEWEST = 8;
 
@@ -189,9 +195,27 @@ final class NoiseWithSound {
         best = over.subList(from, to);
       }
     }
-    return best.isEmpty() || softer(within, best.getFirst().level()) > MOST_SOFTER * best.size()
-        ? Optional.empty()
-        : Optional.of(plateau(best, all.size()));
+    if (best.isEmpty() || softer(within, best.getFirst().level()) > MOST_SOFTER * best.size()) {
+      return Optional.empty();
+    }
+    Plateau plateau = plateau(best, all.size());
+    return plateau.sounds() > FEWEST_SOUNDS || !goesOff(band, all, best)
+        ? Optional.of(plateau)
+        : Optional.empty();
+  }
+
+  /** Whether in most sounds the band falls far under the level at which it stands. */
+  private boolean goesOff(int band, List<Moment> all, List<Moment> same) {
+    double[] levels = fine.levels().column(band);
+    double under = Quantile.median(same.stream().mapToDouble(Moment::level).toArray()) - OFF_DB;
+    long off =
+        IntStream.rangeClosed(0, pauses.all().size())
+            .mapToObj(this::sound)
+            .filter(
+                s -> IntStream.rangeClosed(s.from() + EDGE_ROWS, s.to() - EDGE_ROWS - OFF_ROWS)
+                    .anyMatch(k -> Rows.mean(levels, k, OFF_ROWS) < under))
+            .count();
+    return off > OFF_SHARE * all.stream().mapToInt(Moment::sound).distinct().count();
   }
 
   private boolean sounds(Moment moment) {

@@ -39,8 +39,11 @@ final class QuickEnds {
   /** On the way down it does not come so near the floor. */
   private static final double SLACK_DB = 3;
 
-  private static final int FEWEST = 3;
+  private static final int FEWEST = 5;
   private static final double MOST_OF_THEM = 0.65;
+
+  /** A gate ends all; a hand that turns a knob down to nothing ends two of three so. */
+  private static final double NEARLY_ALL = 0.8;
 
   /** Noise that stands: so many rows, that differ by so little, and then are some to fall. */
   private static final int STILL_ROWS = 5;
@@ -100,7 +103,7 @@ final class QuickEnds {
     List<Integer> quick =
         lasted.stream().filter(k -> fallSeconds(k).getAsDouble() < QUICK_SECONDS).toList();
     return quick.size() < FEWEST
-            || quick.size() < MOST_OF_THEM * lasted.size()
+            || quick.size() < NEARLY_ALL * lasted.size()
             || !slowerOver(quick)
         ? Optional.empty()
         : Optional.of(

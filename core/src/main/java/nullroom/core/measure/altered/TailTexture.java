@@ -32,6 +32,14 @@ final class TailTexture {
   private static final double PLAINEST_BESIDE = 0.28;
   private static final int PLAINEST_ROWS = 16;
 
+  private static final double NEARLY_PLAIN_DB = 5.78;
+  private static final int NEARLY_PLAIN_ROWS = 13;
+
+  /** What falls so, and often, nobody has worked on, whatever else there is. */
+  private static final double NOISE_DB = 5.56;
+
+  private static final int NOISE_ROWS = 30;
+
   private static final double LOUD_FROM_DB = 24;
   private static final int MIDDLE_FROM = 1;
   private static final int MIDDLE_TO = 4;
@@ -111,6 +119,8 @@ final class TailTexture {
 
   private static final double NARROW = 0.0665;
 
+  private static final double NEARLY_NARROW = 0.07;
+
   private final LineTexture lines;
   private final double[] total;
 
@@ -156,12 +166,7 @@ final class TailTexture {
                 dyingAway(TAIL_FROM_DB, TAIL_TO_DB, Double.POSITIVE_INFINITY))
             .map(Texture::rows)
             .orElse(0);
-    return lines
-        .of(
-            total,
-            LineTexture.HIGH,
-            lines.bands(),
-            (since, over, fall) -> since > 0 && fall > FALLS_DB)
+    return falling()
         .filter(t ->
             tails.rows() < KEPT_SHARE * all && t.scatterDb() < PLAIN_DB
                 || t.rows() >= PLAINEST_ROWS
@@ -184,20 +189,40 @@ final class TailTexture {
   Optional<Texture> workedOn() {
     Optional<Texture> high = tails(LineTexture.HIGH, lines.bands());
     Optional<Texture> still = still(LineTexture.HIGH, lines.bands());
-    if (high.isEmpty() || still.isEmpty() || isCoded()) {
+    Optional<Texture> loud = loud(LineTexture.HIGH, lines.bands());
+    if (high.isEmpty() || still.isEmpty() || loud.isEmpty() || isCoded()) {
       return Optional.empty();
     }
     Optional<Texture> middle = tails(MIDDLE_FROM, MIDDLE_TO);
     Optional<Texture> top = tails(LineTexture.TOP, lines.bands());
-    Texture loudest =
-        loud(LineTexture.HIGH, lines.bands()).orElse(high.get()); // of some only the end is heard
-    boolean tones = loudest.following() > FOLLOWING;
+    boolean tones = loud.get().following() > FOLLOWING;
     boolean rising =
         middle.filter(m -> m.scatterDb() < RISING_FROM_DB).isPresent()
             && top.filter(t -> t.scatterDb() > middle.get().scatterDb() + RISING_DB).isPresent();
     double more = square(high.get().scatterDb()) - square(still.get().scatterDb());
     return high.filter(h -> isIslands(h) && more > MORE && !tones && !rising)
-        .filter(h -> !isPlainWhereItFalls(h));
+        .filter(h -> !fallsAsNoise() && !isPlainWhereItFalls(h));
+  }
+
+  /** Whether what falls fast is nearly noise as a room leaves it, and there is enough of it. */
+  boolean fallsPlainly() {
+    return falling()
+        .filter(t -> t.rows() >= NEARLY_PLAIN_ROWS && t.scatterDb() < NEARLY_PLAIN_DB)
+        .isPresent();
+  }
+
+  /** Whether it is so beyond doubt. */
+  private boolean fallsAsNoise() {
+    return falling().filter(t -> t.rows() >= NOISE_ROWS && t.scatterDb() < NOISE_DB).isPresent();
+  }
+
+  /** Lines of what falls fast, whatever its level. */
+  private Optional<Texture> falling() {
+    return lines.of(
+        total,
+        LineTexture.HIGH,
+        lines.bands(),
+        (since, over, fall) -> since > 0 && fall > FALLS_DB);
   }
 
   /** Whether all that dies away is wider than in twelve of thirteen untouched voices. */
@@ -220,9 +245,10 @@ final class TailTexture {
         .isPresent();
   }
 
-  /** Whether tones are loud, or a coder did it. */
+  /** Whether tones are loud, or a coder did it, or nobody. */
   private boolean isExplained() {
     return isCoded()
+        || fallsAsNoise()
         || loud(LineTexture.HIGH, lines.bands()).filter(l -> l.following() > FOLLOWING).isPresent();
   }
 
@@ -233,8 +259,17 @@ final class TailTexture {
 
   /** Whether what is loud is a comb of narrow lines, that leaves little between. */
   boolean isComb() {
+    return isComb(NARROW);
+  }
+
+  /** Whether it is one, or a voice with hardly more between its lines. */
+  boolean isNearlyComb() {
+    return isComb(NEARLY_NARROW);
+  }
+
+  private boolean isComb(double narrow) {
     return loud(0, 1)
-        .filter(l -> l.scatterDb() > LINES_DB && l.beside() < NARROW * l.scatterDb())
+        .filter(l -> l.scatterDb() > LINES_DB && l.beside() < narrow * l.scatterDb())
         .isPresent();
   }
 

@@ -74,6 +74,11 @@ final class UnderNoise {
 
   private static final double HELD_MORE_DB = 0.5;
 
+  /** By less, no more of the pauses may ebb by half of that. */
+  private static final double HELD_PLAINLY_DB = 4;
+
+  private static final double HELD_EBBS = 0.5;
+
   /** Noise that ebbs by itself does so in pauses, too: by so much of that, in so many of them. */
   private static final double EBBS = 0.6;
 
@@ -215,10 +220,14 @@ final class UnderNoise {
             .filter(Dip::isBetweenLike)
             .mapToDouble(d -> d.noiseDb() - d.softestDb())
             .toArray();
-    return by.length >= Math.max(LIKE_FEWEST, LIKE_SHARE * all.size())
-            && Arrays.stream(by).allMatch(b -> b > Math.max(HELD_DB, least))
-            && othersSound()
-        ? Optional.of(new Fall(by.length, all.size(), Quantile.median(by)))
+    if (by.length < Math.max(LIKE_FEWEST, LIKE_SHARE * all.size())
+        || !Arrays.stream(by).allMatch(b -> b > Math.max(HELD_DB, least))
+        || !othersSound()) {
+      return Optional.empty();
+    }
+    double median = Quantile.median(by);
+    return median > HELD_PLAINLY_DB || !ebbs(levels, HELD_EBBS * median)
+        ? Optional.of(new Fall(by.length, all.size(), median))
         : Optional.empty();
   }
 

@@ -81,7 +81,7 @@ class LevelsBetweenTest {
   private static Optional<String> told(double[] x, double rate) {
     SpectraSeen spectra = new SpectraSeen(rate);
     spectra.add(x, x.length);
-    return spectra.linesBetween().told();
+    return spectra.linesBetween().told(false);
   }
 
   @ParameterizedTest(name = "{0} s, {1} dB over the noise, {2} dB")
