@@ -269,7 +269,7 @@ public final class AlterationMeter implements Hearer {
         .or(() -> byBlocks && !edged ? risesAtRoughSpectra() : Optional.empty())
         .or(() ->
             byBlocks && !edged && fine.isColoured() && !comb
-                ? between.told(spectra.tails().isNearlyComb())
+                ? between.told(spectra.tails().mayStandAlone())
                 : Optional.empty());
   }
 

@@ -146,9 +146,14 @@ final class FineBands {
     return level < stepsDb() + ON_STEPS_DB;
   }
 
+  /** Level of a band under which the steps make by themselves what it holds. */
+  double leastDb(int band) {
+    return ON_STEPS_DB - overStepsDb(band, 0);
+  }
+
   /** Whether a level is no more than the steps make by themselves. */
   boolean onSteps(int band, double level) {
-    return overStepsDb(band, level) < ON_STEPS_DB;
+    return level < leastDb(band);
   }
 
   /** Levels in decibels, a full-scale sine 0 dB, row by row. */

@@ -60,6 +60,12 @@ final class Flutter {
   private static final int BESIDE_ROWS = 5;
   private static final double GOES_ON = 1.3;
 
+  /** What crackles is up for a moment, and so often: three of four times, of enough. */
+  private static final int CRACKLE_ROWS = 3;
+
+  private static final double CRACKLES = 0.7;
+  private static final int FEWEST_CRACKLES = 15;
+
   /** Hardly anything swells faster. */
   private static final double SWELLS_DB = 4;
 
@@ -69,6 +75,8 @@ final class Flutter {
   private int alike;
   private int rising;
   private final Mean goesOn = Mean.create();
+  private int ups;
+  private int shortUps;
   private int ofNoise;
   private double sum;
 
@@ -86,6 +94,8 @@ final class Flutter {
     pauses.all().forEach(p -> flutter.count(p.from() + TAIL_ROWS, p.to() - NEXT_ROWS));
     return flutter.isTold(FEWEST, ALIKE_SHARE)
             && !flutter.swells()
+            && !flutter.crackles()
+            && !Beats.in(fine, pauses)
             && (flutter.isTold(FEWEST_COLOURLESS, ALIKE_SHARE_COLOURLESS) || fine.isColoured())
         ? Optional.of(
             new Alteration(
@@ -111,6 +121,28 @@ final class Flutter {
         && sum < SWELLS_DB * alike;
   }
 
+  private boolean crackles() {
+    return ups >= FEWEST_CRACKLES && shortUps > CRACKLES * ups;
+  }
+
+  /** How long what jumps up stays there, if it comes down again. */
+  private void countUps(double[] levels) {
+    for (int k = 0; k + APART < levels.length; k++) {
+      double middle = (levels[k] + levels[k + APART]) / 2;
+      if (levels[k + APART] - levels[k] > JUMP_DB) {
+        int end = k + APART;
+        while (end < levels.length && levels[end] > middle) {
+          end++;
+        }
+        if (end < levels.length) {
+          ups++;
+          shortUps += end - k - 1 <= CRACKLE_ROWS ? 1 : 0;
+        }
+        k = end - 1;
+      }
+    }
+  }
+
   private void count(int from, int to) {
     int n = to - from;
     double[] noise = n < FEWEST_ROWS ? new double[0] : noise(from, n);
@@ -126,6 +158,7 @@ final class Flutter {
             .mapToObj(k -> Weighted.over(fine.row(k), noise))
             .toArray(double[][]::new);
     double[] means = Arrays.stream(over).mapToDouble(o -> Weighted.mean(o, weights)).toArray();
+    countUps(means);
     for (int k = 0; k + APART < n; k++) {
       double[] before = over[k];
       double[] after = over[k + APART];

@@ -1,13 +1,17 @@
 package nullroom.core.measure.altered;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import nullroom.core.Figures;
+import nullroom.core.Quantile;
 import nullroom.core.measure.Frames;
 
 /**
- * Levels that drop at once, faster than any room lets sound die away, to a floor far under; or
- * digital silence between sounds. A beep ends so, too, but the noise beside it goes on. Cannot see
+ * Levels that drop at once, faster than any room lets sound die away, and each time by as much; or
+ * digital silence between sounds. A beep ends so, too, but the noise beside it goes on; and in the
+ * open air anything ends so, but falls onto the noise at once, by as much as it was loud. Cannot see
  * a gate that closes over more than a tenth of a second.
  */
 final class Gate {
@@ -15,7 +19,16 @@ final class Gate {
   private static final double DROP_DB = 32;
 
   private static final int WITHIN_FRAMES = 2;
-  private static final int FEWEST = 3;
+  private static final int FEWEST_DROPS = 4;
+
+  /** A gate takes about as much each time. */
+  private static final double APART_DB = 18;
+
+  /** What a gate lets fall goes on under it for a while. */
+  private static final double OVER_FLOOR_DB = 4;
+
+  private static final double FLOOR_SHARE = 0.05;
+  private static final int FEWEST_SILENCES = 3;
   private static final double DIGITAL_SILENCE_DB = -170;
   private static final double SILENCE_SECONDS = 0.02;
 
@@ -33,7 +46,15 @@ final class Gate {
 
   private static final double BESIDE_SECONDS = 0.02;
 
-  private Gate() {}
+  private final double[] level;
+  private final double seconds;
+  private final FineBands fine;
+
+  private Gate(double[] level, double seconds, FineBands fine) {
+    this.level = level;
+    this.seconds = seconds;
+    this.fine = fine;
+  }
 
   /**
    * What speaks for a gate.
@@ -43,62 +64,95 @@ final class Gate {
    * @param fine levels of bands, in which noise is seen to go on
    */
   static Optional<Alteration> of(Frames levels, double seconds, FineBands fine) {
-    int n = levels.count();
-    int drops = 0;
-    double deepest = 0;
-    int silences = 0;
-    int first = -1;
-    int last = 0;
-    int silent = 0;
-    boolean heard = false;
-    double shutDb = 0;
-    for (int k = WITHIN_FRAMES; k < n; k++) {
-      double drop = levels.get(k - WITHIN_FRAMES, 0) - levels.get(k, 0);
-      boolean none = levels.get(k, 0) < DIGITAL_SILENCE_DB;
-      if (drop > DROP_DB && !none && !goesOn(fine, k * seconds)) {
-        drops++;
-        deepest = Math.max(deepest, drop);
-        first = first < 0 ? k : first;
-        last = k;
+    Gate gate = new Gate(levels.column(0), seconds, fine);
+    return gate.silent().or(gate::drops);
+  }
+
+  private Optional<Alteration> silent() {
+    List<Stretch> silences = silences();
+    return silences.size() < FEWEST_SILENCES
+        ? Optional.empty()
+        : told(
+            silences,
+            Figures.say("digital silence between sounds, %d times", silences.size()));
+  }
+
+  private Optional<Alteration> drops() {
+    List<Stretch> drops = falls();
+    double[] by = drops.stream().mapToDouble(this::dropDb).sorted().toArray();
+    if (by.length < FEWEST_DROPS || by[by.length - 1] - by[0] > APART_DB) {
+      return Optional.empty();
+    }
+    double left = Quantile.median(drops.stream().mapToDouble(d -> level[d.to()]).toArray());
+    return left < Quantile.of(level, FLOOR_SHARE) + OVER_FLOOR_DB
+        ? Optional.empty()
+        : told(
+            drops,
+            Figures.say(
+                "the level drops by up to %.0f dB within 10 ms, %d times: no room dies away so fast",
+                by[by.length - 1], by.length));
+  }
+
+  private double dropDb(Stretch drop) {
+    return level[drop.from()] - level[drop.to()];
+  }
+
+  private boolean isSilent(int row) {
+    return level[row] < DIGITAL_SILENCE_DB;
+  }
+
+  /** From the rows before they drop to those after it. */
+  private List<Stretch> falls() {
+    List<Stretch> all = new ArrayList<>();
+    for (int k = WITHIN_FRAMES; k < level.length; k++) {
+      Stretch drop = new Stretch(k - WITHIN_FRAMES, k);
+      if (dropDb(drop) > DROP_DB && !isSilent(k) && !goesOn(k * seconds)) {
+        all.add(drop);
         k += WITHIN_FRAMES;
       }
-      if (none) {
+    }
+    return all;
+  }
+
+  /** Those between sounds, that were noise before. */
+  private List<Stretch> silences() {
+    List<Stretch> all = new ArrayList<>();
+    boolean heard = false;
+    double shutDb = 0;
+    int silent = 0;
+    for (int k = WITHIN_FRAMES; k < level.length; k++) {
+      if (isSilent(k)) {
         if (silent++ == 0) {
-          shutDb = Math.max(levels.get(k - 1, 0), levels.get(k - 2, 0));
+          shutDb = Math.max(level[k - 1], level[k - 2]);
         }
       } else {
         if (heard && silent * seconds >= SILENCE_SECONDS && shutDb > fine.stepsDb() + SHUT_DB) {
-          silences++;
-          first = first < 0 ? k - silent : first;
-          last = k;
+          all.add(new Stretch(k - silent, k));
           heard = false;
         }
         silent = 0;
-        heard |= levels.get(k, 0) > fine.stepsDb() + SOUND_DB;
+        heard |= level[k] > fine.stepsDb() + SOUND_DB;
       }
     }
-    if (drops < FEWEST && silences < FEWEST) {
-      return Optional.empty();
-    }
+    return all;
+  }
+
+  private Optional<Alteration> told(List<Stretch> rows, String evidence) {
     return Optional.of(
         new Alteration(
             Alteration.Kind.GATE,
-            silences >= FEWEST
-                ? Figures.say("digital silence between sounds, %d times", silences)
-                : Figures.say(
-                    "the level drops by up to %.0f dB within 10 ms, %d times: no room dies away so fast",
-                    deepest, drops),
-            first * seconds,
-            (last + 1) * seconds));
+            evidence,
+            rows.getFirst().from() * seconds,
+            (rows.getLast().to() + 1) * seconds));
   }
 
   /** Whether a band is still as loud after a drop, that lasts, as shortly before. */
-  private static boolean goesOn(FineBands fine, double seconds) {
+  private boolean goesOn(double at) {
     Frames bands = fine.levels();
     int beside = (int) Math.ceil(BESIDE_SECONDS / fine.seconds());
-    int at = (int) (seconds / fine.seconds());
-    int before = at - 2 * beside;
-    int after = at + beside;
+    int row = (int) (at / fine.seconds());
+    int before = row - 2 * beside;
+    int after = row + beside;
     if (before < 0 || after + beside > bands.count()) {
       return false;
     }
@@ -108,7 +162,7 @@ final class Gate {
       int band = b;
       double left = Rows.mean(bands, b, after, beside);
       double most =
-          IntStream.range(before, at).mapToDouble(k -> bands.get(k, band)).max().orElse(left);
+          IntStream.range(before, row).mapToDouble(k -> bands.get(k, band)).max().orElse(left);
       boolean noise = left > NOISE_DB && !fine.onSteps(b, left);
       still += noise && Rows.mean(bands, b, before, beside) < left + GOES_ON_DB ? 1 : 0;
       fallen += most > left + DROP_DB / 2 ? 1 : 0;

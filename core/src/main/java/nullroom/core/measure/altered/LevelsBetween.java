@@ -25,7 +25,7 @@ final class LevelsBetween {
   /** Under it a voice has lines of its own. */
   private static final int FIRST_BAND = 1;
 
-  private static final int FEWEST_BANDS = 2;
+  private static final int FEWEST_BANDS = 3;
   private static final double MOST_OF_RATE = 0.45;
 
   /** What a device does it does by then. */
@@ -86,7 +86,7 @@ final class LevelsBetween {
   /** Both together in each band; of 684 untouched voices one is over it and over what follows. */
   private static final double SURE = 1.3;
 
-  private static final double SURE_OF_COMB = 1.5;
+  private static final double MORE_SURE = 1.5;
 
   /** One untouched voice in ten is over it. */
   private static final double LIKELY = 1.2;
@@ -198,9 +198,10 @@ final class LevelsBetween {
     /**
      * What speaks for somebody who takes away what is near the noise.
      *
-     * @param comb whether what is loud is nearly a comb of lines
+     * @param doubted whether the lines of such a sound stand alone by themselves, so that more is
+     *     asked
      */
-    Optional<String> told(boolean comb) {
+    Optional<String> told(boolean doubted) {
       Both between = all(bands);
       Both far = all(farBands);
       double inTime = far.inTime.odds();
@@ -208,7 +209,7 @@ final class LevelsBetween {
       boolean tones =
           among(farBands).mapToDouble(b -> b.inTime.odds()).anyMatch(odds -> odds > TONES_IN_TIME);
       return steady
-              && alone() > (comb ? SURE_OF_COMB : SURE)
+              && alone() > (doubted ? MORE_SURE : SURE)
               && fewerBeside() > FEWER
               && !tones
               && between.inTime.odds() > LEAST_IN_TIME

@@ -129,16 +129,21 @@ final class QuickEnds {
                     - Rows.crossing(total, above, floor + FROM_DB)));
   }
 
-  /** Whether the decibels over those took as long as the twenty, for half of what ends at least. */
+  /**
+   * Whether the decibels over those took as long as the twenty, for half at least of what was so
+   * loud shortly before.
+   */
   private boolean slowerOver(List<Integer> quick) {
-    return Quantile.median(
-            quick.stream()
-                .mapToDouble(k -> overSeconds(k) - fallSeconds(k).getAsDouble())
-                .toArray())
-        > 0;
+    double[] slower =
+        quick.stream()
+            .filter(k -> most(Math.max(0, k - (int) (LOUDER_SECONDS / seconds)), k)
+                > floor + FROM_DB + OVER_DB)
+            .mapToDouble(k -> overSeconds(k) - fallSeconds(k).getAsDouble())
+            .toArray();
+    return slower.length >= FEWEST && Quantile.median(slower) > 0;
   }
 
-  /** How long the decibels over those took; long where nothing before was so loud. */
+  /** How long the decibels over those took. */
   private double overSeconds(int row) {
     int from = lastOver(row, FROM_DB);
     int above = lastOver(from + 1, FROM_DB + OVER_DB);

@@ -29,6 +29,11 @@ record QuietTexture(
 
   private static final double TONES = 0.1;
 
+  /** What is worked on follows by up to 0.04, but where hardly anything is left. */
+  private static final double TONES_WORKED_ON = 0.05;
+
+  private static final double HARDLY_LEFT = 0.4;
+
   /** Where little is, they follow a little; what a coder makes of noise does not. */
   private static final double UNEASY_DB = 5;
 
@@ -132,7 +137,14 @@ record QuietTexture(
   boolean isWorkedOn() {
     boolean wide = scatterDb > SCATTER_DB + (isRestless() ? RESTLESS_SLACK_DB : 0);
     return (beside > BESIDE + (isRestless() ? RESTLESS_SLACK : 0) || wide && beside > WIDE_BESIDE)
-        && following < (isRestless() ? TONES_DYING : TONES);
+        && following < mostFollowing();
+  }
+
+  private double mostFollowing() {
+    if (isRestless()) {
+      return TONES_DYING;
+    }
+    return beside > HARDLY_LEFT ? TONES : TONES_WORKED_ON;
   }
 
   /** Whether its islands lie as a coder's do. */

@@ -262,9 +262,12 @@ final class TailTexture {
     return isComb(NARROW);
   }
 
-  /** Whether it is one, or a voice with hardly more between its lines. */
-  boolean isNearlyComb() {
-    return isComb(NEARLY_NARROW);
+  /**
+   * Whether lines are to stand alone by themselves: nearly in a comb, or where nothing dies away
+   * slowly.
+   */
+  boolean mayStandAlone() {
+    return isComb(NEARLY_NARROW) || tails(LineTexture.HIGH, lines.bands()).isEmpty();
   }
 
   private boolean isComb(double narrow) {

@@ -251,7 +251,8 @@ final class UnderNoise {
         int end = longTails ? Math.max(to, right.from() + tail) : to;
         double softer = Math.min(noise[p - 1], noise[p]);
         if (!fine.onSteps(band, softer)) {
-          all.add(new Dip(softest(levels, from, end), softer, apart));
+          double softest = Math.max(fine.leastDb(band), softest(levels, from, end));
+          all.add(new Dip(softest, softer, apart));
         }
       }
     }

@@ -5,7 +5,6 @@ import java.util.List;
 import nullroom.core.Progress;
 import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.altered.Hearer;
-import nullroom.core.measure.decay.AlteredDecay;
 import nullroom.core.signal.Samples;
 
 /** How the claps of a sound's first two minutes die away, while somebody else reads it. */
@@ -46,10 +45,11 @@ final class ClapsHeard implements Hearer {
     double[] samples = new double[count];
     Arrays.setAll(samples, k -> kept[k]);
     Samples sound = new Samples(samples, rate);
-    return Clip.claps(sound, new ClipSorter(sound).parts())
+    List<ClipPart> parts = new ClipSorter(sound).parts();
+    return Clip.claps(sound, parts)
         .flatMap(claps ->
             Clip.decay(claps, List.of(), Progress.NONE)
-                .map(decay -> AlteredDecay.with(found, decay, claps, sound)))
+                .map(decay -> Clip.altered(found, decay, claps, parts, sound)))
         .orElse(found);
   }
 }

@@ -50,6 +50,10 @@ public record Clip(
   private static final double SHORT_QUIET_SECONDS = 3;
   private static final int FEW_CLAPS = 3;
 
+  /** Who claps for a measurement does so in one series, or comes back to it. */
+  private static final int MOST_SERIES = 3;
+
+
   private static final double MOST_CLAPS_SECONDS = 20;
 
   /** Pauses between words, where nothing else is quiet. */
@@ -90,7 +94,7 @@ public record Clip(
     progress.step(3, 4);
     List<Alteration> altered =
         decay
-            .map(d -> AlteredDecay.with(found.join(), d, claps.orElseThrow(), sound))
+            .map(d -> altered(found.join(), d, claps.orElseThrow(), parts, sound))
             .orElseGet(found::join);
     List<String> words = new ArrayList<>();
     words.addAll(missing(parts, quiet, byPauses, decay, estimate, voice));
@@ -150,6 +154,23 @@ public record Clip(
       }
     }
     return series.isEmpty() ? Optional.empty() : Optional.of(Samples.joined(series));
+  }
+
+  /**
+   * What was done to a sound, and before it what its claps speak for; not those that come now and
+   * then between other sounds, as crackling does.
+   *
+   * @param found of the whole sound
+   * @param report of the claps
+   */
+  static List<Alteration> altered(
+      List<Alteration> found,
+      DecayReport report,
+      Samples claps,
+      List<ClipPart> parts,
+      Samples sound) {
+    long series = parts.stream().filter(p -> p.kind() == ClipPart.Kind.CLAPS).count();
+    return series > MOST_SERIES ? found : AlteredDecay.with(found, report, claps, sound);
   }
 
   private static List<String> missing(
