@@ -47,6 +47,9 @@ final class AutomaticGain {
   private static final int FEWEST = 2;
   private static final double MOST_OF_THEM = 0.6;
 
+  /** Two come up so far, or all do. */
+  private static final double PLAINLY_DB = 5;
+
   /** Of what has no colour as a voice has, as a rustle, or cars. */
   private static final int FEWEST_COLOURLESS = 4;
 
@@ -95,6 +98,9 @@ final class AutomaticGain {
       return Optional.empty();
     }
     double mean = rising.stream().mapToDouble(Pause::rise).average().orElseThrow();
+    if (rising.size() == FEWEST && rising.size() < pauses.size() && mean < PLAINLY_DB) {
+      return Optional.empty();
+    }
     return Optional.of(
         new Alteration(
             Alteration.Kind.AUTOMATIC_GAIN,

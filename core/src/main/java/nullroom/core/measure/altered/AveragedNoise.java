@@ -40,8 +40,8 @@ final class AveragedNoise {
   private static final double LONGEST_MEAN_SECONDS = 0.04;
   private static final double STEP_SECONDS = 0.00005;
 
-  /** Times the median of all distances; 22 in untouched sound. */
-  private static final double CLEAR = 30;
+  /** Times the median of all distances; 36 in untouched sound. */
+  private static final double CLEAR = 40;
 
   /** Gaps, not lines or swellings: the part of it that is of this sign. */
   private static final double GAPS = -0.5;

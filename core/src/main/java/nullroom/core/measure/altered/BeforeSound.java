@@ -66,7 +66,7 @@ final class BeforeSound {
   Optional<String> told() {
     return first(Beginnings::told)
         .or(() ->
-            byLength.stream().anyMatch(Beginnings::plainlySwellUp)
+            crackles() || byLength.stream().anyMatch(Beginnings::plainlySwellUp)
                 ? Optional.empty()
                 : byLength.stream().findFirst().flatMap(Beginnings::stands));
   }
@@ -85,10 +85,14 @@ final class BeforeSound {
 
   private Optional<String> first(Function<Beginnings, Optional<String>> evidence) {
     return byLength.stream()
-        .filter(b -> !b.swellUp() || standsRisen(b.count()))
+        .filter(b -> !crackles() && (!b.swellUp() || standsRisen(b.count())))
         .map(evidence)
         .flatMap(Optional::stream)
         .findFirst();
+  }
+
+  private boolean crackles() {
+    return byLength.stream().anyMatch(Beginnings::crackle);
   }
 
   /** In the short rows, before some of so many sounds. */

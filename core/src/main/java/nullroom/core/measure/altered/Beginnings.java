@@ -86,6 +86,12 @@ final class Beginnings {
   private static final double SWELLS_UP = 0.6;
   private static final double HARDLY_UP = 0.2;
 
+  /** What is let through does not go down again so far before the sound: crackling does. */
+  private static final double DOWN_AGAIN_DB = 3;
+
+  private static final double DOWN_AGAIN_SHARE = 0.25;
+  private static final int FEWEST_DOWN_AGAIN = 2;
+
   /** So many alike; a hiss that begins where a word was cut out has a colour of its own. */
   private static final double STANDS_SHARE = 0.5;
 
@@ -258,7 +264,13 @@ final class Beginnings {
     return count() > 0 && (!hasRisenBefore() && !isUpHalfWay() || isHardlyUpHalfWay());
   }
 
-  /** Whether it plainly does so. */
+  /** Whether what rises goes down again before the sound. */
+  boolean crackle() {
+    long again = sounds.stream().filter(b -> b.lateDb() < b.earlyDb() - DOWN_AGAIN_DB).count();
+    return again >= FEWEST_DOWN_AGAIN && again >= DOWN_AGAIN_SHARE * count();
+  }
+
+  /** Whether what rises plainly does so in the very last moments. */
   boolean plainlySwellUp() {
     return count() > 0 && median(Before::lateDb) > RISEN_DB && isHardlyUpHalfWay();
   }

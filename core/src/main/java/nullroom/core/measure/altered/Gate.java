@@ -28,6 +28,11 @@ final class Gate {
   private static final double OVER_FLOOR_DB = 4;
 
   private static final double FLOOR_SHARE = 0.05;
+
+  /** A gate shuts when it is so far under the loudest, for a moment already. */
+  private static final double UNDER_LOUDEST_DB = 10;
+
+  private static final int MOMENT_ROWS = 12;
   private static final int FEWEST_SILENCES = 3;
   private static final double DIGITAL_SILENCE_DB = -170;
   private static final double SILENCE_SECONDS = 0.02;
@@ -84,7 +89,9 @@ final class Gate {
       return Optional.empty();
     }
     double left = Quantile.median(drops.stream().mapToDouble(d -> level[d.to()]).toArray());
+    double before = Quantile.median(drops.stream().mapToDouble(this::beforeDb).toArray());
     return left < Quantile.of(level, FLOOR_SHARE) + OVER_FLOOR_DB
+            || before > Quantile.of(level, 1) - UNDER_LOUDEST_DB
         ? Optional.empty()
         : told(
             drops,
@@ -95,6 +102,14 @@ final class Gate {
 
   private double dropDb(Stretch drop) {
     return level[drop.from()] - level[drop.to()];
+  }
+
+  /** The loudest of the moment before. */
+  private double beforeDb(Stretch drop) {
+    return IntStream.rangeClosed(Math.max(0, drop.to() - MOMENT_ROWS), drop.from())
+        .mapToDouble(k -> level[k])
+        .max()
+        .orElseThrow();
   }
 
   private boolean isSilent(int row) {

@@ -31,6 +31,11 @@ final class QuickEnds {
   /** What is far deader than a room, as the open air is, ends as fast there and over it. */
   private static final double OVER_DB = 12;
 
+  /** A gate shuts under one level, a moment before; who ends notes does so as they are. */
+  private static final double FROM_APART_DB = 12;
+
+  private static final int FROM_ROWS = 4;
+
   /** So long it stays on the floor, and so long it sounded before. */
   private static final double STAYS_SECONDS = 0.12;
 
@@ -43,7 +48,7 @@ final class QuickEnds {
   private static final double MOST_OF_THEM = 0.65;
 
   /** A gate ends all; a hand that turns a knob down to nothing ends two of three so. */
-  private static final double NEARLY_ALL = 0.8;
+  private static final double NEARLY_ALL = 0.9;
 
   /** Noise that stands: so many rows, that differ by so little, and then are some to fall. */
   private static final int STILL_ROWS = 5;
@@ -105,6 +110,7 @@ final class QuickEnds {
     return quick.size() < FEWEST
             || quick.size() < NEARLY_ALL * lasted.size()
             || !slowerOver(quick)
+            || apartDb(quick) > FROM_APART_DB
         ? Optional.empty()
         : Optional.of(
             told(
@@ -127,6 +133,17 @@ final class QuickEnds {
             seconds
                 * (Rows.crossing(total, row - 1, floor + TO_DB)
                     - Rows.crossing(total, above, floor + FROM_DB)));
+  }
+
+  /** How far the levels differ from which they fall. */
+  private double apartDb(List<Integer> quick) {
+    double[] from =
+        quick.stream()
+            .mapToInt(k -> lastOver(k, FROM_DB))
+            .mapToDouble(k -> most(Math.max(0, k - FROM_ROWS), k + 1))
+            .sorted()
+            .toArray();
+    return from[from.length - 1] - from[0];
   }
 
   /**

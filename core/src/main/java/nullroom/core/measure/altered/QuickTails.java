@@ -54,6 +54,9 @@ record QuickTails(double times, long quick, int bands) {
   /** The room lets sound die away no faster than so many of the high ones fall. */
   private static final double QUICKEST_SHARE = 0.2;
 
+  /** Falls that take less are not told apart: nothing answers a sound that ends so. */
+  private static final double SHORTEST_ROWS = 1;
+
   private static final int FEWEST_BANDS = 4;
 
   /** Where fewer bands are heard, each is to be quick. */
@@ -116,9 +119,11 @@ record QuickTails(double times, long quick, int bands) {
   private static double quickest(double[][] falls, int from, int low) {
     double[] high = Arrays.stream(falls, from, STEPS).flatMapToDouble(Arrays::stream).toArray();
     int most = Arrays.stream(falls, from, STEPS).mapToInt(f -> f.length).max().orElseThrow();
-    return high.length < FEWEST_HIGH || most < STOPS * low
-        ? Double.NaN
-        : Quantile.of(high, QUICKEST_SHARE);
+    double quickest =
+        high.length < FEWEST_HIGH || most < STOPS * low
+            ? Double.NaN
+            : Quantile.of(high, QUICKEST_SHARE);
+    return quickest < SHORTEST_ROWS ? Double.NaN : quickest;
   }
 
   /** Rows that each fall of a sound down to a level takes, from {@link #FALL_DB} over it. */

@@ -47,7 +47,7 @@ record QuietTexture(
   private static final double RESTLESS_SLACK_DB = 0.05;
 
   /** Coders that fill their holes leave so much among the highs, and no more among all. */
-  private static final double CODED = 0.315;
+  private static final double CODED = 0.32;
 
   private static final double CODED_SLACK = 0.02;
   private static final double MOST_CODED = 0.39;

@@ -121,6 +121,9 @@ final class TailTexture {
 
   private static final double NEARLY_NARROW = 0.07;
 
+  /** Lines of plain noise follow one another by up to 0.03. */
+  private static final double HUM = 0.035;
+
   private final LineTexture lines;
   private final double[] total;
 
@@ -263,11 +266,13 @@ final class TailTexture {
   }
 
   /**
-   * Whether lines are to stand alone by themselves: nearly in a comb, or where nothing dies away
-   * slowly.
+   * Whether lines may stand alone by themselves: nearly in a comb, in a hum of the pauses, or where
+   * nothing dies away slowly.
    */
   boolean mayStandAlone() {
-    return isComb(NEARLY_NARROW) || tails(LineTexture.HIGH, lines.bands()).isEmpty();
+    return isComb(NEARLY_NARROW)
+        || tails(LineTexture.HIGH, lines.bands()).isEmpty()
+        || still(LineTexture.HIGH, lines.bands()).filter(t -> t.following() > HUM).isPresent();
   }
 
   private boolean isComb(double narrow) {

@@ -50,8 +50,10 @@ public record Clip(
   private static final double SHORT_QUIET_SECONDS = 3;
   private static final int FEW_CLAPS = 3;
 
-  /** Who claps for a measurement does so in one series, or comes back to it. */
+  /** Who claps for a measurement does so in one series, or comes back to it; he may cough. */
   private static final int MOST_SERIES = 3;
+
+  private static final int MOST_SERIES_AND_OTHERS = 4;
 
 
   private static final double MOST_CLAPS_SECONDS = 20;
@@ -170,7 +172,10 @@ public record Clip(
       List<ClipPart> parts,
       Samples sound) {
     long series = parts.stream().filter(p -> p.kind() == ClipPart.Kind.CLAPS).count();
-    return series > MOST_SERIES ? found : AlteredDecay.with(found, report, claps, sound);
+    long others = parts.stream().filter(p -> p.kind() == ClipPart.Kind.OTHER).count();
+    return series > MOST_SERIES || series + others > MOST_SERIES_AND_OTHERS
+        ? found
+        : AlteredDecay.with(found, report, claps, sound);
   }
 
   private static List<String> missing(
