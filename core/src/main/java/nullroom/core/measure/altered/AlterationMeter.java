@@ -254,7 +254,8 @@ public final class AlterationMeter implements Hearer {
    */
   private Optional<String> shuts(LevelsBetween.Seen between, boolean byBlocks, boolean edged) {
     QuickTails tails = QuickTails.of(fine);
-    boolean comb = spectra.tails().isComb(); // lines that end as a formula lets them
+    TailTexture texture = spectra.tails();
+    boolean comb = texture.isComb(); // lines that end as a formula lets them
     return tails
         .told()
         .filter(evidence -> !comb)
@@ -268,8 +269,8 @@ public final class AlterationMeter implements Hearer {
                 : Optional.empty())
         .or(() -> byBlocks && !edged ? risesAtRoughSpectra() : Optional.empty())
         .or(() ->
-            byBlocks && !edged && fine.isColoured() && !comb
-                ? between.told(spectra.tails().mayStandAlone())
+            byBlocks && !edged && fine.isColoured() && !comb && !texture.oftenFallsPlainly()
+                ? between.told(texture.mayStandAlone())
                 : Optional.empty());
   }
 

@@ -29,8 +29,8 @@ record QuietTexture(
 
   private static final double TONES = 0.1;
 
-  /** What is worked on follows by up to 0.04, but where hardly anything is left. */
-  private static final double TONES_WORKED_ON = 0.05;
+  /** What is worked on follows by up to 0.06, but where hardly anything is left. */
+  private static final double TONES_WORKED_ON = 0.07;
 
   private static final double HARDLY_LEFT = 0.4;
 

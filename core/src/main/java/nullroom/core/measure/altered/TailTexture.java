@@ -40,6 +40,11 @@ final class TailTexture {
 
   private static final int NOISE_ROWS = 30;
 
+  /** What falls so, and very often, shows no lines between its levels and the noise. */
+  private static final double OFTEN_DB = 5.82;
+
+  private static final int OFTEN_ROWS = 60;
+
   private static final double LOUD_FROM_DB = 24;
   private static final int MIDDLE_FROM = 1;
   private static final int MIDDLE_TO = 4;
@@ -209,14 +214,21 @@ final class TailTexture {
 
   /** Whether what falls fast is nearly noise as a room leaves it, and there is enough of it. */
   boolean fallsPlainly() {
-    return falling()
-        .filter(t -> t.rows() >= NEARLY_PLAIN_ROWS && t.scatterDb() < NEARLY_PLAIN_DB)
-        .isPresent();
+    return falls(NEARLY_PLAIN_ROWS, NEARLY_PLAIN_DB);
+  }
+
+  /** Whether it is so, and there is much of it. */
+  boolean oftenFallsPlainly() {
+    return falls(OFTEN_ROWS, OFTEN_DB);
   }
 
   /** Whether it is so beyond doubt. */
   private boolean fallsAsNoise() {
-    return falling().filter(t -> t.rows() >= NOISE_ROWS && t.scatterDb() < NOISE_DB).isPresent();
+    return falls(NOISE_ROWS, NOISE_DB);
+  }
+
+  private boolean falls(int fewestRows, double underDb) {
+    return falling().filter(t -> t.rows() >= fewestRows && t.scatterDb() < underDb).isPresent();
   }
 
   /** Lines of what falls fast, whatever its level. */
