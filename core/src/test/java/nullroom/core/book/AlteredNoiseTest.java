@@ -66,4 +66,19 @@ class AlteredNoiseTest {
     assertThat(take(shut)).isEqualTo(noise(shut));
     assertThat(take(claps(0))).isEmpty();
   }
+
+  @Test
+  @DisplayName("claps now and then among other sounds are no measurement, and their ends show nothing")
+  void amongOthers() {
+    double[] x = claps(20).toArray();
+    for (int k = 0; k < x.length; k++) {
+      double since = (k % (3 * RATE) - 2.2 * RATE) / RATE;
+      double swells = since < 0 || since > 0.25 ? 0 : Math.sin(4 * Math.PI * since);
+      x[k] += 0.2 * swells * Math.sin(440 * since);
+    }
+    Samples among = new Samples(x, RATE);
+    assertThat(Clip.of(among, Progress.NONE).altered()).isEmpty();
+    assertThat(noise(among)).isEmpty();
+    assertThat(take(among)).isEmpty();
+  }
 }

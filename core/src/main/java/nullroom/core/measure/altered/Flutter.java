@@ -60,14 +60,14 @@ final class Flutter {
   private static final int BESIDE_ROWS = 5;
   private static final double GOES_ON = 1.3;
 
+  /** Hardly anything swells faster. */
+  private static final double SWELLS_DB = 4;
+
   /** What crackles is up for a moment, and so often: three of four times, of enough. */
   private static final int CRACKLE_ROWS = 3;
 
   private static final double CRACKLES = 0.7;
   private static final int FEWEST_CRACKLES = 15;
-
-  /** Hardly anything swells faster. */
-  private static final double SWELLS_DB = 4;
 
   private final FineBands fine;
   private final double[] variance;
