@@ -81,8 +81,8 @@ final class Holes {
     double[] pause = levels(pauses);
     long holes = 0;
     for (int g = 0; g < empty.length; g++) {
-      if (under(empty[g], 0) < STEADY_SHARE * spectra) {
-        holes += under(empty[g], pause[g] < HEARD_DB ? 0 : pause[g] - UNDER_PAUSES_DB);
+      if (pause[g] > HEARD_DB && under(empty[g], 0) < STEADY_SHARE * spectra) {
+        holes += under(empty[g], pause[g] - UNDER_PAUSES_DB);
       }
     }
     return (double) holes / spectra / (empty.length - 4);
