@@ -6,18 +6,14 @@ import static nullroom.core.measure.altered.AlteredSounds.RATE;
 import static nullroom.core.measure.altered.AlteredSounds.found;
 import static nullroom.core.measure.altered.AlteredSounds.gated;
 import static nullroom.core.measure.altered.AlteredSounds.kinds;
-import static nullroom.core.measure.altered.AlteredSounds.reply;
 import static nullroom.core.measure.altered.AlteredSounds.rms;
 import static nullroom.core.measure.altered.AlteredSounds.talk;
 import static nullroom.core.measure.altered.AlteredSounds.written;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.Arrays;
 import java.util.Random;
-import nullroom.core.acoustics.Bands;
 import nullroom.core.measure.altered.Alteration.Kind;
 import nullroom.core.predict.SyntheticRoom;
-import nullroom.core.signal.Fft;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -40,23 +36,23 @@ class SoundsByThemselvesTest {
     assertThat(found(x)).isEmpty();
   }
 
-  @ParameterizedTest(name = "{0} a second, {1}")
-  @DisplayName("what crackles in the pauses jumps up and is gone: it opens no gate")
-  @CsvSource({"6, 1", "10, 2", "16, 3", "10, 4"})
-  void crackles(double perSecond, int seed) {
-    double[] x = talk(FLAT, 90, 0.15, seed);
-    Random random = new Random(seed);
-    double[] clicks = new double[x.length];
-    for (int k = 0; k < perSecond * x.length / RATE; k++) {
-      clicks[random.nextInt(x.length)] = 0.06 * random.nextDouble() * random.nextGaussian();
-    }
-    double[] wet = Fft.convolve(clicks, reply(0.15, 60, random));
-    double[] noise = SyntheticRoom.noise(NOISE, RATE, x.length, seed);
+  @ParameterizedTest(name = "{0} s")
+  @DisplayName("noise that crackles is up for a moment and gone; who opens a gate holds it open")
+  @CsvSource({"0.006, false", "0.1, true"})
+  void crackles(double seconds, boolean told) {
+    double[] x = talk(FLAT, 90, 0.1, 5);
+    double[] noise = SyntheticRoom.noise(FLAT, RATE, x.length, 6);
     double scale = 0.05 * Math.pow(10, -45 / 20.0) / rms(noise, x.length);
+    Random random = new Random(7);
+    double up = 0;
     for (int k = 0; k < x.length; k++) {
-      x[k] += wet[k] + scale * noise[k];
+      boolean begins = random.nextDouble() < 30.0 / RATE;
+      up = begins ? 6 * random.nextDouble() : up * Math.exp(-1 / seconds / RATE);
+      x[k] += scale * noise[k] * (1 + up);
     }
-    assertThat(found(x)).isEmpty();
+    FineBands fine = new FineBands(RATE);
+    fine.add(x, x.length);
+    assertThat(Flutter.of(fine, Pauses.of(fine)).isPresent()).isEqualTo(told);
   }
 
   @ParameterizedTest
@@ -101,62 +97,11 @@ class SoundsByThemselvesTest {
     assertThat(found(x)).isEmpty();
   }
 
-  @ParameterizedTest(name = "{0}")
-  @DisplayName("whistled notes that ring on leave lines in the pauses, but no islands")
-  @ValueSource(ints = {1, 2, 3, 4})
-  void whistles(int seed) {
-    Random random = new Random(seed);
-    double[] dry = new double[N];
-    for (double t = 0.5; t < 17; t += random.nextDouble(0.3, 3)) {
-      double hertz = random.nextDouble(700, 2200);
-      double glide = random.nextDouble(-300, 300);
-      double lasts = random.nextDouble(0.2, 1.5);
-      double phase = 0;
-      for (int k = 0; k < lasts * RATE; k++) {
-        double at = (double) k / RATE;
-        phase += 2 * Math.PI * (hertz * (1 + 0.02 * Math.sin(31 * at)) + glide * at) / RATE;
-        double ramp = Math.min(1, Math.min(at, lasts - at) / 0.05);
-        dry[(int) (t * RATE) + k] += ramp * (Math.sin(phase) + 0.03 * random.nextGaussian());
-      }
-      t += lasts;
-    }
-    double[] wet = Fft.convolve(dry, reply(1.6, 60, random));
-    double[] noise = SyntheticRoom.noise(NOISE, RATE, N, seed);
-    double loud = rms(wet, N);
-    double quiet = rms(noise, N) * Math.pow(10, 45 / 20.0);
-    double[] x = new double[N];
-    Arrays.setAll(x, k -> 0.05 * (wet[k] / loud + noise[k] / quiet));
-    assertThat(found(x)).isEmpty();
-  }
-
-  @ParameterizedTest(name = "{0}")
-  @DisplayName("noise as soft as the steps of the file is louder where something low shakes them")
-  @ValueSource(ints = {1, 2, 3, 4})
-  void onTheSteps(int seed) {
-    Random random = new Random(seed);
-    double[] dry = new double[N];
-    for (double t = 0.3; t < 18; t += 0.85) {
-      thump(dry, t, 45, 0.05, 1, random);
-      thump(dry, t + 0.3, 60, 0.03, 0.6, random);
-    }
-    double[] wet = Fft.convolve(dry, reply(0.1, 60, random));
-    Bands pink = Bands.of(30, 30, 30, 30, 30, 30, 30, 30);
-    double[] noise = SyntheticRoom.noise(pink, RATE, N, seed);
-    double level = 4.5e-5 / rms(noise, N);
-    double[] x = new double[N];
-    Arrays.setAll(x, k -> 0.15 * wet[k] + level * noise[k]);
-    assertThat(found(written(x, 16, false))).isEmpty();
-  }
-
-  private static void thump(
-      double[] x, double at, double hertz, double dies, double level, Random random) {
-    int from = (int) (at * RATE);
-    for (int k = 0; k < 0.3 * RATE; k++) {
-      double t = (double) k / RATE;
-      x[from + k] +=
-          level
-              * (Math.sin(2 * Math.PI * hertz * t) * Math.exp(-t / dies)
-                  + 0.02 * random.nextGaussian() * Math.exp(-t / dies / 0.3));
-    }
+  @ParameterizedTest(name = "{0} beside, {1} dB, {2} from one to the next")
+  @DisplayName("lines that follow one another are whistled, unless hardly anything else is left")
+  @CsvSource({"0.35, 6.2, 0.08, false", "0.35, 6.2, 0.03, true", "0.62, 9.2, 0.098, true"})
+  void whistled(double beside, double scatterDb, double following, boolean told) {
+    assertThat(new QuietTexture(beside, 0.25, scatterDb, following, 5).isWorkedOn())
+        .isEqualTo(told);
   }
 }
