@@ -55,7 +55,7 @@ record QuickTails(double times, long quick, int bands) {
   private static final double QUICKEST_SHARE = 0.2;
 
   /** Falls that take less are not told apart: nothing answers a sound that ends so. */
-  private static final double SHORTEST_ROWS = 1;
+  private static final double SHORTEST_ROWS = 0.8;
 
   private static final int FEWEST_BANDS = 4;
 
