@@ -1,10 +1,13 @@
 package nullroom.core.measure.altered;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import nullroom.core.Figures;
+import nullroom.core.Quantile;
 import org.apache.commons.statistics.descriptive.Mean;
 
 /**
@@ -69,14 +72,21 @@ final class Flutter {
   private static final double CRACKLES = 0.7;
   private static final int FEWEST_CRACKLES = 15;
 
+  /** What is let by an open gate is as loud each time; of what is not so fewer are short. */
+  private static final double HEIGHTS_DB = 8;
+
+  private static final double QUARTER = 0.25;
+
+  private static final double CRACKLES_OF_ALL_HEIGHTS = 0.55;
+
   private final FineBands fine;
   private final double[] variance;
   private int jumps;
   private int alike;
   private int rising;
   private final Mean goesOn = Mean.create();
-  private int ups;
   private int shortUps;
+  private final List<Double> peaks = new ArrayList<>();
   private int ofNoise;
   private double sum;
 
@@ -122,10 +132,15 @@ final class Flutter {
   }
 
   private boolean crackles() {
-    return ups >= FEWEST_CRACKLES && shortUps > CRACKLES * ups;
+    if (peaks.size() < FEWEST_CRACKLES) {
+      return false;
+    }
+    double[] all = peaks.stream().mapToDouble(p -> p).toArray();
+    double heights = Quantile.of(all, 1 - QUARTER) - Quantile.of(all, QUARTER);
+    return shortUps > (heights > HEIGHTS_DB ? CRACKLES_OF_ALL_HEIGHTS : CRACKLES) * all.length;
   }
 
-  /** How long what jumps up stays there, if it comes down again. */
+  /** How far up what jumps goes, and how long it stays there, if it comes down again. */
   private void countUps(double[] levels) {
     for (int k = 0; k + APART < levels.length; k++) {
       double middle = (levels[k] + levels[k + APART]) / 2;
@@ -135,7 +150,7 @@ final class Flutter {
           end++;
         }
         if (end < levels.length) {
-          ups++;
+          peaks.add(Arrays.stream(levels, k, end).max().orElseThrow());
           shortUps += end - k - 1 <= CRACKLE_ROWS ? 1 : 0;
         }
         k = end - 1;

@@ -43,7 +43,7 @@ record QuietTexture(
   private static final double RESTLESS_DB = 8;
 
   private static final double TONES_DYING = 0.03;
-  private static final double RESTLESS_SLACK = 0.01;
+  private static final double RESTLESS_SLACK = 0.025;
   private static final double RESTLESS_SLACK_DB = 0.05;
 
   /** Coders that fill their holes leave so much among the highs, and no more among all. */

@@ -29,6 +29,9 @@ final class SteepDecay {
    */
   private static final double STEEP = 2.1;
 
+  /** The steepest part is no beginning: something before it was slower, by so much. */
+  private static final double SLOWER_BEFORE = 1.5;
+
   private static final double MOST_OF_THEM = 0.8;
 
   private SteepDecay() {}
@@ -79,8 +82,16 @@ final class SteepDecay {
             .takeWhile(k -> curve.get(k + OVER) > end)
             .mapToDouble(k -> curve.get(k) - curve.get(k + OVER))
             .toArray();
-    return falls.length < FEWEST_SLOPES
-        ? Double.NaN
-        : Arrays.stream(falls).max().orElseThrow() / Quantile.median(falls);
+    if (falls.length < FEWEST_SLOPES) {
+      return Double.NaN;
+    }
+    int steepest =
+        IntStream.range(0, falls.length)
+            .reduce((a, b) -> falls[b] > falls[a] ? b : a)
+            .orElseThrow();
+    double slowest = Arrays.stream(falls, 0, steepest + 1).min().orElseThrow();
+    return falls[steepest] < SLOWER_BEFORE * slowest
+        ? 1 // a room that goes on slower
+        : falls[steepest] / Quantile.median(falls);
   }
 }
