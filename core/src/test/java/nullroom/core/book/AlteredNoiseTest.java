@@ -68,7 +68,8 @@ class AlteredNoiseTest {
   }
 
   @Test
-  @DisplayName("claps now and then among other sounds are no measurement, and their ends show nothing")
+  @DisplayName(
+      "claps now and then among other sounds are no measurement, and their ends show nothing")
   void amongOthers() {
     double[] x = claps(20).toArray();
     for (int k = 0; k < x.length; k++) {

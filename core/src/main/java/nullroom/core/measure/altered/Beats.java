@@ -35,8 +35,8 @@ final class Beats {
     double all = levels.stream().flatMapToDouble(Arrays::stream).map(x -> x * x).sum();
     int slowest = (int) Math.ceil(2 * SLOWEST_HZ * fine.seconds() * LINES);
     return IntStream.rangeClosed(slowest, LINES)
-        .mapToDouble(line ->
-            levels.stream().mapToDouble(l -> power(l, Math.PI * line / LINES)).sum())
+        .mapToDouble(
+            line -> levels.stream().mapToDouble(l -> power(l, Math.PI * line / LINES)).sum())
         .anyMatch(power -> power > SHARE * all);
   }
 

@@ -30,6 +30,9 @@ final class BeforeSound {
   private static final double MOST_OF_RATE = 0.48;
   private static final int ORDER = 2;
 
+  /** So many sounds may swell up by chance, unless the noise has come up before. */
+  private static final int BY_CHANCE = 2;
+
   /** In one band alone nothing can be seen to rise alike. */
   private static final int FEWEST_BANDS = 2;
 
@@ -80,7 +83,10 @@ final class BeforeSound {
    * @param evidence a sentence, into which their number and the rise are put
    */
   Optional<String> mostlyRises(int fewest, boolean each, String evidence) {
-    return first(b -> b.mostlyRises(fewest, each, evidence));
+    return first(b ->
+        b.count() > BY_CHANCE || b.hasRisenBefore() || byLength.getFirst().standsRisen()
+            ? b.mostlyRises(fewest, each, evidence)
+            : Optional.empty());
   }
 
   private Optional<String> first(Function<Beginnings, Optional<String>> evidence) {

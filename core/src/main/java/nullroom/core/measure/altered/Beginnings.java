@@ -275,8 +275,10 @@ final class Beginnings {
     return count() > 0 && median(Before::lateDb) > RISEN_DB && isHardlyUpHalfWay();
   }
 
-  private boolean hasRisenBefore() {
-    return median(Before::middleDb) > Math.max(NOT_YET_DB, NOT_YET * median(Before::byDb));
+  /** Whether the noise has come up before the very last moments. */
+  boolean hasRisenBefore() {
+    return count() > 0
+        && median(Before::middleDb) > Math.max(NOT_YET_DB, NOT_YET * median(Before::byDb));
   }
 
   private boolean isUpHalfWay() {

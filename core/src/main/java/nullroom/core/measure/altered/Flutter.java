@@ -46,6 +46,7 @@ final class Flutter {
 
   /** Of three decibels each, noise that swells by itself jumps a dozen times. */
   private static final int FEWEST = 15;
+
   private static final double ALIKE_SHARE = 0.75;
   private static final double OF_NOISE_SHARE = 2.0 / 3;
 

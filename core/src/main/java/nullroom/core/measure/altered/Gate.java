@@ -11,8 +11,8 @@ import nullroom.core.measure.Frames;
 /**
  * Levels that drop at once, faster than any room lets sound die away, and each time by as much; or
  * digital silence between sounds. A beep ends so, too, but the noise beside it goes on; and in the
- * open air anything ends so, but falls onto the noise at once, by as much as it was loud. Cannot see
- * a gate that closes over more than a tenth of a second.
+ * open air anything ends so, but falls onto the noise at once, by as much as it was loud. Cannot
+ * see a gate that closes over more than a tenth of a second.
  */
 final class Gate {
   /** Within 10 ms. In a dead room a clap falls by 27 dB. */
@@ -77,9 +77,7 @@ final class Gate {
     List<Stretch> silences = silences();
     return silences.size() < FEWEST_SILENCES
         ? Optional.empty()
-        : told(
-            silences,
-            Figures.say("digital silence between sounds, %d times", silences.size()));
+        : told(silences, Figures.say("digital silence between sounds, %d times", silences.size()));
   }
 
   private Optional<Alteration> drops() {

@@ -211,8 +211,8 @@ final class NoiseWithSound {
     long off =
         IntStream.rangeClosed(0, pauses.all().size())
             .mapToObj(this::sound)
-            .filter(
-                s -> IntStream.rangeClosed(s.from() + EDGE_ROWS, s.to() - EDGE_ROWS - OFF_ROWS)
+            .filter(s ->
+                IntStream.rangeClosed(s.from() + EDGE_ROWS, s.to() - EDGE_ROWS - OFF_ROWS)
                     .anyMatch(k -> Rows.mean(levels, k, OFF_ROWS) < under))
             .count();
     return off > OFF_SHARE * all.stream().mapToInt(Moment::sound).distinct().count();

@@ -153,8 +153,9 @@ final class QuickEnds {
   private boolean slowerOver(List<Integer> quick) {
     double[] slower =
         quick.stream()
-            .filter(k -> most(Math.max(0, k - (int) (LOUDER_SECONDS / seconds)), k)
-                > floor + FROM_DB + OVER_DB)
+            .filter(k ->
+                most(Math.max(0, k - (int) (LOUDER_SECONDS / seconds)), k)
+                    > floor + FROM_DB + OVER_DB)
             .mapToDouble(k -> overSeconds(k) - fallSeconds(k).getAsDouble())
             .toArray();
     return slower.length >= FEWEST && Quantile.median(slower) > 0;

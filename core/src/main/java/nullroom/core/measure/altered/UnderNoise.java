@@ -79,6 +79,19 @@ final class UnderNoise {
 
   private static final double HELD_EBBS = 0.5;
 
+  /** Noise of a few steps is louder where nothing else shakes them. */
+  private static final double OVER_STEPS_DB = 11;
+
+  private static final double QUIETEST_SHARE = 0.05;
+
+  /**
+   * Where in so many pauses the last third is softer than that before, by so much, rooms ring on.
+   */
+  private static final double RING_ON_SHARE = 0.22;
+
+  private static final double RING_ON_DB = 1;
+  private static final double NOT_RINGING_DB = 5.5;
+
   /** Noise that ebbs by itself does so in pauses, too: by so much of that, in so many of them. */
   private static final double EBBS = 0.6;
 
@@ -143,6 +156,9 @@ final class UnderNoise {
 
   /** What speaks for a gain. */
   static Optional<Alteration> of(FineBands fine, Pauses pauses) {
+    if (Quantile.of(fine.totals(), QUIETEST_SHARE) < fine.stepsDb() + OVER_STEPS_DB) {
+      return Optional.empty();
+    }
     UnderNoise noise = new UnderNoise(fine, pauses.all());
     return IntStream.range(0, Math.min(BANDS, fine.bands()))
         .mapToObj(noise::told)
@@ -186,10 +202,27 @@ final class UnderNoise {
         steady
             ? Math.max(STEADY_FEWEST, STEADY_SHARE * dips.size())
             : Math.max(RESTLESS_FEWEST, RESTLESS_SHARE * dips.size());
-    return (found.length >= fewest
+    boolean enough =
+        found.length >= fewest
+            && (steady || Quantile.median(found) > NOT_RINGING_DB || !ringOn(levels));
+    return (enough
             ? Optional.of(new Fall(found.length, dips.size(), Quantile.median(found)))
             : held(band, levels, least + HELD_MORE_DB))
         .filter(fall -> !ebbs(levels, Math.max(EBBS * fall.db(), least + HELD_MORE_DB)));
+  }
+
+  /** Whether pauses are not quiet by their ends. */
+  private boolean ringOn(double[] levels) {
+    List<Stretch> all = pauses.stream().filter(p -> p.rows() >= SHORTEST_SOUND_ROWS).toList();
+    long falling =
+        all.stream()
+            .filter(p -> {
+              int third = (p.rows() - TAIL_ROWS / 2) / 3;
+              return Rows.mean(levels, p.from() + 2 * third, third)
+                  < Rows.mean(levels, p.from() + third, third) - RING_ON_DB;
+            })
+            .count();
+    return falling > RING_ON_SHARE * all.size();
   }
 
   /** Whether the noise falls so far in the second halves of pauses, when a gain is up again. */

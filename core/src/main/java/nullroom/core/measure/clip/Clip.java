@@ -55,7 +55,6 @@ public record Clip(
 
   private static final int MOST_SERIES_AND_OTHERS = 4;
 
-
   private static final double MOST_CLAPS_SECONDS = 20;
 
   /** Pauses between words, where nothing else is quiet. */
