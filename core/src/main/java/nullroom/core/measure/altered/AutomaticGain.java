@@ -47,9 +47,6 @@ final class AutomaticGain {
   private static final int FEWEST = 2;
   private static final double MOST_OF_THEM = 0.6;
 
-  /** Two come up so far, or all do. */
-  private static final double PLAINLY_DB = 5;
-
   /** Of what has no colour as a voice has, as a rustle, or cars. */
   private static final int FEWEST_COLOURLESS = 4;
 
@@ -90,6 +87,7 @@ final class AutomaticGain {
     List<Pause> rising = pauses.stream().filter(p -> p.rise() > RISE_DB && p.alike()).toList();
     if (rising.size() < FEWEST
         || rising.size() < MOST_OF_THEM * pauses.size()
+        || rising.size() == FEWEST && pauses.size() > FEWEST // chance comes up in two of three
         || !coloured && rising.size() < FEWEST_COLOURLESS) {
       return Optional.empty();
     }
@@ -98,9 +96,6 @@ final class AutomaticGain {
       return Optional.empty();
     }
     double mean = rising.stream().mapToDouble(Pause::rise).average().orElseThrow();
-    if (rising.size() == FEWEST && rising.size() < pauses.size() && mean < PLAINLY_DB) {
-      return Optional.empty();
-    }
     return Optional.of(
         new Alteration(
             Alteration.Kind.AUTOMATIC_GAIN,

@@ -39,6 +39,9 @@ record QuietTexture(
 
   private static final double TONES_UNEASY = 0.005;
 
+  /** Where even the quietest moments lie so far apart there is no quiet. */
+  private static final double NO_QUIET_DB = 30;
+
   /** Where nothing is quiet, tones that die away lie among the quietest, and follow less. */
   private static final double RESTLESS_DB = 8;
 
@@ -137,7 +140,8 @@ record QuietTexture(
   boolean isWorkedOn() {
     boolean wide = scatterDb > SCATTER_DB + (isRestless() ? RESTLESS_SLACK_DB : 0);
     return (beside > BESIDE + (isRestless() ? RESTLESS_SLACK : 0) || wide && beside > WIDE_BESIDE)
-        && following < mostFollowing();
+        && following < mostFollowing()
+        && rangeDb < NO_QUIET_DB;
   }
 
   private double mostFollowing() {
