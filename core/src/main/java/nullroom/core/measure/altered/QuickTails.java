@@ -65,6 +65,9 @@ record QuickTails(double times, long quick, int bands) {
   /** Of untouched sounds, voices in dead rooms among them, 0.96 was the least, but for one 0.88. */
   private static final double QUICKER = 0.87;
 
+  /** Nobody takes the noise away so fast: a room that was worked out, and stops somewhere. */
+  private static final double CUT_OFF = 0.32;
+
   private static final double HARDLY = 0.95;
   private static final double NO_SLOWER = 1.1;
   private static final double MOST_OF_THEM = 0.7;
@@ -85,7 +88,7 @@ record QuickTails(double times, long quick, int bands) {
   /** What speaks for a reduction, or a gate. */
   Optional<String> told() {
     double most = bands < MANY_BANDS ? bands : MOST_OF_THEM * bands;
-    return times < QUICKER && quick >= most
+    return times < QUICKER && times > CUT_OFF && quick >= most
         ? Optional.of(
             Figures.say(
                 "sounds end %.1f times as fast near the noise as they fall anywhere over it, in %d of %d bands: in a room the last of a sound takes longest",

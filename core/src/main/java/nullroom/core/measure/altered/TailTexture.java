@@ -279,10 +279,11 @@ final class TailTexture {
 
   /**
    * Whether lines may stand alone by themselves: nearly in a comb, in a hum of the pauses, or where
-   * nothing dies away slowly.
+   * nothing dies away slowly, or as plain noise does.
    */
   boolean mayStandAlone() {
     return isComb(NEARLY_NARROW)
+        || fallsPlainly()
         || tails(LineTexture.HIGH, lines.bands()).isEmpty()
         || still(LineTexture.HIGH, lines.bands()).filter(t -> t.following() > HUM).isPresent();
   }

@@ -50,7 +50,7 @@ public record Clip(
   private static final double SHORT_QUIET_SECONDS = 3;
   private static final int FEW_CLAPS = 3;
 
-  /** Who claps for a measurement does so in one series, or comes back to it; he may cough. */
+  /** Who claps for a measurement does so in one series, or comes back to it, and may cough. */
   private static final int MOST_SERIES = 3;
 
   private static final int MOST_SERIES_AND_OTHERS = 4;
