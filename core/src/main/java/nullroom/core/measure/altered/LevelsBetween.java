@@ -86,7 +86,7 @@ final class LevelsBetween {
   /** Both together in each band; of 684 untouched voices one is over it and over what follows. */
   private static final double SURE = 1.3;
 
-  private static final double MORE_SURE = 1.5;
+  private static final double MORE_SURE = 1.48;
 
   /** One untouched voice in ten is over it. */
   private static final double LIKELY = 1.2;
