@@ -25,7 +25,7 @@ final class Gate {
   private static final double APART_DB = 18;
 
   /** What a gate lets fall goes on under it for a while. */
-  private static final double OVER_FLOOR_DB = 4;
+  private static final double OVER_FLOOR_DB = 7;
 
   private static final double FLOOR_SHARE = 0.05;
 
