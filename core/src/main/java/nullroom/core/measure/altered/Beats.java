@@ -18,19 +18,17 @@ final class Beats {
   /** Of the variance, in one line; gates that open in their noise reach 0.41. */
   private static final double SHARE = 0.5;
 
-  /** What is left of a sound at the beginning of a pause, and of the next at its end. */
-  private static final int TAIL_ROWS = 12;
-
-  private static final int NEXT_ROWS = 4;
   private static final int FEWEST_ROWS = 20;
 
   private Beats() {}
 
+  /** Whether the noise of the pauses does so. */
   static boolean in(FineBands fine, Pauses pauses) {
     List<double[]> levels =
         pauses.all().stream()
-            .filter(p -> p.rows() - TAIL_ROWS - NEXT_ROWS >= FEWEST_ROWS)
-            .map(p -> levels(fine, p.from() + TAIL_ROWS, p.to() - NEXT_ROWS))
+            .map(Flutter::within)
+            .filter(p -> p.rows() >= FEWEST_ROWS)
+            .map(p -> levels(fine, p.from(), p.to()))
             .toList();
     double all = levels.stream().flatMapToDouble(Arrays::stream).map(x -> x * x).sum();
     int slowest = (int) Math.ceil(2 * SLOWEST_HZ * fine.seconds() * LINES);

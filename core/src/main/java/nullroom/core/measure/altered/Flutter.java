@@ -102,7 +102,7 @@ final class Flutter {
   /** What speaks for a gate. */
   static Optional<Alteration> of(FineBands fine, Pauses pauses) {
     Flutter flutter = new Flutter(fine);
-    pauses.all().forEach(p -> flutter.count(p.from() + TAIL_ROWS, p.to() - NEXT_ROWS));
+    pauses.all().stream().map(Flutter::within).forEach(p -> flutter.count(p.from(), p.to()));
     return flutter.isTold(FEWEST, ALIKE_SHARE)
             && !flutter.swells()
             && !flutter.crackles()
@@ -117,6 +117,11 @@ final class Flutter {
                 0,
                 fine.levels().count() * fine.seconds()))
         : Optional.empty();
+  }
+
+  /** Of a pause, what is neither left of a sound nor the beginning of the next. */
+  static Stretch within(Stretch pause) {
+    return new Stretch(pause.from() + TAIL_ROWS, pause.to() - NEXT_ROWS);
   }
 
   private boolean isTold(int fewest, double share) {
