@@ -188,7 +188,9 @@ public final class AlterationMeter implements Hearer {
     Optional<Alteration> shut =
         under.isPresent() || gaps.isPresent() // a gate leaves no noise lower, and none with gaps
             ? gate
-            : gate.or(() -> FallsAlike.of(fine)).or(() -> QuickEnds.of(fine));
+            : gate.or(() -> FallsAlike.of(fine))
+                .or(() -> NoiseStops.of(fine))
+                .or(() -> QuickEnds.of(fine));
     boolean unshut = shut.isEmpty();
     boolean binByBin = unshut && edge.isEmpty(); // a coder does so, too, under an edge
     LevelsBetween.Seen between = spectra.linesBetween();
