@@ -58,6 +58,10 @@ final class Beginnings {
   private static final double STILL_DB = 1.8;
   private static final double UNCHANGED_DB = 1.6;
   private static final double RISEN_DB = 2;
+
+  /** A voice that begins softly comes up by less before most of its sounds. */
+  private static final double MOSTLY_RISEN_DB = 3.5;
+
   private static final double ALIKE_DB = 1.5;
 
   /** Two bands of a softly beginning voice may rise alike by chance. */
@@ -310,7 +314,7 @@ final class Beginnings {
             && alike() >= ALIKE_SHARE * risen.length
             && (all > FEWEST_ALIKE || hasRisenBefore() && isUpHalfWay()); // of two by chance
     boolean every = all >= FEWEST_ALL && risen.length == all && alike() > 0;
-    return many || every
+    return (many || every) && risen[risen.length / 2] > MOSTLY_RISEN_DB
         ? Optional.of(
             Figures.say(
                 "before %d of %d sounds that begin at once the noise rises by %.0f dB within the last %.0f ms: in a room nothing comes before its cause",

@@ -10,9 +10,9 @@ import nullroom.core.Regression;
  * A long pause after something loud in which the noise comes up by as much in all bands, fast at
  * first and ever more slowly: a gain that recovers. One such pause is enough, or three that are
  * shorter: a noise that swells by itself hardly begins so at the end of a sound, nor keeps to that
- * curve within a quarter of a decibel for seconds. Of 1508 untouched sounds, voices with cars that
- * pass and fans that are switched on among them, none is told. Cannot see a gain that hears ahead,
- * or one that has recovered within some tenths of a second.
+ * curve within a quarter of a decibel for seconds. But a gain recovers in every pause, noise that
+ * swells in some and falls in others. Cannot see a gain that hears ahead, or one that has recovered
+ * within some tenths of a second.
  */
 final class LongRecovery {
   /** The next sound may begin softly. */
@@ -38,6 +38,10 @@ final class LongRecovery {
   /** Three such, and most of all that are so long. */
   private static final Least SEVERAL = new Least(1.2, FEWEST_MOMENTS, 1, 0.6, 0.15);
 
+  /** Whatever their curves, in more of the pauses than this the noise comes up at all. */
+  private static final double MOSTLY_UP = 0.55;
+
+  private static final double UP_DB = 1;
   private static final int FEWEST_PAUSES = 3;
   private static final double MOST_OF_THEM = 0.7;
 
@@ -79,8 +83,10 @@ final class LongRecovery {
             .map(recovery::in)
             .flatMap(Optional::stream)
             .toList();
+    long up = rises.stream().filter(r -> r.db > UP_DB).count();
     return rises.stream()
         .filter(r -> recovery.is(r, ONE) || recovery.is(r, ONE_LONG))
+        .filter(r -> up > MOSTLY_UP * rises.size())
         .findFirst()
         .map(recovery::one)
         .or(() -> recovery.several(rises));

@@ -47,7 +47,7 @@ final class BentDecay {
   private static final double FASTER_LOWER = 0.15;
 
   /** A room as dead as less answers with a few reflections, each of which may bend a decay. */
-  private static final double SHORTEST_SECONDS = 0.12;
+  private static final double SHORTEST_SECONDS = 0.17;
 
   /** Where some band does not bend, most must by this much. */
   private static final double FASTER_MOST = 0.4;

@@ -124,4 +124,13 @@ class LongRecoveryTest {
     assertThat(found(knocks(n -> n % 2 == 0 ? -3 : 3, t -> 1 - t / 2))).isEmpty();
     assertThat(recovered(knocks(n -> n % 3 == 0 ? -4 : 0, t -> Math.exp(-t / 0.5)))).isEmpty();
   }
+
+  @Test
+  @DisplayName("noise that rises as a gain would in one pause and falls in others swells by itself")
+  void oncePerChance() {
+    double[] risesOnce = knocks(n -> n == 3 ? -4 : n % 2 == 0 ? 1.5 : 0, t -> Math.exp(-t / 0.5));
+    double[] risesMostly = knocks(n -> n == 3 ? -4 : -2.5, t -> Math.exp(-t / 0.5));
+    assertThat(recovered(risesOnce)).isEmpty();
+    assertThat(recovered(risesMostly)).isPresent();
+  }
 }
