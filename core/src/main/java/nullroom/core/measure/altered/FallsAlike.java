@@ -161,7 +161,7 @@ final class FallsAlike {
 
   /** What speaks for a gate. */
   static Optional<Alteration> of(FineBands fine) {
-    double[][] levels = rows(fine);
+    double[][] levels = fine.rows();
     List<Fall> plain = plain(fine, levels);
     List<Fall> behind = apart(plain, Fall::other);
     List<Fall> falls =
@@ -219,10 +219,6 @@ final class FallsAlike {
         Arrays.stream(levels).mapToDouble(row -> Rows.mean(row, 0, row.length)).toArray();
     return Quantile.median(falls.stream().mapToDouble(Fall::leftDb).toArray())
         > Quantile.of(all, QUIET_SHARE) + LEFT_DB;
-  }
-
-  private static double[][] rows(FineBands fine) {
-    return IntStream.range(0, fine.levels().count()).mapToObj(fine::row).toArray(double[][]::new);
   }
 
   /** The most of them that are at one level: that of the noise while the gate is open, or shut. */

@@ -90,6 +90,11 @@ final class FineBands {
     return IntStream.range(0, noiseBands()).mapToDouble(b -> levels.get(k, b)).toArray();
   }
 
+  /** The same of all rows. */
+  double[][] rows() {
+    return IntStream.range(0, levels.count()).mapToObj(this::row).toArray(double[][]::new);
+  }
+
   /** Whether the bands of what is loud lie as far apart over their floors as those of a voice. */
   boolean isColoured() {
     double[] total = totals();

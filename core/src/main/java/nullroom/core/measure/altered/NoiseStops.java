@@ -60,7 +60,7 @@ final class NoiseStops {
 
   private NoiseStops(FineBands fine) {
     this.fine = fine;
-    rows = IntStream.range(0, fine.levels().count()).mapToObj(fine::row).toArray(double[][]::new);
+    rows = fine.rows();
     mean = Arrays.stream(rows).mapToDouble(r -> Rows.mean(r, 0, r.length)).toArray();
     sigma = IntStream.range(0, fine.noiseBands()).mapToDouble(b -> fine.scatterDb(b, 1)).toArray();
     stands = (int) Math.round(STANDS_SECONDS / fine.seconds());
