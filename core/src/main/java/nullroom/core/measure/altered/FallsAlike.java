@@ -116,7 +116,7 @@ final class FallsAlike {
     this.fine = fine;
     this.levels = levels;
     left = (int) Math.round(LEFT_SECONDS / fine.seconds());
-    sigma = IntStream.range(0, fine.noiseBands()).mapToDouble(b -> fine.scatterDb(b, 1)).toArray();
+    sigma = fine.scatterDb();
     variance = Arrays.stream(sigma).map(s -> s * s * (1 + 1.0 / left) + OWN).toArray();
   }
 

@@ -127,6 +127,11 @@ final class FineBands {
     return SCATTER_DB / Math.sqrt(widthHz * seconds() * HEARD * rows);
   }
 
+  /** How far one row scatters in each band of {@link #row} that holds plain noise. */
+  double[] scatterDb() {
+    return IntStream.range(0, noiseBands()).mapToDouble(b -> scatterDb(b, 1)).toArray();
+  }
+
   /**
    * How far a level lies over the noise of the steps in which the sound was written; far without.
    * Near it the noise of a room is not told from that of the steps, which follows what sounds.

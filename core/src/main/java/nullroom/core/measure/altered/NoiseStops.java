@@ -62,7 +62,7 @@ final class NoiseStops {
     this.fine = fine;
     rows = fine.rows();
     mean = Arrays.stream(rows).mapToDouble(r -> Rows.mean(r, 0, r.length)).toArray();
-    sigma = IntStream.range(0, fine.noiseBands()).mapToDouble(b -> fine.scatterDb(b, 1)).toArray();
+    sigma = fine.scatterDb();
     stands = (int) Math.round(STANDS_SECONDS / fine.seconds());
     within = (int) Math.round(GONE_WITHIN_SECONDS / fine.seconds());
     stays = (int) Math.round(STAYS_GONE_SECONDS / fine.seconds());
