@@ -196,12 +196,19 @@ public final class AlterationMeter implements Hearer {
     LevelsBetween.Seen between = spectra.linesBetween();
     Islands islands =
         new Islands(spectra, between, onSteps() ? Optional.empty() : spectra.quiet(), grid);
-    Optional<Alteration> reduced = unshut ? reduction(islands, gaps, binByBin) : Optional.empty();
+    double[] traces = Trace.all(spectra, fine, before);
+    boolean unlikely = ReductionOdds.speakAgainst(traces);
+    Optional<Alteration> reduced =
+        unshut ? reduction(islands, gaps, binByBin && !unlikely) : Optional.empty();
     List<Alteration> opens = shut.map(List::of).orElseGet(() -> NoiseWithSound.of(fine, pauses));
+    Optional<Alteration> coded = coder(islands, holes, edge.isPresent(), binByBin);
+    boolean ended = reduced.isEmpty() && opens.isEmpty() && hasPauses();
     Optional<String> shuts =
-        reduced.isEmpty() && opens.isEmpty() && hasPauses() && !ebbs.turn()
+        ended && !ebbs.turn() && !unlikely
             ? shuts(between, unshut && holes <= HOLED, edge.isPresent())
             : Optional.empty();
+    Optional<String> weighed =
+        ended && shuts.isEmpty() && coded.isEmpty() ? ReductionOdds.told(traces) : Optional.empty();
     Optional<Alteration> moved = spread.told();
     // a reduction lets noise come with sound, too
     all.addAll(moved.map(List::of).orElse(reduced.isPresent() ? List.of() : opens));
@@ -212,10 +219,10 @@ public final class AlterationMeter implements Hearer {
     reduced.ifPresent(all::add);
     shuts.ifPresent(
         evidence -> all.addAll(Alteration.either(NOISE_REDUCTION, GATE, evidence, 0, seconds())));
+    weighed.ifPresent(evidence -> all.add(throughout(NOISE_REDUCTION, evidence)));
     Ceiling.of(levels, frame / rate, fine.step()).ifPresent(all::add);
     edge.ifPresent(all::add);
-    if (reduced.isEmpty() && shuts.isEmpty()) {
-      Optional<Alteration> coded = coder(islands, holes, edge.isPresent(), binByBin);
+    if (reduced.isEmpty() && shuts.isEmpty() && weighed.isEmpty()) {
       all.addAll(
           coded
               .map(List::of)

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import nullroom.core.signal.Band;
 import nullroom.core.signal.Biquads;
@@ -63,6 +64,14 @@ final class BeforeSound {
     highs = highs.length < length ? new double[length] : highs;
     high.filter(block, highs, length);
     byLength.forEach(b -> b.add(block, highs, length));
+  }
+
+  /** Those of the short rows and of the long ones; not numbers where too few bands are heard. */
+  DoubleStream traces() {
+    return byLength.isEmpty()
+        ? DoubleStream.generate(() -> Double.NaN)
+            .limit((long) ROW_SECONDS.length * Beginnings.TRACES)
+        : byLength.stream().flatMapToDouble(Beginnings::traces);
   }
 
   /** What speaks for something that works on blocks. */

@@ -99,6 +99,9 @@ final class Beginnings {
   /** So many alike; a hiss that begins where a word was cut out has a colour of its own. */
   private static final double STANDS_SHARE = 0.5;
 
+  /** How many figures {@link #traces} has. */
+  static final int TRACES = 6;
+
   /**
    * The last moments before a sound.
    *
@@ -256,6 +259,24 @@ final class Beginnings {
     return IntStream.range(0, KEPT)
         .mapToDouble(k -> Sums.ofSquares(one, k * rowSamples, rowSamples))
         .toArray();
+  }
+
+  /**
+   * How far the noise rises before them, and when: medians of the whole, of what has come up
+   * earlier, and of both halves; then the shares of those before which it rises alike, and at all.
+   * Not numbers where nothing begins.
+   */
+  DoubleStream traces() {
+    int all = count();
+    return all == 0
+        ? DoubleStream.generate(() -> Double.NaN).limit(TRACES)
+        : DoubleStream.of(
+            median(Before::byDb),
+            median(Before::middleDb),
+            median(Before::lateDb),
+            median(Before::earlyDb),
+            sounds.stream().filter(Before::alike).count() / (double) all,
+            sounds.stream().filter(Before::risen).count() / (double) all);
   }
 
   /** How many there are. */

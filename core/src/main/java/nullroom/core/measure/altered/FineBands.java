@@ -49,6 +49,7 @@ final class FineBands {
   private final int bands;
   private final Frames levels;
   private final Steps steps = new Steps();
+  private final BinEnergies energies;
 
   FineBands(double rate) {
     this.rate = rate;
@@ -61,6 +62,7 @@ final class FineBands {
     }
     bands = within;
     levels = new Frames(Math.max(1, bands));
+    energies = new BinEnergies(spectrum, rate);
   }
 
   void add(double[] samples, int length) {
@@ -73,6 +75,7 @@ final class FineBands {
       return;
     }
     double[] power = spectrum.of(block, 0);
+    energies.add(power);
     double[] row = new double[Math.max(1, bands)];
     for (int b = 0; b < bands; b++) {
       row[b] = Decibels.ofEnergy(2 * spectrum.between(power, EDGES_HZ[b], EDGES_HZ[b + 1]) + LEAST);
@@ -164,6 +167,11 @@ final class FineBands {
   /** Whether a level is no more than the steps make by themselves. */
   boolean onSteps(int band, double level) {
     return level < leastDb(band);
+  }
+
+  /** How the energies of its bins scatter in the quietest moments. */
+  BinEnergies energies() {
+    return energies;
   }
 
   /** Levels in decibels, a full-scale sine 0 dB, row by row. */

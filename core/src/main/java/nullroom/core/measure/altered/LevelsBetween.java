@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.Optional;
 import java.util.function.DoublePredicate;
 import java.util.function.IntPredicate;
+import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import nullroom.core.Decibels;
@@ -176,6 +177,19 @@ final class LevelsBetween {
      */
     boolean isUnlikely(boolean doubted) {
       return alone() < (doubted ? MORE_LIKELY : LIKELY);
+    }
+
+    /** How far they stand alone and for a moment, and logarithms of odds near the noise and far. */
+    DoubleStream traces() {
+      Both between = all(bands);
+      Both far = all(farBands);
+      return DoubleStream.of(
+          alone(),
+          fewerBeside(),
+          between.inTime.odds(),
+          between.beside.odds(),
+          far.inTime.odds(),
+          far.beside.odds());
     }
 
     /** In the band in which they do so least; not a number where nothing lies between. */

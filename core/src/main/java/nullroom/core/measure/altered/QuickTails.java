@@ -17,8 +17,10 @@ import nullroom.core.Quantile;
  *     where too few are heard
  * @param quick bands in which they are quicker
  * @param bands that were heard
+ * @param middle of the bands however few; not a number of none
+ * @param least of the bands
  */
-record QuickTails(double times, long quick, int bands) {
+record QuickTails(double times, long quick, int bands, double middle, double least) {
   /** Up to 15 kHz. */
   private static final int BANDS = 8;
 
@@ -77,10 +79,13 @@ record QuickTails(double times, long quick, int bands) {
             .mapToDouble(b -> lowOverHigh(fine, b))
             .filter(Double::isFinite)
             .toArray();
+    double middle = all.length == 0 ? Double.NaN : Quantile.median(all);
     return new QuickTails(
-        all.length < FEWEST_BANDS ? Double.POSITIVE_INFINITY : Quantile.median(all),
+        all.length < FEWEST_BANDS ? Double.POSITIVE_INFINITY : middle,
         Arrays.stream(all).filter(v -> v < HARDLY).count(),
-        all.length);
+        all.length,
+        middle,
+        Arrays.stream(all).min().orElse(Double.NaN));
   }
 
   /** What speaks for a reduction, or a gate. */

@@ -3,6 +3,7 @@ package nullroom.core.measure.altered;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import nullroom.core.signal.HannSpectrum;
 
@@ -114,6 +115,11 @@ record QuietTexture(
             widest(off, bins),
             pairs < FEWEST_PAIRS ? 0 : following / pairs / bins / mean,
             rangeDb));
+  }
+
+  /** All figures. */
+  DoubleStream traces() {
+    return DoubleStream.of(beside, scatterDb, high, following, rangeDb);
   }
 
   /** Whether tails of sounds are among what is quietest. */

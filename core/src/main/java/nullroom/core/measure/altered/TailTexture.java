@@ -1,6 +1,8 @@
 package nullroom.core.measure.altered;
 
 import java.util.Optional;
+import java.util.stream.DoubleStream;
+import java.util.stream.Stream;
 import nullroom.core.measure.altered.LineTexture.Texture;
 
 /**
@@ -128,6 +130,11 @@ final class TailTexture {
 
   /** Lines of plain noise follow one another by up to 0.03. */
   private static final double HUM = 0.035;
+
+  /** Near the noise, whether it rises or falls. */
+  private static final double NEAR_FROM_DB = 3;
+
+  private static final double NEAR_TO_DB = 10;
 
   private final LineTexture lines;
   private final double[] total;
@@ -323,6 +330,27 @@ final class TailTexture {
         && high.isPresent()
         && low.get().scatterDb() > EVEN_DB
         && Math.abs(high.get().scatterDb() - low.get().scatterDb()) < EVEN_SLACK_DB;
+  }
+
+  /**
+   * Scatter, neighbours and followers where sounds die away, near the noise, in the pauses below
+   * and above 4 kHz, where it is loud, and in what falls fast; not numbers of too few.
+   */
+  DoubleStream traces() {
+    return Stream.of(
+            tails(LineTexture.HIGH, lines.bands()),
+            lines.of(
+                total,
+                0,
+                lines.bands(),
+                (since, over, fall) -> over > NEAR_FROM_DB && over < NEAR_TO_DB),
+            still(0, LineTexture.HIGH),
+            still(LineTexture.HIGH, lines.bands()),
+            loud(LineTexture.HIGH, lines.bands()),
+            falling())
+        .flatMapToDouble(t ->
+            t.map(x -> DoubleStream.of(x.scatterDb(), x.beside(), x.following()))
+                .orElseGet(() -> DoubleStream.of(Double.NaN, Double.NaN, Double.NaN)));
   }
 
   private static double square(double x) {

@@ -1,0 +1,163 @@
+package nullroom.core.measure.altered;
+
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import nullroom.core.Figures;
+import nullroom.core.Table;
+import org.apache.commons.csv.CSVRecord;
+
+/**
+ * Weighs together the traces that a reduction leaves, where none of them shows it alone. Each row
+ * of the table asks two traces one after the other and adds to the logarithm of the odds; the rows
+ * were fitted by gradient boosting (J. H. Friedman, Ann. Statist. 29 (2001) 1189-1232) on made
+ * sounds, untouched and altered, so that each trace may only speak the way in which a reduction
+ * moves it. What they were fitted on, and how they did on other sounds, stands in docs/altered.md.
+ */
+final class ReductionOdds {
+  private static final String TABLE = "reduction_odds.csv";
+
+  /** Of 2833 untouched sounds that the rows were not fitted on three reached more. */
+  private static final double SURE = 1.6;
+
+  /**
+   * Under it lies one in three hundred reductions that something else shows, and more than half of
+   * the untouched sounds that seemed to show one.
+   */
+  private static final double AGAINST = -2.2;
+
+  /** Before anything is asked. */
+  private static final double MEAN = -1.43833;
+
+  private static final List<Row> ROWS =
+      Table.rows(ReductionOdds.class, TABLE).stream().map(Row::of).toList();
+
+  private ReductionOdds() {}
+
+  /**
+   * One question.
+   *
+   * @param ordinal which trace
+   * @param at what is no more than it lies below
+   * @param lostBelow whether a trace that shows nothing does, too
+   */
+  private record Split(int ordinal, double at, boolean lostBelow) {
+    private static Split of(CSVRecord row, String prefix) {
+      return new Split(
+          Trace.valueOf(row.get(prefix + "trace")).ordinal(),
+          Table.number(row, prefix + "at"),
+          Boolean.parseBoolean(row.get(prefix + "lost_below")));
+    }
+
+    private boolean isBelow(double[] traces) {
+      double trace = traces[ordinal];
+      return Double.isNaN(trace) ? lostBelow : trace <= at;
+    }
+  }
+
+  /** A first question, one for each answer, and what each answer to that adds. */
+  private record Row(
+      Split first,
+      Split below,
+      double belowBelow,
+      double belowAbove,
+      Split above,
+      double aboveBelow,
+      double aboveAbove) {
+    private static Row of(CSVRecord row) {
+      return new Row(
+          Split.of(row, ""),
+          Split.of(row, "below_"),
+          Table.number(row, "below_below"),
+          Table.number(row, "below_above"),
+          Split.of(row, "above_"),
+          Table.number(row, "above_below"),
+          Table.number(row, "above_above"));
+    }
+
+    private double of(double[] traces) {
+      return first.isBelow(traces)
+          ? below.isBelow(traces) ? belowBelow : belowAbove
+          : above.isBelow(traces) ? aboveBelow : aboveAbove;
+    }
+  }
+
+  /** Traces of one kind, the one that is named for all, and what is said of it. */
+  private enum Group {
+    ENDS(
+        EnumSet.range(Trace.ENDS_MIDDLE, Trace.ENDS_QUICK_BANDS),
+        Trace.ENDS_MIDDLE,
+        "%d traces of a reduction, weighed together, speak for it, most of all the ends of sounds: near the noise they take %.1f times as long as falls over it"),
+    LINES(
+        EnumSet.range(Trace.DYING_SCATTER, Trace.FAR_BESIDE),
+        Trace.NEAR_SCATTER,
+        "%d traces of a reduction, weighed together, speak for it, most of all the lines of the spectrum, which scatter by %.1f dB near the noise, and how they stand beside one another"),
+    BEGINNINGS(
+        EnumSet.range(Trace.BEFORE_RISE, Trace.LONG_BEFORE_RISEN),
+        Trace.LONG_BEFORE_RISE,
+        "%d traces of a reduction, weighed together, speak for it, most of all the beginnings of sounds: shortly before them the noise rises by %.1f dB"),
+    LEVELS(
+        EnumSet.range(Trace.LEVELS_TAKEN, Trace.LEVELS_EMPTIEST),
+        Trace.LEVELS_EMPTIEST,
+        "%d traces of a reduction, weighed together, speak for it, most of all the levels between noise and sound, which are hardly taken: for each moment over them %.2f in the emptiest 6 dB"),
+    ENERGIES(
+        EnumSet.range(Trace.ENERGY_SQUARES, Trace.ENERGY_HIGH_OVER),
+        Trace.ENERGY_SQUARES,
+        "%d traces of a reduction, weighed together, speak for it, most of all the quietest moments: the squared energies of single lines are %.2f on average, in plain noise 1.90");
+
+    private final Set<Trace> traces;
+    private final Trace named;
+    private final String evidence;
+
+    Group(Set<Trace> traces, Trace named, String evidence) {
+      this.traces = traces;
+      this.named = named;
+      this.evidence = evidence;
+    }
+
+    private boolean isSeen(double[] all) {
+      return Double.isFinite(all[named.ordinal()]);
+    }
+
+    /** What is named; of levels the share, not its logarithm. */
+    private double figure(double[] all) {
+      double figure = all[named.ordinal()];
+      return this == LEVELS ? Math.exp(figure) : figure;
+    }
+
+    /** The same traces with nothing of these. */
+    private double[] without(double[] all) {
+      double[] others = all.clone();
+      traces.forEach(t -> others[t.ordinal()] = Double.NaN);
+      return others;
+    }
+  }
+
+  /** Logarithm of the odds of a reduction, up to a constant. */
+  static double of(double[] traces) {
+    return MEAN + ROWS.stream().mapToDouble(r -> r.of(traces)).sum();
+  }
+
+  /** Whether they speak against one, so that what else speaks for it is there by chance. */
+  static boolean speakAgainst(double[] traces) {
+    return of(traces) < AGAINST;
+  }
+
+  /** What speaks for a reduction. */
+  static Optional<String> told(double[] traces) {
+    if (of(traces) < SURE) {
+      return Optional.empty();
+    }
+    return Arrays.stream(Group.values())
+        .filter(g -> g.isSeen(traces))
+        .min(Comparator.comparingDouble(g -> of(g.without(traces))))
+        .map(g -> Figures.say(g.evidence, seen(traces), g.figure(traces)));
+  }
+
+  private static int seen(double[] traces) {
+    return (int) Arrays.stream(traces).filter(Double::isFinite).count();
+  }
+}
