@@ -184,7 +184,7 @@ public final class AlterationMeter implements Hearer {
             : UnderNoise.of(fine, pauses);
     Optional<Alteration> gate =
         Gate.of(levels, frame / rate, fine).or(() -> Flutter.of(fine, pauses));
-    Optional<String> gaps = hasPauses() ? gaps() : Optional.empty();
+    Optional<String> gaps = gaps();
     Optional<Alteration> shut =
         under.isPresent() || gaps.isPresent() // a gate leaves no noise lower, and none with gaps
             ? gate
@@ -197,18 +197,20 @@ public final class AlterationMeter implements Hearer {
     Islands islands =
         new Islands(spectra, between, onSteps() ? Optional.empty() : spectra.quiet(), grid);
     double[] traces = Trace.all(spectra, fine, before);
-    boolean unlikely = ReductionOdds.speakAgainst(traces);
+    boolean likely = !ReductionOdds.speakAgainst(traces);
     Optional<Alteration> reduced =
-        unshut ? reduction(islands, gaps, binByBin && !unlikely) : Optional.empty();
+        unshut ? reduction(islands, gaps, binByBin && likely) : Optional.empty();
     List<Alteration> opens = shut.map(List::of).orElseGet(() -> NoiseWithSound.of(fine, pauses));
     Optional<Alteration> coded = coder(islands, holes, edge.isPresent(), binByBin);
-    boolean ended = reduced.isEmpty() && opens.isEmpty() && hasPauses();
+    boolean asked = reduced.isEmpty() && opens.isEmpty() && hasPauses();
     Optional<String> shuts =
-        ended && !ebbs.turn() && !unlikely
+        asked && !ebbs.turn() && likely
             ? shuts(between, unshut && holes <= HOLED, edge.isPresent())
             : Optional.empty();
-    Optional<String> weighed =
-        ended && shuts.isEmpty() && coded.isEmpty() ? ReductionOdds.told(traces) : Optional.empty();
+    List<Alteration> traced =
+        shuts
+            .map(e -> Alteration.either(NOISE_REDUCTION, GATE, e, 0, seconds()))
+            .orElseGet(() -> asked && coded.isEmpty() ? weighed(traces) : List.of());
     Optional<Alteration> moved = spread.told();
     // a reduction lets noise come with sound, too
     all.addAll(moved.map(List::of).orElse(reduced.isPresent() ? List.of() : opens));
@@ -217,19 +219,18 @@ public final class AlterationMeter implements Hearer {
       under.or(() -> gain(pauses, edge.isPresent())).ifPresent(all::add);
     }
     reduced.ifPresent(all::add);
-    shuts.ifPresent(
-        evidence -> all.addAll(Alteration.either(NOISE_REDUCTION, GATE, evidence, 0, seconds())));
-    weighed.ifPresent(evidence -> all.add(throughout(NOISE_REDUCTION, evidence)));
+    all.addAll(traced);
     Ceiling.of(levels, frame / rate, fine.step()).ifPresent(all::add);
     edge.ifPresent(all::add);
-    if (reduced.isEmpty() && shuts.isEmpty() && weighed.isEmpty()) {
-      all.addAll(
-          coded
-              .map(List::of)
-              .orElseGet(() ->
-                  unshut && edge.isPresent() && hasPauses() ? underEdge(islands) : List.of()));
+    if (reduced.isEmpty() && traced.isEmpty()) {
+      boolean edged = unshut && edge.isPresent() && hasPauses();
+      all.addAll(coded.map(List::of).orElseGet(() -> edged ? underEdge(islands) : List.of()));
     }
     return all;
+  }
+
+  private List<Alteration> weighed(double[] traces) {
+    return ReductionOdds.told(traces).map(e -> throughout(NOISE_REDUCTION, e)).stream().toList();
   }
 
   private Optional<Alteration> gain(Pauses pauses, boolean edged) {
@@ -321,7 +322,7 @@ public final class AlterationMeter implements Hearer {
   }
 
   private Optional<String> gaps() {
-    return onSteps() ? Optional.empty() : averaged.told();
+    return onSteps() || !hasPauses() ? Optional.empty() : averaged.told();
   }
 
   /**

@@ -6,6 +6,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.DoublePredicate;
 import nullroom.core.Figures;
 import nullroom.core.Table;
 import org.apache.commons.csv.CSVRecord;
@@ -85,47 +86,54 @@ final class ReductionOdds {
     }
   }
 
-  /** Traces of one kind, the one that is named for all, and what is said of it. */
+  /** Traces of one kind, the one that is named where it speaks itself, and what is said of it. */
   private enum Group {
     ENDS(
         EnumSet.range(Trace.ENDS_MIDDLE, Trace.ENDS_QUICK_BANDS),
         Trace.ENDS_MIDDLE,
+        times -> times < 1.1,
         "%d traces of a reduction, weighed together, speak for it, most of all the ends of sounds: near the noise they take %.1f times as long as falls over it"),
     LINES(
         EnumSet.range(Trace.DYING_SCATTER, Trace.FAR_BESIDE),
         Trace.NEAR_SCATTER,
+        Double::isFinite,
         "%d traces of a reduction, weighed together, speak for it, most of all the lines of the spectrum, which scatter by %.1f dB near the noise, and how they stand beside one another"),
     BEGINNINGS(
         EnumSet.range(Trace.BEFORE_RISE, Trace.LONG_BEFORE_RISEN),
         Trace.LONG_BEFORE_RISE,
+        rise -> rise > 1,
         "%d traces of a reduction, weighed together, speak for it, most of all the beginnings of sounds: shortly before them the noise rises by %.1f dB"),
     LEVELS(
         EnumSet.range(Trace.LEVELS_TAKEN, Trace.LEVELS_EMPTIEST),
         Trace.LEVELS_EMPTIEST,
+        odds -> odds < -3,
         "%d traces of a reduction, weighed together, speak for it, most of all the levels between noise and sound, which are hardly taken: for each moment over them %.2f in the emptiest 6 dB"),
     ENERGIES(
         EnumSet.range(Trace.ENERGY_SQUARES, Trace.ENERGY_HIGH_OVER),
         Trace.ENERGY_SQUARES,
+        squares -> squares > 1.95,
         "%d traces of a reduction, weighed together, speak for it, most of all the quietest moments: the squared energies of single lines are %.2f on average, in plain noise 1.90");
 
     private final Set<Trace> traces;
     private final Trace named;
+    private final DoublePredicate speaks;
     private final String evidence;
 
-    Group(Set<Trace> traces, Trace named, String evidence) {
+    Group(Set<Trace> traces, Trace named, DoublePredicate speaks, String evidence) {
       this.traces = traces;
       this.named = named;
+      this.speaks = speaks;
       this.evidence = evidence;
     }
 
-    private boolean isSeen(double[] all) {
-      return Double.isFinite(all[named.ordinal()]);
+    private boolean speaks(double[] all) {
+      return speaks.test(all[named.ordinal()]); // nothing that is not a number does
     }
 
-    /** What is named; of levels the share, not its logarithm. */
-    private double figure(double[] all) {
+    /** What is said; of levels the share, not its logarithm. */
+    private String said(double[] all) {
       double figure = all[named.ordinal()];
-      return this == LEVELS ? Math.exp(figure) : figure;
+      return Figures.say(evidence, seen(all), this == LEVELS ? Math.exp(figure) : figure);
     }
 
     /** The same traces with nothing of these. */
@@ -151,10 +159,15 @@ final class ReductionOdds {
     if (of(traces) < SURE) {
       return Optional.empty();
     }
-    return Arrays.stream(Group.values())
-        .filter(g -> g.isSeen(traces))
-        .min(Comparator.comparingDouble(g -> of(g.without(traces))))
-        .map(g -> Figures.say(g.evidence, seen(traces), g.figure(traces)));
+    return Optional.of(
+        Arrays.stream(Group.values())
+            .filter(g -> g.speaks(traces))
+            .min(Comparator.comparingDouble(g -> of(g.without(traces))))
+            .map(g -> g.said(traces))
+            .orElseGet(() ->
+                Figures.say(
+                    "%d traces of a reduction, weighed together, speak for it, though none does by itself",
+                    seen(traces))));
   }
 
   private static int seen(double[] traces) {
