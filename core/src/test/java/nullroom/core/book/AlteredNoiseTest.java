@@ -67,19 +67,28 @@ class AlteredNoiseTest {
     assertThat(take(claps(0))).isEmpty();
   }
 
-  @Test
-  @DisplayName(
-      "claps now and then among other sounds are no measurement, and their ends show nothing")
-  void amongOthers() {
-    double[] x = claps(20).toArray();
+  /** Claps, and a tone that swells now and then. */
+  private static Samples amongOthers(double shutDb) {
+    double[] x = claps(shutDb).toArray();
     for (int k = 0; k < x.length; k++) {
       double since = (k % (3 * RATE) - 2.2 * RATE) / RATE;
       double swells = since < 0 || since > 0.25 ? 0 : Math.sin(4 * Math.PI * since);
       x[k] += 0.2 * swells * Math.sin(440 * since);
     }
-    Samples among = new Samples(x, RATE);
-    assertThat(Clip.of(among, Progress.NONE).altered()).isEmpty();
-    assertThat(noise(among)).isEmpty();
-    assertThat(take(among)).isEmpty();
+    return new Samples(x, RATE);
+  }
+
+  @Test
+  @DisplayName("claps now and then among other sounds are no measurement: their ends show no gate")
+  void amongOthers() {
+    Samples shut = amongOthers(20);
+    assertThat(noise(shut))
+        .doesNotContain(Alteration.Kind.GATE)
+        .isEqualTo(kinds(Clip.of(shut, Progress.NONE).altered()))
+        .isEqualTo(take(shut));
+    Samples open = amongOthers(0);
+    assertThat(Clip.of(open, Progress.NONE).altered()).isEmpty();
+    assertThat(noise(open)).isEmpty();
+    assertThat(take(open)).isEmpty();
   }
 }
