@@ -229,8 +229,11 @@ public final class AlterationMeter implements Hearer {
     return all;
   }
 
+  /** Of song the lines stand far apart near the noise by themselves. */
   private List<Alteration> weighed(double[] traces) {
-    return ReductionOdds.told(traces).map(e -> throughout(NOISE_REDUCTION, e)).stream().toList();
+    return spectra.tails().isSung()
+        ? List.of()
+        : ReductionOdds.told(traces).map(e -> throughout(NOISE_REDUCTION, e)).stream().toList();
   }
 
   private Optional<Alteration> gain(Pauses pauses, boolean edged) {
