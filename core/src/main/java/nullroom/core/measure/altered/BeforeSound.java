@@ -69,8 +69,7 @@ final class BeforeSound {
   /** Those of the short rows and of the long ones; not numbers where too few bands are heard. */
   DoubleStream traces() {
     return byLength.isEmpty()
-        ? DoubleStream.generate(() -> Double.NaN)
-            .limit((long) ROW_SECONDS.length * Beginnings.TRACES)
+        ? Trace.nothing(ROW_SECONDS.length * Beginnings.TRACES)
         : byLength.stream().flatMapToDouble(Beginnings::traces);
   }
 

@@ -269,7 +269,7 @@ final class Beginnings {
   DoubleStream traces() {
     int all = count();
     return all == 0
-        ? DoubleStream.generate(() -> Double.NaN).limit(TRACES)
+        ? Trace.nothing(TRACES)
         : DoubleStream.of(
             median(Before::byDb),
             median(Before::middleDb),

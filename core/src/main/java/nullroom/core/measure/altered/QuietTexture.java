@@ -22,6 +22,9 @@ import nullroom.core.signal.HannSpectrum;
  */
 record QuietTexture(
     double beside, double high, double scatterDb, double following, double rangeDb) {
+  /** How many figures {@link #traces} has. */
+  static final int TRACES = 5;
+
   private static final double BESIDE = 0.32;
   private static final double SCATTER_DB = 6.2;
 

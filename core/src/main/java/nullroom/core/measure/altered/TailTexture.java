@@ -350,7 +350,7 @@ final class TailTexture {
             falling())
         .flatMapToDouble(t ->
             t.map(x -> DoubleStream.of(x.scatterDb(), x.beside(), x.following()))
-                .orElseGet(() -> DoubleStream.of(Double.NaN, Double.NaN, Double.NaN)));
+                .orElseGet(() -> Trace.nothing(3)));
   }
 
   private static double square(double x) {

@@ -83,14 +83,17 @@ enum Trace {
     return Stream.of(
             DoubleStream.of(ends.middle(), ends.least(), ends.quick()),
             spectra.tails().traces(),
-            quiet
-                .map(QuietTexture::traces)
-                .orElseGet(() -> DoubleStream.generate(() -> Double.NaN).limit(5)),
+            quiet.map(QuietTexture::traces).orElseGet(() -> nothing(QuietTexture.TRACES)),
             spectra.linesBetween().traces(),
             before.traces(),
             LevelsTaken.traces(fine),
             energies.traces())
         .flatMapToDouble(t -> t)
         .toArray();
+  }
+
+  /** So many figures of which nothing is seen. */
+  static DoubleStream nothing(int figures) {
+    return DoubleStream.generate(() -> Double.NaN).limit(figures);
   }
 }
