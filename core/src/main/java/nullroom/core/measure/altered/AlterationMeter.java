@@ -196,7 +196,7 @@ public final class AlterationMeter implements Hearer {
     LevelsBetween.Seen between = spectra.linesBetween();
     Islands islands =
         new Islands(spectra, between, onSteps() ? Optional.empty() : spectra.quiet(), grid);
-    double[] traces = Trace.all(spectra, fine, before);
+    double[] traces = Trace.all(spectra, between, fine, before);
     boolean likely = !ReductionOdds.speakAgainst(traces);
     Optional<Alteration> reduced =
         unshut ? reduction(islands, gaps, binByBin && likely) : Optional.empty();

@@ -75,8 +75,13 @@ enum Trace {
   ENERGY_HIGH_SQUARES,
   ENERGY_HIGH_OVER;
 
-  /** All of one sound, in this order; not a number where it shows nothing. */
-  static double[] all(SpectraSeen spectra, FineBands fine, BeforeSound before) {
+  /**
+   * All of one sound, in this order; not a number where it shows nothing.
+   *
+   * @param between its lines between noise and sound
+   */
+  static double[] all(
+      SpectraSeen spectra, LevelsBetween.Seen between, FineBands fine, BeforeSound before) {
     QuickTails ends = QuickTails.of(fine);
     Optional<QuietTexture> quiet = spectra.quiet();
     BinEnergies.Seen energies = fine.energies().seen();
@@ -84,7 +89,7 @@ enum Trace {
             DoubleStream.of(ends.middle(), ends.least(), ends.quick()),
             spectra.tails().traces(),
             quiet.map(QuietTexture::traces).orElseGet(() -> nothing(QuietTexture.TRACES)),
-            spectra.linesBetween().traces(),
+            between.traces(),
             before.traces(),
             LevelsTaken.traces(fine),
             energies.traces())

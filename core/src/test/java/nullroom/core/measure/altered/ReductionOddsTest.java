@@ -22,7 +22,7 @@ class ReductionOddsTest {
     spectra.add(x, x.length);
     fine.add(x, x.length);
     before.add(x, x.length);
-    return Trace.all(spectra, fine, before);
+    return Trace.all(spectra, spectra.linesBetween(), fine, before);
   }
 
   @Test
