@@ -37,6 +37,14 @@ final class BentDecay {
   /** The second ten decibels fall faster by this much and more; natural logarithm. */
   private static final double FASTER = 0.12;
 
+  /**
+   * Ten decibels of a decay that is shorter than this last no longer than it takes until a room
+   * throws back the same from everywhere: it begins slower, by up to so much for each second less.
+   */
+  private static final double LATE_UNDER_SECONDS = 0.4;
+
+  private static final double LATE_PER_SECOND = 1.8;
+
   /** So many standard deviations of what noise-like decays do by chance. */
   private static final double SURE = 3.5;
 
@@ -117,19 +125,23 @@ final class BentDecay {
    * @param sure the same in standard deviations of what they do by chance
    * @param faster so many bands
    * @param bands of so many
+   * @param seconds reverberation time by the second part of each, on average
    */
-  private record Bend(double lowerDb, double mean, double sure, int faster, int bands) {
+  private record Bend(
+      double lowerDb, double mean, double sure, int faster, int bands, double seconds) {
     private boolean isSure() {
+      double late = LATE_PER_SECOND * Math.max(0, LATE_UNDER_SECONDS - seconds);
       return faster >= MOST_OF_THEM * bands
           && (lowerDb > 0
-              ? sure > SURE_LOWER && mean > (faster < bands ? FASTER_MOST : FASTER_LOWER)
-              : sure > SURE && mean > FASTER);
+              ? sure > SURE_LOWER && mean > (faster < bands ? FASTER_MOST : FASTER_LOWER) + late
+              : sure > SURE && mean > FASTER + late);
     }
   }
 
   private static Bend bend(DecayReport report, double lowerDb) {
     double weights = 0;
     double sum = 0;
+    double seconds = 0;
     int bands = 0;
     int faster = 0;
     for (DecayReport.BandDecay band : report.bands()) {
@@ -138,12 +150,14 @@ final class BentDecay {
         double weight = band.centreHz() / Math.sqrt(2) * parts.firstSeconds();
         weights += weight;
         sum += weight * parts.bend();
+        seconds += parts.secondSeconds();
         bands++;
         faster += parts.bend() > 0 ? 1 : 0;
       }
     }
     double mean = sum / weights;
-    return new Bend(lowerDb, mean, mean * Math.sqrt(weights) / SPREAD, faster, bands);
+    return new Bend(
+        lowerDb, mean, mean * Math.sqrt(weights) / SPREAD, faster, bands, seconds / bands);
   }
 
   /**

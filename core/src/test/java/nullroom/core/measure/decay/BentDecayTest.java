@@ -77,6 +77,21 @@ class BentDecayTest {
     assertThat(found(near)).isEmpty();
   }
 
+  @ParameterizedTest(name = "{0} s")
+  @DisplayName("a room that is dead answers from everywhere only when it has half died away")
+  @ValueSource(doubles = {0.19, 0.22, 0.3})
+  void late(double seconds) {
+    for (long seed = 1; seed <= 3; seed++) {
+      double[] x = claps(seconds, seed);
+      for (int k = 0; k < x.length; k++) {
+        int since = k % (2 * RATE) - RATE / 4;
+        boolean direct = since < RATE / 500;
+        x[k] *= since < 0 || direct ? 1 : Math.min(1, since / (0.06 * RATE));
+      }
+      assertThat(found(x)).isEmpty();
+    }
+  }
+
   @ParameterizedTest(name = "{0} s, over {1} dB, {2} to one, back in {3} s")
   @DisplayName("a gain that comes up while the room dies away bends it the other way")
   @CsvSource({"0.6, -20, 2, 0.05", "0.9, -20, 1.6, 0.08", "0.4, -22, 2, 0.04"})
