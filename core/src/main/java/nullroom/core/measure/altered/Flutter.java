@@ -71,7 +71,7 @@ final class Flutter {
   private static final int CRACKLE_ROWS = 3;
 
   private static final double CRACKLES = 0.7;
-  private static final int FEWEST_CRACKLES = 15;
+  private static final int FEWEST_CRACKLES = 8;
 
   /** What is let by an open gate is as loud each time; of what is not so fewer are short. */
   private static final double HEIGHTS_DB = 8;

@@ -30,7 +30,7 @@ final class Gate {
   private static final double FLOOR_SHARE = 0.05;
 
   /** A gate shuts when it is so far under the loudest, for a moment already. */
-  private static final double UNDER_LOUDEST_DB = 10;
+  private static final double UNDER_LOUDEST_DB = 20;
 
   private static final int MOMENT_ROWS = 12;
   private static final int FEWEST_SILENCES = 3;

@@ -38,7 +38,9 @@ final class LongRecovery {
   /** Three such, and most of all that are so long. */
   private static final Least SEVERAL = new Least(1.2, FEWEST_MOMENTS, 1, 0.6, 0.15);
 
-  /** Whatever their curves, in more of the pauses than this the noise comes up at all. */
+  /**
+   * Whatever their curves, in more of the pauses than this the noise comes up; in none it falls.
+   */
   private static final double MOSTLY_UP = 0.55;
 
   private static final double UP_DB = 1;
@@ -84,9 +86,10 @@ final class LongRecovery {
             .flatMap(Optional::stream)
             .toList();
     long up = rises.stream().filter(r -> r.db > UP_DB).count();
+    boolean falls = rises.stream().anyMatch(r -> recovery.isLong(r.pause, ONE) && r.db < 0);
     return rises.stream()
         .filter(r -> recovery.is(r, ONE) || recovery.is(r, ONE_LONG))
-        .filter(r -> up > MOSTLY_UP * rises.size())
+        .filter(r -> !falls && up > MOSTLY_UP * rises.size())
         .findFirst()
         .map(recovery::one)
         .or(() -> recovery.several(rises));

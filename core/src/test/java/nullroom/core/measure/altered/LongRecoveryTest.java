@@ -7,6 +7,7 @@ import static nullroom.core.measure.altered.AlteredSounds.found;
 import static nullroom.core.measure.altered.AlteredSounds.kinds;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Arrays;
 import java.util.Optional;
 import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
@@ -132,5 +133,20 @@ class LongRecoveryTest {
     double[] risesMostly = knocks(n -> n == 3 ? -4 : -2.5, t -> Math.exp(-t / 0.5));
     assertThat(recovered(risesOnce)).isEmpty();
     assertThat(recovered(risesMostly)).isPresent();
+  }
+
+  private static double[] beginnings(int length, double[]... sounds) {
+    return Arrays.stream(sounds).flatMapToDouble(x -> Arrays.stream(x, 0, length)).toArray();
+  }
+
+  @Test
+  @DisplayName("a gain recovers in every long pause, noise that swells falls in some")
+  void inEvery() {
+    double[] rises = clip(t -> -4 * Math.exp(-t / 0.8), 0, t -> 0);
+    double[] falls = clip(t -> -0.5 * t, 0, t -> 0);
+    double[] stands = clip(t -> 0, 0, t -> 0);
+    int part = TALK + 3 * RATE;
+    assertThat(recovered(beginnings(part, rises, stands, rises))).isPresent();
+    assertThat(recovered(beginnings(part, rises, falls, rises))).isEmpty();
   }
 }
