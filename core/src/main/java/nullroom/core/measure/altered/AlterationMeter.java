@@ -41,10 +41,8 @@ public final class AlterationMeter implements Hearer {
   /** What is no further over it may be one step up and down again. */
   private static final double OVER_COARSE_DB = 12;
 
-  /** Sounds that begin at once, before which noise rises, if their ends are quick or rough, too. */
+  /** Sounds that begin at once, before which noise rises, if their ends are quick, too. */
   private static final int RISES_AT_QUICK_ENDS = 2;
-
-  private static final int RISES_AT_ROUGH_SPECTRA = 3;
 
   private final double rate;
   private final SpectraSeen spectra;
@@ -174,23 +172,15 @@ public final class AlterationMeter implements Hearer {
     }
     double holes = spectra.holeShare();
     Optional<Alteration> edge = spectra.end(fine.stepsDb()).told(seconds());
-    boolean coarse =
-        fine.stepsDb() > COARSE_DB && spectra.quietestDb() < fine.stepsDb() + OVER_COARSE_DB;
+    boolean coarse = isCoarse();
     Pauses pauses = Pauses.of(fine);
     Ebbs ebbs = Ebbs.of(fine, pauses);
     Optional<Alteration> under = // a coder empties the highs
         edge.isPresent() || holes > HOLED || coarse || ebbs.any()
             ? Optional.empty()
             : UnderNoise.of(fine, pauses);
-    Optional<Alteration> gate =
-        Gate.of(levels, frame / rate, fine).or(() -> Flutter.of(fine, pauses));
     Optional<String> gaps = gaps();
-    Optional<Alteration> shut =
-        under.isPresent() || gaps.isPresent() // a gate leaves no noise lower, and none with gaps
-            ? gate
-            : gate.or(() -> FallsAlike.of(fine))
-                .or(() -> NoiseStops.of(fine))
-                .or(() -> QuickEnds.of(fine));
+    Optional<Alteration> shut = gate(pauses, under.isEmpty() && gaps.isEmpty());
     boolean unshut = shut.isEmpty();
     boolean binByBin = unshut && edge.isEmpty(); // a coder does so, too, under an edge
     LevelsBetween.Seen between = spectra.linesBetween();
@@ -201,7 +191,10 @@ public final class AlterationMeter implements Hearer {
     Optional<Alteration> reduced =
         unshut ? reduction(islands, gaps, binByBin && likely) : Optional.empty();
     List<Alteration> opens = shut.map(List::of).orElseGet(() -> NoiseWithSound.of(fine, pauses));
-    Optional<Alteration> coded = coder(islands, holes, edge.isPresent(), binByBin);
+    Optional<String> weighed =
+        ReductionOdds.told(traces, spectra.tails().isSong())
+            .filter(evidence -> !Beats.in(fine, pauses));
+    List<Alteration> coded = coder(islands, holes, edge.isPresent(), unshut, weighed.isPresent());
     boolean asked = reduced.isEmpty() && opens.isEmpty() && hasPauses();
     Optional<String> shuts =
         asked && !ebbs.turn() && likely
@@ -210,7 +203,7 @@ public final class AlterationMeter implements Hearer {
     List<Alteration> traced =
         shuts
             .map(e -> Alteration.either(NOISE_REDUCTION, GATE, e, 0, seconds()))
-            .orElseGet(() -> asked && coded.isEmpty() ? weighed(traces) : List.of());
+            .orElseGet(() -> asked && coded.isEmpty() ? reductions(weighed) : List.of());
     Optional<Alteration> moved = spread.told();
     // a reduction lets noise come with sound, too
     all.addAll(moved.map(List::of).orElse(reduced.isPresent() ? List.of() : opens));
@@ -223,17 +216,29 @@ public final class AlterationMeter implements Hearer {
     Ceiling.of(levels, frame / rate, fine.step()).ifPresent(all::add);
     edge.ifPresent(all::add);
     if (reduced.isEmpty() && traced.isEmpty()) {
-      boolean edged = unshut && edge.isPresent() && hasPauses();
-      all.addAll(coded.map(List::of).orElseGet(() -> edged ? underEdge(islands) : List.of()));
+      all.addAll(coded);
     }
     return all;
   }
 
-  /** Of song the lines stand far apart near the noise by themselves. */
-  private List<Alteration> weighed(double[] traces) {
-    return spectra.tails().isSung()
-        ? List.of()
-        : ReductionOdds.told(traces).map(e -> throughout(NOISE_REDUCTION, e)).stream().toList();
+  private List<Alteration> reductions(Optional<String> evidence) {
+    return evidence.map(e -> throughout(NOISE_REDUCTION, e)).stream().toList();
+  }
+
+  /**
+   * What speaks for a gate.
+   *
+   * @param leaves whether noise may be one that it left: it is no lower than beside sounds, and has
+   *     no gaps
+   */
+  private Optional<Alteration> gate(Pauses pauses, boolean leaves) {
+    Optional<Alteration> gate =
+        Gate.of(levels, frame / rate, fine).or(() -> Flutter.of(fine, pauses));
+    return leaves
+        ? gate.or(() -> FallsAlike.of(fine))
+            .or(() -> NoiseStops.of(fine))
+            .or(() -> QuickEnds.of(fine))
+        : gate;
   }
 
   private Optional<Alteration> gain(Pauses pauses, boolean edged) {
@@ -277,24 +282,12 @@ public final class AlterationMeter implements Hearer {
             byBlocks && tails.hardlySlower()
                 ? before.mostlyRises(
                     RISES_AT_QUICK_ENDS,
-                    false,
                     "before %d sounds that begin at once the noise rises by %.0f dB, and near it sounds end as fast as over it: each may be by itself, both are not")
                 : Optional.empty())
-        .or(() -> byBlocks && !edged ? risesAtRoughSpectra() : Optional.empty())
         .or(() ->
             byBlocks && !edged && fine.isColoured() && !comb && !texture.oftenFallsPlainly()
                 ? between.told(texture.mayStandAlone())
                 : Optional.empty());
-  }
-
-  private Optional<String> risesAtRoughSpectra() {
-    TailTexture texture = spectra.tails();
-    return texture.hasRoughTails() || !onSteps() && texture.hasRoughPauses()
-        ? before.mostlyRises(
-            RISES_AT_ROUGH_SPECTRA,
-            true,
-            "%d times the noise rises before a sound that begins at once, by %.0f dB, and the lines of what dies away, or of the pauses, stand apart as hardly any room lets them: each may be by itself, both are not")
-        : Optional.empty();
   }
 
   private Optional<Alteration> reduction(Islands islands, Optional<String> gaps, boolean binByBin) {
@@ -316,6 +309,11 @@ public final class AlterationMeter implements Hearer {
         .orElse(List.of());
   }
 
+  /** Whether so few bits were left to it that its quietest moments lie among its steps. */
+  private boolean isCoarse() {
+    return fine.stepsDb() > COARSE_DB && spectra.quietestDb() < fine.stepsDb() + OVER_COARSE_DB;
+  }
+
   private boolean hasPauses() {
     return spectra.rangeDb() >= PAUSE_DB;
   }
@@ -331,24 +329,31 @@ public final class AlterationMeter implements Hearer {
   /**
    * Cannot see coders that fill their holes with noise.
    *
-   * @param binByBin whether nothing else explains bins that were moved one by one
+   * @param edged under an edge, which may be its own
+   * @param unshut whether no gate explains what is moved
+   * @param reduced whether traces of a reduction show, weighed together
    */
-  private Optional<Alteration> coder(
-      Islands islands, double holes, boolean edged, boolean binByBin) {
+  private List<Alteration> coder(
+      Islands islands, double holes, boolean edged, boolean unshut, boolean reduced) {
     if (holes > HOLED) {
-      return Optional.of(
+      return List.of(
           throughout(
               LOSSY,
               Figures.say(
                   "narrow holes in the spectrum over 4 kHz, %.1f in a thousand, each 18 dB and more under what is beside it",
                   1000 * holes)));
     }
-    return hasPauses()
-        ? islands
-            .ofCoder(edged)
-            .map(evidence ->
-                throughout(binByBin && islands.areWide() ? NOISE_REDUCTION : LOSSY, evidence))
-        : Optional.empty();
+    if (!hasPauses()) {
+      return List.of();
+    }
+    boolean wide = unshut && !edged && islands.areWide();
+    return islands
+        .ofCoder(edged)
+        .map(e ->
+            reduced && !edged && !islands.areOfFrames()
+                ? Alteration.either(LOSSY, NOISE_REDUCTION, e, 0, seconds())
+                : List.of(throughout(wide ? NOISE_REDUCTION : LOSSY, e)))
+        .orElseGet(() -> unshut && edged ? underEdge(islands) : List.of());
   }
 
   private Alteration throughout(Alteration.Kind kind, String evidence) {

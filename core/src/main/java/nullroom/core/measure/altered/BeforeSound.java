@@ -87,13 +87,12 @@ final class BeforeSound {
    * rises.
    *
    * @param fewest sounds that begin at once
-   * @param each whether of few it must rise before each, if by little
    * @param evidence a sentence, into which their number and the rise are put
    */
-  Optional<String> mostlyRises(int fewest, boolean each, String evidence) {
+  Optional<String> mostlyRises(int fewest, String evidence) {
     return first(b ->
         b.count() > BY_CHANCE || b.hasRisenBefore() || byLength.getFirst().standsRisen()
-            ? b.mostlyRises(fewest, each, evidence)
+            ? b.mostlyRises(fewest, evidence)
             : Optional.empty());
   }
 

@@ -77,11 +77,6 @@ final class Beginnings {
   private static final double ALIKE_SHARE = 0.4;
   private static final int FEWEST_ALL = 4;
 
-  /** Of few sounds noise must come up before each by so much, where that is asked. */
-  private static final int FEW = 4;
-
-  private static final double EACH_DB = 0.2;
-
   /** What is let through has risen earlier, and has come up by so much of it half-way. */
   private static final double NOT_YET_DB = 0.3;
 
@@ -366,13 +361,11 @@ final class Beginnings {
    * rises, alike or not, as it also does before a voice that begins softly.
    *
    * @param fewest sounds that begin at once
-   * @param each whether of few it must rise before each, if by little
    * @param evidence a sentence, into which their number and the rise are put
    */
-  Optional<String> mostlyRises(int fewest, boolean each, String evidence) {
+  Optional<String> mostlyRises(int fewest, String evidence) {
     double rise = sounds.size() < fewest ? 0 : median(Before::byDb);
-    boolean all = !each || sounds.size() > FEW || sounds.stream().allMatch(b -> b.byDb() > EACH_DB);
-    return rise > RISEN_DB && all
+    return rise > RISEN_DB
         ? Optional.of(Figures.say(evidence, sounds.size(), rise))
         : Optional.empty();
   }

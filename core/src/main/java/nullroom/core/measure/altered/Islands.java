@@ -60,12 +60,15 @@ final class Islands {
 
   /** What speaks for a coder, or a reduction whose islands lie as a coder's do. */
   Optional<String> ofCoder(boolean edged) {
+    Optional<QuietTexture> still = quiet.filter(q -> !q.diesAway());
     return quiet
-        .filter(q -> edged && q.isWorkedOn() || !q.diesAway() && (q.isCoded() || tails.isCoded()))
+        .filter(q -> edged && q.isWorkedOn())
+        .or(() -> still.filter(QuietTexture::isCoded))
         .map(q ->
             Figures.say(
                 "islands of tones come and go in the quietest moments%s: neighbouring lines of the highs follow one another by %.2f, in noise by 0.26",
-                edged ? " under the edge of the spectrum" : "", q.high()));
+                edged ? " under the edge of the spectrum" : "", q.high()))
+        .or(() -> still.flatMap(q -> tails.coded()));
   }
 
   /** Whether they are wider than a coder leaves them, and no coder's frames show. */

@@ -3,6 +3,7 @@ package nullroom.core.measure.altered;
 import java.util.Optional;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
+import nullroom.core.Figures;
 import nullroom.core.measure.altered.LineTexture.Texture;
 
 /**
@@ -76,6 +77,9 @@ final class TailTexture {
   /** Of a voice that speaks lines follow less while it is loud, of song and notes mostly more. */
   private static final double SUNG = 0.5;
 
+  /** Lines of song stand so far apart, those of one voice of a hundred by 7.5 dB. */
+  private static final double TONES_DB = 9;
+
   /** So much wider over 8 kHz than about 4 kHz, where it is hardly wider than noise: a coder. */
   private static final double RISING_DB = 0.45;
 
@@ -92,31 +96,16 @@ final class TailTexture {
 
   private static final double EVEN_SLACK_DB = 0.2;
 
-  /**
-   * A coder leaves the voice's own lines.bands() nearly as they were, and takes more the higher.
-   */
+  /** A coder leaves the voice's own bands nearly as they were, and takes more the higher. */
   private static final double CODED_LOW_DB = 5.6;
 
   private static final double CODED_RISE_DB = 0.24;
 
-  /** All that dies away, over the noise. */
-  private static final double ROUGH_FROM_DB = 4;
+  /** By so many of its own standard errors. */
+  private static final double CODED_RISE_SURE = 3;
 
-  private static final double ROUGH_TO_DB = 20;
-
-  /** Medians and deviations of untouched voices; one in thirteen lies over both by so many. */
-  private static final double USUAL_SCATTER_DB = 5.73;
-
-  private static final double USUAL_SCATTER_OFF = 0.14;
-  private static final double USUAL_BESIDE = 0.344;
-  private static final double USUAL_BESIDE_OFF = 0.034;
-  private static final double ROUGH = 2;
-
-  /** Of fewer rows chance makes a hint. */
-  private static final int ROUGH_FEWEST = 30;
-
-  /** Of pauses; plain noise reaches 5.43, and coders of music mostly 5.45. */
-  private static final double ROUGH_PAUSES_DB = 5.5;
+  /** Of the scatter of one row of plain noise, of some 56 bins. */
+  private static final double ROW_ERROR_DB = 0.79;
 
   /**
    * Lines of real voices waver, and are wide where they stand far over what is between; those that
@@ -210,7 +199,7 @@ final class TailTexture {
     }
     Optional<Texture> middle = tails(MIDDLE_FROM, MIDDLE_TO);
     Optional<Texture> top = tails(LineTexture.TOP, lines.bands());
-    boolean tones = loud.get().following() > FOLLOWING;
+    boolean tones = loud.get().following() > FOLLOWING || loud.get().scatterDb() > TONES_DB;
     boolean rising =
         middle.filter(m -> m.scatterDb() < RISING_FROM_DB).isPresent()
             && top.filter(t -> t.scatterDb() > middle.get().scatterDb() + RISING_DB).isPresent();
@@ -247,36 +236,15 @@ final class TailTexture {
         (since, over, fall) -> since > 0 && fall > FALLS_DB);
   }
 
-  /** Whether all that dies away is wider than in twelve of thirteen untouched voices. */
-  boolean hasRoughTails() {
-    return lines
-        .of(total, 0, lines.bands(), dyingAway(ROUGH_FROM_DB, ROUGH_TO_DB, STEEP_DB))
-        .filter(t -> !isExplained())
-        .filter(t ->
-            t.rows() >= ROUGH_FEWEST
-                && (t.scatterDb() - USUAL_SCATTER_DB) / USUAL_SCATTER_OFF
-                        + (t.beside() - USUAL_BESIDE) / USUAL_BESIDE_OFF
-                    > ROUGH)
-        .isPresent();
-  }
-
-  /** Whether the pauses are wider than those of any steady noise. */
-  boolean hasRoughPauses() {
-    return still(LineTexture.HIGH, lines.bands())
-        .filter(t -> !isExplained() && t.scatterDb() > ROUGH_PAUSES_DB)
-        .isPresent();
-  }
-
-  /** Whether tones are loud, or a coder did it, or nobody. */
-  private boolean isExplained() {
-    return isCoded()
-        || fallsAsNoise()
-        || loud(LineTexture.HIGH, lines.bands()).filter(l -> l.following() > FOLLOWING).isPresent();
-  }
-
   /** Whether long tones are loud, that go on in pauses as long as a room rings. */
   boolean isSung() {
     return loud(LineTexture.HIGH, lines.bands()).filter(l -> l.following() > SUNG).isPresent();
+  }
+
+  /** Whether it is so, or lines stand as far apart as those of song. */
+  boolean isSong() {
+    return isSung()
+        || loud(LineTexture.HIGH, lines.bands()).filter(l -> l.scatterDb() > TONES_DB).isPresent();
   }
 
   /** Whether what is loud is a comb of narrow lines, that leaves little between. */
@@ -301,14 +269,29 @@ final class TailTexture {
         .isPresent();
   }
 
-  /** Islands in the pauses, more the higher: a coder's. */
+  /** Whether islands are in the pauses, more the higher: a coder's. */
   boolean isCoded() {
+    return coded().isPresent();
+  }
+
+  /** What speaks for a coder: islands in the pauses, more the higher. */
+  Optional<String> coded() {
     Optional<Texture> low = still(0, LineTexture.HIGH);
     Optional<Texture> high = still(LineTexture.HIGH, lines.bands());
     return low.isPresent()
-        && high.isPresent()
-        && low.get().scatterDb() < CODED_LOW_DB
-        && high.get().scatterDb() > low.get().scatterDb() + CODED_RISE_DB;
+            && high.isPresent()
+            && low.get().scatterDb() < CODED_LOW_DB
+            && risesSurely(low.get(), high.get())
+        ? Optional.of(
+            Figures.say(
+                "in the pauses neighbouring lines of the spectrum scatter by %.1f dB over 4 kHz and by %.1f dB under it: those of noise scatter alike",
+                high.get().scatterDb(), low.get().scatterDb()))
+        : Optional.empty();
+  }
+
+  private static boolean risesSurely(Texture low, Texture high) {
+    double error = ROW_ERROR_DB * Math.sqrt(1.0 / low.rows() + 1.0 / high.rows());
+    return high.scatterDb() - low.scatterDb() > Math.max(CODED_RISE_DB, CODED_RISE_SURE * error);
   }
 
   /** Islands in the pauses as wide as no coder leaves them but one that widens them with height. */

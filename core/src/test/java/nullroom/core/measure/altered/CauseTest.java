@@ -57,20 +57,6 @@ class CauseTest {
         .anySatisfy(a -> assertThat(a.evidence()).contains("nothing comes before its cause"));
   }
 
-  @ParameterizedTest(name = "{0} dB over the noise, {1} s, {2} dB")
-  @DisplayName("noise that rises before sounds, and lines that stand apart: both at once")
-  @CsvSource({"25, 0.2, -18, 27", "25, 0.8, -12, 41"})
-  void rough(double snrDb, double seconds, double byDb, long seed) {
-    double[] x = AlteredSounds.talk(AlteredSounds.FLAT, snrDb, seconds, seed);
-    assertThat(isRough(x)).isFalse();
-    assertThat(found(x)).isEmpty();
-    double[] y = AlteredSounds.denoised(x, (int) (2.7 * RATE), (int) (3.5 * RATE), byDb);
-    assertThat(isRough(y)).isTrue();
-    assertThat(found(y)).extracting(Alteration::kind).startsWith(Kind.NOISE_REDUCTION, Kind.GATE);
-    assertThat(found(y).getFirst().evidence())
-        .contains("the noise rises", "stand apart", "both are not");
-  }
-
   @ParameterizedTest(name = "in a room of {0} s, {1} dB")
   @DisplayName("noise that has come up, and stands, before a few sounds is enough by itself")
   @CsvSource({"0.2, -12, 21", "0.3, -12, 21"})
@@ -80,31 +66,6 @@ class CauseTest {
     double[] y = AlteredSounds.denoised(x, (int) (2.7 * RATE), (int) (3.5 * RATE), byDb);
     assertThat(found(y)).extracting(Alteration::kind).startsWith(Kind.NOISE_REDUCTION);
     assertThat(found(y).getFirst().evidence()).contains("and stands there");
-  }
-
-  private static boolean isRough(double[] x) {
-    return tails(x).hasRoughTails();
-  }
-
-  private static TailTexture tails(double[] x) {
-    SpectraSeen spectra = new SpectraSeen(RATE);
-    spectra.add(x, x.length);
-    return spectra.tails();
-  }
-
-  @Test
-  @DisplayName("lines of the pauses stand apart where a reduction moves them, in plain noise never")
-  void roughPauses() {
-    double[] x = AlteredSounds.talk(AlteredSounds.FLAT, 25, 0.3, 24);
-    Random random = new Random(7);
-    double[] y = spectral(x, (power, bin, block) -> 0.7 + 0.3 * random.nextDouble());
-    double[] z = spectral(x, (power, bin, block) -> power < 0.5 ? random.nextDouble() : 1);
-    assertThat(List.of(hasRoughPauses(x), hasRoughPauses(y), hasRoughPauses(z)))
-        .containsExactly(false, false, true);
-  }
-
-  private static boolean hasRoughPauses(double[] x) {
-    return tails(x).hasRoughPauses();
   }
 
   /** Keys that are touched before they are struck, each touch as it comes. */

@@ -9,10 +9,13 @@ import static nullroom.core.measure.altered.AlteredSounds.spectral;
 import static nullroom.core.measure.altered.AlteredSounds.talk;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Arrays;
 import java.util.Random;
 import nullroom.core.measure.altered.Alteration.Kind;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What coders of music do, beside what devices do before them. */
 class CodedTest {
@@ -95,5 +98,13 @@ class CodedTest {
           assertThat(a.kind()).isEqualTo(Kind.NOISE_REDUCTION);
           assertThat(a.evidence()).contains("near it sounds end as fast");
         });
+  }
+
+  @ParameterizedTest
+  @ValueSource(longs = {25, 40, 51, 57, 69})
+  @DisplayName("in three seconds lines of plain noise scatter by chance as a coder lets them")
+  void tooShort(long seed) {
+    double[] x = talk(FLAT, 35, 0.3, seed);
+    assertThat(kinds(Arrays.copyOf(x, 3 * RATE))).isEmpty();
   }
 }

@@ -69,7 +69,7 @@ class QuickTailsTest {
     BeforeSound before = new BeforeSound(RATE);
     before.add(mild, mild.length);
     assertThat(before.told()).isEmpty();
-    assertThat(before.mostlyRises(2, false, "%d %f")).isPresent();
+    assertThat(before.mostlyRises(2, "%d %f")).isPresent();
     assertThat(found(mild))
         .extracting(Alteration::kind)
         .containsExactly(Kind.NOISE_REDUCTION, Kind.GATE);

@@ -34,7 +34,7 @@ class ReductionOddsTest {
     double[] silent = traces(new double[4 * RATE]);
     assertThat(Arrays.copyOfRange(silent, Trace.BEFORE_RISE.ordinal(), silent.length))
         .containsOnly(Double.NaN);
-    assertThat(ReductionOdds.told(silent)).isEmpty();
+    assertThat(ReductionOdds.told(silent, false)).isEmpty();
   }
 
   @ParameterizedTest(name = "{0} dB over the noise, {1} s, {2} dB")
@@ -44,7 +44,7 @@ class ReductionOddsTest {
     double[] x = talk(FLAT, snrDb, seconds, 24);
     double[] y = denoised(x, (int) (2.7 * RATE), (int) (3.5 * RATE), byDb);
     double untouched = ReductionOdds.of(traces(x));
-    assertThat(ReductionOdds.told(traces(x))).isEmpty();
+    assertThat(ReductionOdds.told(traces(x), false)).isEmpty();
     assertThat(ReductionOdds.speakAgainst(traces(x))).isTrue();
     assertThat(ReductionOdds.of(traces(y))).isGreaterThan(untouched + 3);
     assertThat(ReductionOdds.speakAgainst(traces(y))).isFalse();
@@ -55,7 +55,7 @@ class ReductionOddsTest {
   void told() {
     double[] x = talk(FLAT, 35, 0.5, 24);
     double[] y = denoised(x, (int) (2.7 * RATE), (int) (3.5 * RATE), -20);
-    assertThat(ReductionOdds.told(traces(y)))
+    assertThat(ReductionOdds.told(traces(y), false))
         .hasValueSatisfying(e -> assertThat(e).contains("traces of a reduction, weighed together"));
   }
 
@@ -86,6 +86,6 @@ class ReductionOddsTest {
   void nothing() {
     double[] none = new double[Trace.values().length];
     Arrays.fill(none, Double.NaN);
-    assertThat(ReductionOdds.told(none)).isEmpty();
+    assertThat(ReductionOdds.told(none, false)).isEmpty();
   }
 }
