@@ -98,6 +98,9 @@ final class FallsAlike {
 
   private static final double TWO_LEFT_DB = 2;
 
+  /** By less noise that swells by itself may fall behind two sounds. */
+  private static final double TWO_DB = 12;
+
   /**
    * A noise that swells by itself also does so where nothing else sounds, and as slowly as it ebbs;
    * a gate opens at once.
@@ -188,7 +191,7 @@ final class FallsAlike {
                 Alteration.Kind.GATE,
                 Figures.say(
                     "after %d sounds the noise itself falls, by up to %.0f dB and alike in all bands: what dies away in a room reaches the noise of each band at a moment of its own",
-                    falls.size(), falls.stream().mapToDouble(Fall::mostDb).max().orElseThrow()),
+                    falls.size(), mostDb(falls)),
                 falls.stream().mapToInt(Fall::from).min().orElseThrow() * fine.seconds(),
                 falls.stream().mapToInt(Fall::to).max().orElseThrow() * fine.seconds()));
   }
@@ -202,10 +205,14 @@ final class FallsAlike {
     double byDb = falls.stream().mapToDouble(Fall::mostDb).sum();
     int rows = falls.stream().mapToInt(Fall::rows).sum();
     boolean unlike = count == FEWEST || rangeDb(falls, Fall::fromDb) > APART_DB;
-    return count == FEWEST && rangeDb(falls, Fall::leftDb) > TWO_LEFT_DB
+    return count == FEWEST && (mostDb(falls) < TWO_DB || rangeDb(falls, Fall::leftDb) > TWO_LEFT_DB)
         || byDb < LEAST_ALL_DB
         || count >= OFTEN && byDb < EACH_DB * count
         || byDb < (unlike ? ALL_UNLIKE_DB : ALL_DB) && rows < ALL_ROWS;
+  }
+
+  private static double mostDb(List<Fall> falls) {
+    return falls.stream().mapToDouble(Fall::mostDb).max().orElseThrow();
   }
 
   private static double rangeDb(List<Fall> falls, ToDoubleFunction<Fall> level) {
