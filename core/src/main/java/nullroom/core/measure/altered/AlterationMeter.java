@@ -191,10 +191,18 @@ public final class AlterationMeter implements Hearer {
     Optional<Alteration> reduced =
         unshut ? reduction(islands, gaps, binByBin && likely) : Optional.empty();
     List<Alteration> opens = shut.map(List::of).orElseGet(() -> NoiseWithSound.of(fine, pauses));
+    Optional<Alteration> moved = spread.told();
+    // what opens and shuts would be taken for it
+    Optional<Alteration> gain =
+        moved.isEmpty() && opens.isEmpty() && !coarse && !ebbs.any()
+            ? under.or(() -> gain(pauses, edge.isPresent()))
+            : Optional.empty();
+    boolean doubt = spectra.tails().isSong() || moved.isPresent() || gain.isPresent();
     Optional<String> weighed =
-        ReductionOdds.told(traces, spectra.tails().isSong())
-            .filter(evidence -> !Beats.in(fine, pauses));
-    List<Alteration> coded = coder(islands, holes, edge.isPresent(), unshut, weighed.isPresent());
+        ReductionOdds.told(traces, doubt).filter(evidence -> !Beats.in(fine, pauses));
+    List<Alteration> coded =
+        coder(
+            islands, holes, edge.isPresent(), unshut, ReductionOdds.told(traces, true).isPresent());
     boolean asked = reduced.isEmpty() && opens.isEmpty() && hasPauses();
     Optional<String> shuts =
         asked && !ebbs.turn() && likely
@@ -204,13 +212,9 @@ public final class AlterationMeter implements Hearer {
         shuts
             .map(e -> Alteration.either(NOISE_REDUCTION, GATE, e, 0, seconds()))
             .orElseGet(() -> asked && coded.isEmpty() ? reductions(weighed) : List.of());
-    Optional<Alteration> moved = spread.told();
     // a reduction lets noise come with sound, too
     all.addAll(moved.map(List::of).orElse(reduced.isPresent() ? List.of() : opens));
-    // what opens and shuts would be taken for it
-    if (moved.isEmpty() && opens.isEmpty() && !coarse && !ebbs.any()) {
-      under.or(() -> gain(pauses, edge.isPresent())).ifPresent(all::add);
-    }
+    gain.ifPresent(all::add);
     reduced.ifPresent(all::add);
     all.addAll(traced);
     Ceiling.of(levels, frame / rate, fine.step()).ifPresent(all::add);
@@ -331,7 +335,7 @@ public final class AlterationMeter implements Hearer {
    *
    * @param edged under an edge, which may be its own
    * @param unshut whether no gate explains what is moved
-   * @param reduced whether traces of a reduction show, weighed together
+   * @param reduced whether traces show a reduction, weighed together, as no coder leaves them
    */
   private List<Alteration> coder(
       Islands islands, double holes, boolean edged, boolean unshut, boolean reduced) {
