@@ -55,16 +55,19 @@ class AlteredNoiseTest {
     return found.stream().map(Alteration::kind).toList();
   }
 
+  /** What all who are asked say alike. */
+  private static List<Alteration.Kind> byAll(Samples sound) {
+    List<Alteration.Kind> noise = noise(sound);
+    assertThat(kinds(Clip.of(sound, Progress.NONE).altered())).isEqualTo(noise);
+    assertThat(take(sound)).isEqualTo(noise);
+    return noise;
+  }
+
   @Test
   @DisplayName("the noise of a sound is doubted as its decays are, whichever is asked for")
   void sameAnswer() {
-    Samples shut = claps(20);
-    assertThat(noise(shut))
-        .contains(Alteration.Kind.GATE)
-        .isEqualTo(kinds(Clip.of(shut, Progress.NONE).altered()));
-    assertThat(noise(claps(0))).isEmpty();
-    assertThat(take(shut)).isEqualTo(noise(shut));
-    assertThat(take(claps(0))).isEmpty();
+    assertThat(byAll(claps(20))).contains(Alteration.Kind.GATE);
+    assertThat(byAll(claps(0))).isEmpty();
   }
 
   /** Claps, and a tone that swells now and then. */
@@ -81,14 +84,7 @@ class AlteredNoiseTest {
   @Test
   @DisplayName("claps now and then among other sounds are no measurement: their ends show no gate")
   void amongOthers() {
-    Samples shut = amongOthers(20);
-    assertThat(noise(shut))
-        .doesNotContain(Alteration.Kind.GATE)
-        .isEqualTo(kinds(Clip.of(shut, Progress.NONE).altered()))
-        .isEqualTo(take(shut));
-    Samples open = amongOthers(0);
-    assertThat(Clip.of(open, Progress.NONE).altered()).isEmpty();
-    assertThat(noise(open)).isEmpty();
-    assertThat(take(open)).isEmpty();
+    assertThat(byAll(amongOthers(20))).doesNotContain(Alteration.Kind.GATE);
+    assertThat(byAll(amongOthers(0))).isEmpty();
   }
 }

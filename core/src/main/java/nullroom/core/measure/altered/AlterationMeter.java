@@ -198,11 +198,8 @@ public final class AlterationMeter implements Hearer {
             ? under.or(() -> gain(pauses, edge.isPresent()))
             : Optional.empty();
     boolean doubt = spectra.tails().isSong() || moved.isPresent() || gain.isPresent();
-    Optional<String> weighed =
-        ReductionOdds.told(traces, doubt).filter(evidence -> !Beats.in(fine, pauses));
     List<Alteration> coded =
-        coder(
-            islands, holes, edge.isPresent(), unshut, ReductionOdds.told(traces, true).isPresent());
+        coder(islands, holes, edge.isPresent(), unshut, ReductionOdds.areBeyondDoubt(traces));
     boolean asked = reduced.isEmpty() && opens.isEmpty() && hasPauses();
     Optional<String> shuts =
         asked && !ebbs.turn() && likely
@@ -211,7 +208,7 @@ public final class AlterationMeter implements Hearer {
     List<Alteration> traced =
         shuts
             .map(e -> Alteration.either(NOISE_REDUCTION, GATE, e, 0, seconds()))
-            .orElseGet(() -> asked && coded.isEmpty() ? reductions(weighed) : List.of());
+            .orElseGet(() -> asked && coded.isEmpty() ? weighed(traces, doubt, pauses) : List.of());
     // a reduction lets noise come with sound, too
     all.addAll(moved.map(List::of).orElse(reduced.isPresent() ? List.of() : opens));
     gain.ifPresent(all::add);
@@ -225,8 +222,12 @@ public final class AlterationMeter implements Hearer {
     return all;
   }
 
-  private List<Alteration> reductions(Optional<String> evidence) {
-    return evidence.map(e -> throughout(NOISE_REDUCTION, e)).stream().toList();
+  private List<Alteration> weighed(double[] traces, boolean doubt, Pauses pauses) {
+    return ReductionOdds.told(traces, doubt)
+        .filter(evidence -> !Beats.in(fine, pauses)) // whose lines come and go by themselves
+        .map(evidence -> throughout(NOISE_REDUCTION, evidence))
+        .stream()
+        .toList();
   }
 
   /**

@@ -47,7 +47,7 @@ final class AutomaticGain {
   private static final int FEWEST = 2;
   private static final double MOST_OF_THEM = 0.6;
 
-  /** Of so few pauses none may be otherwise for the first two, and one for each more. */
+  /** Of so few pauses none may be otherwise beside two, and one beside three. */
   private static final int FEW = 3;
 
   /** Of what has no colour as a voice has, as a rustle, or cars. */
@@ -90,7 +90,8 @@ final class AutomaticGain {
     List<Pause> rising = pauses.stream().filter(p -> p.rise() > RISE_DB && p.alike()).toList();
     if (rising.size() < FEWEST
         || rising.size() < MOST_OF_THEM * pauses.size()
-        || rising.size() <= FEW && pauses.size() > 2 * rising.size() - FEWEST // chance does, too
+        || rising.size() <= FEW // as chance comes up, too
+            && pauses.size() - rising.size() > rising.size() - FEWEST
         || !coloured && rising.size() < FEWEST_COLOURLESS) {
       return Optional.empty();
     }

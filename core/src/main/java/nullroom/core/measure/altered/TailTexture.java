@@ -184,6 +184,10 @@ final class TailTexture {
     return lines.of(total, from, to, (since, over, fall) -> over > LOUD_FROM_DB);
   }
 
+  private Optional<Texture> loudHighs() {
+    return loud(LineTexture.HIGH, lines.bands());
+  }
+
   /** While nothing sounds. */
   private Optional<Texture> still(int from, int to) {
     return lines.of(total, from, to, (since, over, fall) -> over < STILL_DB);
@@ -193,7 +197,7 @@ final class TailTexture {
   Optional<Texture> workedOn() {
     Optional<Texture> high = tails(LineTexture.HIGH, lines.bands());
     Optional<Texture> still = still(LineTexture.HIGH, lines.bands());
-    Optional<Texture> loud = loud(LineTexture.HIGH, lines.bands());
+    Optional<Texture> loud = loudHighs();
     if (high.isEmpty() || still.isEmpty() || loud.isEmpty() || isCoded()) {
       return Optional.empty();
     }
@@ -238,13 +242,12 @@ final class TailTexture {
 
   /** Whether long tones are loud, that go on in pauses as long as a room rings. */
   boolean isSung() {
-    return loud(LineTexture.HIGH, lines.bands()).filter(l -> l.following() > SUNG).isPresent();
+    return loudHighs().filter(l -> l.following() > SUNG).isPresent();
   }
 
   /** Whether it is so, or lines stand as far apart as those of song. */
   boolean isSong() {
-    return isSung()
-        || loud(LineTexture.HIGH, lines.bands()).filter(l -> l.scatterDb() > TONES_DB).isPresent();
+    return isSung() || loudHighs().filter(l -> l.scatterDb() > TONES_DB).isPresent();
   }
 
   /** Whether what is loud is a comb of narrow lines, that leaves little between. */
@@ -329,7 +332,7 @@ final class TailTexture {
                 (since, over, fall) -> over > NEAR_FROM_DB && over < NEAR_TO_DB),
             still(0, LineTexture.HIGH),
             still(LineTexture.HIGH, lines.bands()),
-            loud(LineTexture.HIGH, lines.bands()),
+            loudHighs(),
             falling())
         .flatMapToDouble(t ->
             t.map(x -> DoubleStream.of(x.scatterDb(), x.beside(), x.following()))
