@@ -1,7 +1,11 @@
 package nullroom.app.cli;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.concurrent.Callable;
+import java.util.stream.Stream;
 import nullroom.app.desktop.Desktop;
 import nullroom.app.desktop.Tour;
 import nullroom.core.Trouble;
@@ -60,15 +64,28 @@ public final class CommandLineFace implements Callable<Integer> {
         .execute(args);
   }
 
-  /** Does once what users do most, for the start-up cache to learn from. */
-  private static int rehearse() {
-    String book = Tour.rehearse().toString();
-    String noise = Path.of(book, "sound", "noise-1.wav").toString();
-    String claps = Path.of(book, "sound", "claps-1.wav").toString();
-    return run("measure", "level", claps, "--json")
-        + run("measure", "noise", noise, "--json")
-        + run("measure", "decay", claps, "--json")
-        + run("predict", book, "--json");
+  /**
+   * Does once what users do most, for the start-up cache to learn from.
+   *
+   * @param book with claps among its sounds
+   * @return 0 where all of it could be done
+   */
+  static int rehearse(Path book) {
+    Path claps;
+    try (Stream<Path> sounds = Files.list(book.resolve("sound"))) {
+      claps =
+          sounds
+              .filter(sound -> sound.getFileName().toString().contains("claps"))
+              .min(Comparator.naturalOrder())
+              .orElseThrow(() -> new Trouble.BadFile(book.toString(), "holds no claps"));
+    } catch (IOException e) {
+      throw new Trouble.BadFile(book.toString(), "cannot be read: " + e.getMessage());
+    }
+    return Stream.of("level", "noise", "decay")
+            .mapToInt(figure -> run("measure", figure, claps.toString(), "--json"))
+            .max()
+            .orElseThrow()
+        + run("predict", book.toString(), "--json");
   }
 
   private static String sentence(Exception e) {
@@ -82,7 +99,7 @@ public final class CommandLineFace implements Callable<Integer> {
   @Override
   public Integer call() {
     if (exitWhenShown) {
-      return rehearse();
+      return rehearse(Tour.rehearse());
     }
     return demo ? Desktop.demo() : Desktop.lastBook();
   }

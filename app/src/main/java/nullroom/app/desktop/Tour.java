@@ -41,6 +41,9 @@ public final class Tour {
   /** What a page of microphones asks for is there after this. */
   private static final long MIC_NANOS = 700_000_000L;
 
+  private static final int SHOWN_WIDTH = 1280;
+  private static final int SHOWN_HEIGHT = 800;
+
   private Tour() {}
 
   /**
@@ -50,28 +53,18 @@ public final class Tour {
    * @return the pictures
    */
   public static List<Path> draw(Path folder, int width, int height) {
-    return draw(Home.temporary("nullroom-demo-"), folder, width, height);
-  }
-
-  private static List<Path> draw(Path copy, Path folder, int width, int height) {
     Toolkit.goHeadless();
     try {
       Files.createDirectories(folder);
     } catch (IOException e) {
       throw new Trouble.BadFile(folder.toString(), "cannot be made: " + e.getMessage());
     }
-    RoomBook book = DemoBook.create(copy);
-    Toolkit.start();
-    Composition window =
-        Toolkit.onFx(() -> new Composition(new BookFolder(copy), book, DemoBook::device, false));
+    Composition window = demo(Home.temporary("nullroom-demo-"));
     List<Path> pictures = new ArrayList<>();
-    Stage stage = Toolkit.onFx(() -> Toolkit.show(book.name(), window.scene(width, height)));
-    Toolkit.onFx(() -> window.shell().root().requestFocus());
+    Stage stage = show(window, width, height);
     for (Station station : Station.values()) {
-      Toolkit.onFx(() -> window.shell().stationProperty().set(station));
-      settle();
       String name = (station.ordinal() + 1) + "-" + station.label().toLowerCase(Locale.ROOT);
-      pictures.add(picture(stage.getScene(), folder, name));
+      pictures.add(station(window, stage, station, folder, name));
       if (station == Station.LISTEN) {
         pages(window, stage, folder, name, pictures);
       }
@@ -110,6 +103,27 @@ public final class Tour {
     Toolkit.onFx(stage::close);
     window.close();
     return pictures;
+  }
+
+  private static Composition demo(Path copy) {
+    RoomBook book = DemoBook.create(copy);
+    Toolkit.start();
+    return Toolkit.onFx(() -> new Composition(new BookFolder(copy), book, DemoBook::device, false));
+  }
+
+  private static Stage show(Composition window, int width, int height) {
+    return Toolkit.onFx(() -> {
+      Stage stage = Toolkit.show(window.session().book().name(), window.scene(width, height));
+      window.shell().root().requestFocus();
+      return stage;
+    });
+  }
+
+  private static Path station(
+      Composition window, Stage stage, Station station, Path folder, String name) {
+    Toolkit.onFx(() -> window.shell().stationProperty().set(station));
+    settle();
+    return picture(stage.getScene(), folder, name);
   }
 
   private static void commands(Composition window, Stage stage, Path folder, List<Path> pictures) {
@@ -240,13 +254,20 @@ public final class Tour {
   }
 
   /**
-   * Draws everything once, away from sight: part of what the start-up cache is trained with.
+   * Draws every station once, away from sight: part of what the start-up cache is trained with.
    *
    * @return the folder of the demo book drawn
    */
   public static Path rehearse() {
+    Toolkit.goHeadless();
     Path copy = Home.temporary("nullroom-train-");
-    draw(copy, copy.resolve("pictures"), 1280, 800);
+    Composition window = demo(copy);
+    Stage stage = show(window, SHOWN_WIDTH, SHOWN_HEIGHT);
+    for (Station station : Station.values()) {
+      station(window, stage, station, copy, station.name());
+    }
+    Toolkit.onFx(stage::close);
+    window.close();
     return copy;
   }
 
