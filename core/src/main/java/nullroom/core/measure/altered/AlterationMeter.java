@@ -1,5 +1,6 @@
 package nullroom.core.measure.altered;
 
+import static java.util.concurrent.CompletableFuture.supplyAsync;
 import static nullroom.core.measure.altered.Alteration.Kind.GATE;
 import static nullroom.core.measure.altered.Alteration.Kind.LOSSY;
 import static nullroom.core.measure.altered.Alteration.Kind.NOISE_REDUCTION;
@@ -7,6 +8,7 @@ import static nullroom.core.measure.altered.Alteration.Kind.NOISE_REDUCTION;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.stream.IntStream;
 import nullroom.core.Decibels;
 import nullroom.core.Figures;
@@ -120,14 +122,29 @@ public final class AlterationMeter implements Hearer {
 
   @Override
   public void add(double[] block, int length) {
+    hearers().forEach(part -> part.add(block, length));
+  }
+
+  /** Those that together hear what {@link #add} does; each may have a thread of its own. */
+  public List<Hearer> hearers() {
+    return List.of(this::addSpectra, this::addFine, this::addMoments);
+  }
+
+  private void addSpectra(double[] block, int length) {
     spectra.add(block, length);
+    averaged.add(block, length);
+  }
+
+  private void addFine(double[] block, int length) {
     fine.add(block, length);
-    grid.add(block, length);
+    grid.add(block, length); // reads the fine bands
+    samples += length;
+  }
+
+  private void addMoments(double[] block, int length) {
     spread.add(block, length);
     before.add(block, length);
-    averaged.add(block, length);
     frames.add(block, length);
-    samples += length;
   }
 
   private void frame(double[] inside) {
@@ -170,6 +187,9 @@ public final class AlterationMeter implements Hearer {
     if (spectra.blocks() < 8) {
       return all;
     }
+    CompletableFuture<LevelsBetween.Seen> lines = supplyAsync(spectra::linesBetween);
+    CompletableFuture<double[]> beside =
+        lines.thenApplyAsync(seen -> Trace.all(spectra, seen, fine, before));
     double holes = spectra.holeShare();
     Optional<Alteration> edge = spectra.end(fine.stepsDb()).told(seconds());
     boolean coarse = isCoarse();
@@ -183,10 +203,10 @@ public final class AlterationMeter implements Hearer {
     Optional<Alteration> shut = gate(pauses, under.isEmpty() && gaps.isEmpty());
     boolean unshut = shut.isEmpty();
     boolean binByBin = unshut && edge.isEmpty(); // a coder does so, too, under an edge
-    LevelsBetween.Seen between = spectra.linesBetween();
+    LevelsBetween.Seen between = lines.join();
     Islands islands =
         new Islands(spectra, between, onSteps() ? Optional.empty() : spectra.quiet(), grid);
-    double[] traces = Trace.all(spectra, between, fine, before);
+    double[] traces = beside.join();
     boolean likely = !ReductionOdds.speakAgainst(traces);
     Optional<Alteration> reduced =
         unshut ? reduction(islands, gaps, binByBin && likely) : Optional.empty();

@@ -1,8 +1,8 @@
 package nullroom.core.measure.altered;
 
-import java.util.Arrays;
 import nullroom.core.Decibels;
 import nullroom.core.signal.HannSpectrum;
+import nullroom.core.signal.Sums;
 
 /**
  * Places among the highs that a coder left empty: far under what is beside them, and emptier than
@@ -64,7 +64,7 @@ final class Holes {
     double[] db = new double[empty.length];
     for (int g = 0; g < db.length; g++) {
       int from = (first + g) * GROUP;
-      db[g] = Decibels.ofEnergy(Arrays.stream(power, from, from + GROUP).sum() + LEAST);
+      db[g] = Decibels.ofEnergy(Sums.of(power, from, GROUP) + LEAST);
     }
     return db;
   }

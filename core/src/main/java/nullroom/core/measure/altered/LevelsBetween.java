@@ -2,7 +2,6 @@ package nullroom.core.measure.altered;
 
 import java.util.Arrays;
 import java.util.Optional;
-import java.util.function.DoublePredicate;
 import java.util.function.IntPredicate;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
@@ -145,8 +144,8 @@ final class LevelsBetween {
     }
   }
 
-  /** One spectrum, behind the one before. */
-  void add(double[] power) {
+  /** The bins of one spectrum in decibels, behind the one before. */
+  void add(double[] bins) {
     if (rows >= mostRows) {
       return;
     }
@@ -155,8 +154,8 @@ final class LevelsBetween {
       levels = Arrays.copyOf(levels, Math.max(end, 2 * levels.length));
     }
     for (int k = 0; k < lines; k++) {
-      long db = Math.round(Decibels.ofEnergy(power[first + k] + Double.MIN_NORMAL));
-      levels[rows * lines + k] = (byte) Math.clamp(db, Byte.MIN_VALUE, Byte.MAX_VALUE);
+      levels[rows * lines + k] =
+          (byte) Math.clamp(Math.round(bins[first + k]), Byte.MIN_VALUE, Byte.MAX_VALUE);
     }
     rows++;
   }
@@ -304,20 +303,24 @@ final class LevelsBetween {
         .mapToObj(b -> {
           int from = Math.min(lines, spectrum.bin(EDGES_HZ[b]) - first);
           int to = Math.min(lines, spectrum.bin(EDGES_HZ[b + 1]) - first);
-          return band(floor, moments, from, to, db -> db >= fromDb && db < toDb);
+          return standing(floor, moments, from, to, fromDb, toDb);
         })
         .toArray(Both[]::new);
   }
 
-  private Both band(double[] floor, IntPredicate moments, int from, int to, DoublePredicate of) {
+  private Both standing(
+      double[] floor, IntPredicate moments, int from, int to, double fromDb, double toDb) {
     int later = 0;
     int laterTogether = 0;
     int beside = 0;
     int besideTogether = 0;
     for (int row = 0; row < rows; row++) {
-      for (int k = from; moments.test(row) && k < to; k++) {
+      if (!moments.test(row)) {
+        continue;
+      }
+      for (int k = from; k < to; k++) {
         double db = over(row, k, floor);
-        if (of.test(db)) {
+        if (db >= fromDb && db < toDb) {
           if (row + 1 < rows) {
             later++;
             laterTogether += Math.abs(over(row + 1, k, floor) - db) < TOGETHER_DB ? 1 : 0;

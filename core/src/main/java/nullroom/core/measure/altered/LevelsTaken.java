@@ -44,14 +44,16 @@ final class LevelsTaken {
   }
 
   private static double[] band(double[] levels) {
-    double floor = Quantile.of(levels, FLOOR_SHARE);
-    double range = Quantile.of(levels, TOP_SHARE) - floor;
+    double[] over = levels.clone();
+    Arrays.sort(over);
+    double floor = Quantile.of(over, FLOOR_SHARE);
+    double range = Quantile.of(over, TOP_SHARE) - floor;
     if (range <= LEAST_RANGE_DB) {
       return new double[0];
     }
-    double[] over = Arrays.stream(levels).map(l -> l - floor).sorted().toArray();
+    Arrays.setAll(over, k -> over[k] - floor);
     double half = HALF_WAY * range;
-    long louder = Arrays.stream(over).filter(o -> o >= half).count();
+    long louder = over.length - under(over, half);
     long emptiest =
         IntStream.iterate(0, k -> OVER_DB + STEP_DB * k < MOST * range, k -> k + 1)
             .mapToLong(k -> within(over, OVER_DB + STEP_DB * k, OVER_DB + STEP_DB * k + WIDE_DB))
@@ -60,8 +62,23 @@ final class LevelsTaken {
     return new double[] {odds(within(over, OVER_DB, half), louder), odds(emptiest, louder)};
   }
 
-  private static long within(double[] all, double from, double to) {
-    return Arrays.stream(all).filter(x -> x > from && x < to).count();
+  /** How many of a rising row lie between, not at the ends. */
+  private static long within(double[] rising, double from, double to) {
+    return Math.max(0, under(rising, to) - under(rising, Math.nextUp(from)));
+  }
+
+  private static int under(double[] rising, double limit) {
+    int from = 0;
+    int to = rising.length;
+    while (from < to) {
+      int middle = (from + to) >>> 1;
+      if (rising[middle] < limit) {
+        from = middle + 1;
+      } else {
+        to = middle;
+      }
+    }
+    return from;
   }
 
   private static double odds(long some, long others) {

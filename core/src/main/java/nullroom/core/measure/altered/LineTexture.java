@@ -1,5 +1,6 @@
 package nullroom.core.measure.altered;
 
+import java.util.Arrays;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import nullroom.core.Decibels;
@@ -81,25 +82,33 @@ final class LineTexture {
     return spectrum.size() / rate;
   }
 
-  /** One spectrum, behind the one before. */
-  void add(double[] power) {
+  /**
+   * One spectrum, behind the one before.
+   *
+   * @param bins of {@code power} in decibels
+   */
+  void add(double[] power, double[] bins) {
     if (bands == 0) {
       return;
     }
     boolean kept = rows.count() * seconds() < LONGEST_SECONDS;
     double[] row = new double[COLUMNS * bands];
     for (int b = kept ? 0 : HIGH; b < (kept ? bands : Math.min(TOP, bands)); b++) {
-      double[] off = new double[spectrum.bin(EDGES_HZ[b + 1]) - spectrum.bin(EDGES_HZ[b])];
-      for (int k = 0; k < off.length; k++) {
-        off[k] = Decibels.ofEnergy(power[spectrum.bin(EDGES_HZ[b]) + k] + Double.MIN_NORMAL);
-      }
+      double[] off =
+          Arrays.copyOfRange(bins, spectrum.bin(EDGES_HZ[b]), spectrum.bin(EDGES_HZ[b + 1]));
       HannSpectrum.level(off, AROUND);
+      double squares = 0;
+      double beside = 0;
+      double following = 0;
       for (int k = 0; k < off.length; k++) {
         off[k] = Math.min(off[k], HIGHEST_DB);
-        row[COLUMNS * b + 1] += off[k] * off[k] / off.length;
-        row[COLUMNS * b + 2] += k > 0 ? off[k] * off[k - 1] / (off.length - 1) : 0;
-        row[COLUMNS * b + 3] += before[b].length > 0 ? off[k] * before[b][k] / off.length : 0;
+        squares += off[k] * off[k];
+        beside += k > 0 ? off[k] * off[k - 1] : 0;
+        following += before[b].length > 0 ? off[k] * before[b][k] : 0;
       }
+      row[COLUMNS * b + 1] = squares / off.length;
+      row[COLUMNS * b + 2] = beside / (off.length - 1);
+      row[COLUMNS * b + 3] = following / off.length;
       row[COLUMNS * b] =
           Decibels.ofEnergy(
               spectrum.between(power, EDGES_HZ[b], EDGES_HZ[b + 1]) + Double.MIN_NORMAL);

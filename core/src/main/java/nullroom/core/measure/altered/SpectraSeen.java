@@ -70,6 +70,10 @@ final class SpectraSeen {
   private final HannSpectrum spectrum;
   private final Blocks cut;
   private final double[] mean;
+
+  /** Of the bins of one spectrum. */
+  private final double[] db;
+
   private final Frames octaves = new Frames(OCTAVES);
   private final Frames aside = new Frames(ASIDE);
   private final LineTexture lines;
@@ -92,6 +96,7 @@ final class SpectraSeen {
     between = new LevelsBetween(spectrum, rate);
     holes = new Holes(spectrum);
     mean = new double[spectrum.size() / 2 + 1];
+    db = new double[mean.length];
   }
 
   private int bin(double hz) {
@@ -113,9 +118,12 @@ final class SpectraSeen {
     blocks++;
     octaves.add(octaves(power));
     aside.add(aside(power));
-    lines.add(power);
+    for (int k = 0; k < power.length; k++) {
+      db[k] = Decibels.ofEnergy(power[k] + Double.MIN_NORMAL);
+    }
+    lines.add(power, db);
     if (sum > 1e-15) {
-      between.add(power);
+      between.add(db);
       double level = Decibels.ofEnergy(sum);
       sounding++;
       holes.add(power, lines.lastFollowing());

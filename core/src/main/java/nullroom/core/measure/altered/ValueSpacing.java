@@ -5,7 +5,6 @@ import java.util.BitSet;
 import java.util.Comparator;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import nullroom.core.signal.Fft;
 
@@ -69,7 +68,10 @@ final class ValueSpacing {
    * @param samples in steps: whole numbers
    */
   OptionalDouble of(double[] samples) {
-    double mean = DoubleStream.of(samples).map(Math::abs).average().orElse(0);
+    double mean = 0;
+    for (double x : samples) {
+      mean += Math.abs(x) / samples.length;
+    }
     int coarse = 1;
     while (coarse < COARSEST && coarse * MEAN_SHARE * REACH < mean) {
       coarse *= 2;
@@ -145,7 +147,7 @@ final class ValueSpacing {
     heights[0] = 1;
     heights[SIZE / 2] = Math.abs(line[1]) / sum;
     for (int k = 1; k < SIZE / 2; k++) {
-      heights[k] = Math.hypot(line[2 * k], line[2 * k + 1]) / sum;
+      heights[k] = Math.sqrt(line[2 * k] * line[2 * k] + line[2 * k + 1] * line[2 * k + 1]) / sum;
     }
     return heights;
   }

@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 import nullroom.core.Decibels;
 import nullroom.core.Regression;
 import nullroom.core.signal.Band;
+import nullroom.core.signal.Biquads;
 import nullroom.core.signal.Butterworth;
 import nullroom.core.signal.Fft;
 import nullroom.core.signal.Sums;
@@ -126,6 +127,32 @@ final class BandEvaluation {
   /** The take filtered from its end to its start. */
   static double[] backwards(double[] take, Band band, double rate) {
     return backwards(take, band, rate, ORDER);
+  }
+
+  /**
+   * Sums of squares of a take filtered from its end to its start, step by step: a long one's in
+   * little memory.
+   *
+   * @param step samples that are summed up
+   * @return of all whole steps from the start
+   */
+  static double[] backwardEnergies(double[] take, Band band, double rate, int step) {
+    Biquads filter = Butterworth.bandPass(band, rate, ORDER);
+    double[] energies = new double[take.length / step];
+    double[] reversed = new double[step];
+    int end = take.length;
+    for (int k = energies.length; k >= 0; k--) { // first what is left behind the last whole step
+      int n = end - k * step;
+      for (int i = 0; i < n; i++) {
+        reversed[i] = take[end - 1 - i];
+      }
+      filter.filter(reversed, reversed, n);
+      end -= n;
+      if (k < energies.length) {
+        energies[k] = Sums.ofSquares(reversed, 0, n);
+      }
+    }
+    return energies;
   }
 
   private static double[] backwards(double[] take, Band band, double rate, int order) {

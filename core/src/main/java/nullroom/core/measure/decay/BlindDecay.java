@@ -89,24 +89,24 @@ public record BlindDecay(List<Estimate> bands) {
   /** Estimates; empty where no octave has enough free decays. */
   public static Optional<BlindDecay> of(Samples take) {
     double rate = take.sampleRateHz();
-    double[] x = take.toArray();
-    x = Arrays.copyOf(x, (int) Math.min(x.length, LONGEST_SECONDS * rate));
+    double[] all = take.toArray();
+    double[] x = Arrays.copyOf(all, (int) Math.min(all.length, LONGEST_SECONDS * rate));
     boolean talk = Talk.likely(x, rate);
-    List<Estimate> bands = new ArrayList<>();
-    for (Band band : Band.within(Octave.ALL, rate)) {
-      if (band.nominalHz() >= LOWEST_HZ && band.nominalHz() <= HIGHEST_HZ) {
-        double[] level = levels(x, band, rate);
-        Optional<Estimate> free = free(band.nominalHz(), freeDecays(level));
-        Optional<Estimate> steep = talk ? steepest(band.nominalHz(), level) : Optional.empty();
-        steep
-            .filter(s ->
-                s.seconds() > LONG_SECONDS
-                    && (free.isEmpty() || free.get().seconds() < s.seconds()))
-            .or(() -> free)
-            .ifPresent(bands::add);
-      }
-    }
+    List<Estimate> bands =
+        Band.within(Octave.ALL, rate).parallelStream()
+            .filter(band -> band.nominalHz() >= LOWEST_HZ && band.nominalHz() <= HIGHEST_HZ)
+            .flatMap(band -> estimate(band.nominalHz(), levels(x, band, rate), talk).stream())
+            .toList();
     return bands.isEmpty() ? Optional.empty() : Optional.of(new BlindDecay(bands));
+  }
+
+  private static Optional<Estimate> estimate(double hz, double[] level, boolean talk) {
+    Optional<Estimate> free = free(hz, freeDecays(level));
+    Optional<Estimate> steep = talk ? steepest(hz, level) : Optional.empty();
+    return steep
+        .filter(s ->
+            s.seconds() > LONG_SECONDS && (free.isEmpty() || free.get().seconds() < s.seconds()))
+        .or(() -> free);
   }
 
   private static Optional<Estimate> free(double hz, double[] times) {
@@ -179,12 +179,12 @@ public record BlindDecay(List<Estimate> bands) {
   }
 
   private static double[] levels(double[] x, Band band, double rate) {
-    double[] y = BandEvaluation.backwards(x, band, rate);
     int step = (int) (STEP_SECONDS * rate);
-    double[] level = new double[Math.max(0, y.length / step - WINDOW_STEPS)];
+    double[] energies = BandEvaluation.backwardEnergies(x, band, rate, step);
+    double[] level = new double[Math.max(0, energies.length - WINDOW_STEPS)];
     for (int k = 0; k < level.length; k++) {
-      int n = WINDOW_STEPS * step;
-      level[k] = Decibels.ofEnergy(Sums.ofSquares(y, k * step, n) / n + 1e-15);
+      level[k] =
+          Decibels.ofEnergy(Sums.of(energies, k, WINDOW_STEPS) / (WINDOW_STEPS * step) + 1e-15);
     }
     return level;
   }

@@ -3,10 +3,14 @@ package nullroom.core.measure.take;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.concurrent.CompletableFuture;
+import java.util.stream.Stream;
 import nullroom.core.Decibels;
 import nullroom.core.measure.ClipCounter;
 import nullroom.core.measure.Moment;
+import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.altered.AlterationMeter;
+import nullroom.core.measure.altered.Hearer;
 import nullroom.core.measure.noise.NoiseMeter;
 import nullroom.core.signal.Biquads;
 import nullroom.core.signal.Butterworth;
@@ -14,7 +18,7 @@ import nullroom.core.signal.Sums;
 import nullroom.core.signal.TruePeak;
 import nullroom.core.signal.Weighting;
 
-/** Measures one channel of a take block by block; one thread at a time. */
+/** Measures one channel of a take block by block; each hearer on one thread at a time. */
 final class TakeChannelMeter {
   /** What lies under any voice. */
   private static final double RUMBLE_HZ = 55;
@@ -66,10 +70,15 @@ final class TakeChannelMeter {
     rumble = new double[step.length / GROUP];
   }
 
+  /** Those that are to hear the channel; each may have a thread of its own. */
+  List<Hearer> hearers() {
+    return Stream.concat(Stream.of(this::add), altered.hearers().stream()).toList();
+  }
+
   /**
    * Takes the next samples; they are looked at in steps of 10 ms, which the fastest memory holds.
    */
-  void add(double[] block, int length) {
+  private void add(double[] block, int length) {
     int taken = 0;
     while (taken < length) {
       int size = (int) (Math.round((steps + 1) * rate / LoudnessMeter.STEPS_PER_SECOND) - count);
@@ -97,7 +106,6 @@ final class TakeChannelMeter {
     flatTops.add(step, n, top);
     dropouts.add(step, n, top);
     links.add(step, n);
-    altered.add(step, n);
     truePeak.add(step, n, top);
     quiet.add(step, n);
     loudness.add(new double[][] {step}, n);
@@ -157,6 +165,7 @@ final class TakeChannelMeter {
   }
 
   TakeChannel result() {
+    CompletableFuture<List<Alteration>> found = CompletableFuture.supplyAsync(altered::found);
     Optional<ActiveSpeech.Result> spoken =
         speech.result().filter(r -> count / rate >= NoiseMeter.SHORTEST_SECONDS);
     TakeFrames.Floor floor = frames.floor(spoken.map(ActiveSpeech.Result::step).orElse(0));
@@ -184,7 +193,7 @@ final class TakeChannelMeter {
             && quiet.music(Decibels.meanSquareOfDbfs(floor.dbfs().getAsDouble())),
         spoken.isPresent() ? faults(spoken.get().levelDbfs()) : List.of(),
         dropouts.found(),
-        altered.found(),
+        found.join(),
         frames.energies());
   }
 }

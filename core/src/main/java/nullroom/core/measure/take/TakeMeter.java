@@ -32,16 +32,44 @@ public final class TakeMeter {
       meters.add(new TakeChannelMeter(source.sampleRateHz(), source.largestAmplitude()));
     }
     ChannelPair pair = new ChannelPair();
-    long samples = 0;
+    List<Heard> heard = new ArrayList<>();
+    heard.add((block, length) -> pair.add(block[0], block[channels > 1 ? 1 : 0], length));
+    for (int c = 0; c < channels; c++) {
+      int which = c;
+      meters
+          .get(c)
+          .hearers()
+          .forEach(one -> heard.add((block, length) -> one.add(block[which], length)));
+    }
+    read(source, heard, progress);
+    meters.forEach(TakeChannelMeter::end);
+    LoudnessMeter loudness =
+        LoudnessMeter.together(meters.stream().map(TakeChannelMeter::loudness).toList());
+    return new TakeReport(
+        source.sampleRateHz(),
+        meters.parallelStream().map(TakeChannelMeter::result).toList(),
+        loudness.loudness(),
+        loudness.shortTermCourse(),
+        channels > 1 ? pair.correlation() : OptionalDouble.empty());
+  }
+
+  /** All channels of a block, for one that hears them. */
+  private interface Heard {
+    void add(double[][] block, int length);
+  }
+
+  /** Reads a source to its end, while each hears it, all side by side, block after block. */
+  private static void read(SampleSource source, List<Heard> heard, Progress progress) {
     try (ExecutorService beside =
         Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors())) {
-      double[][][] blocks = new double[BLOCKS][channels][BLOCK];
-      CompletableFuture<?>[][] done = new CompletableFuture<?>[BLOCKS][channels + 1];
-      CompletableFuture<?>[] last = new CompletableFuture<?>[channels + 1];
+      double[][][] blocks = new double[BLOCKS][source.channels()][BLOCK];
+      CompletableFuture<?>[][] done = new CompletableFuture<?>[BLOCKS][heard.size()];
+      CompletableFuture<?>[] last = new CompletableFuture<?>[heard.size()];
       for (CompletableFuture<?>[] row : done) {
         Arrays.fill(row, CompletableFuture.completedFuture(null));
       }
       Arrays.fill(last, CompletableFuture.completedFuture(null));
+      long samples = 0;
       for (int turn = 0; ; turn = (turn + 1) % BLOCKS) {
         CompletableFuture.allOf(done[turn]).join();
         double[][] block = blocks[turn];
@@ -49,18 +77,9 @@ public final class TakeMeter {
         if (length < 0) {
           break;
         }
-        for (int c = 0; c <= channels; c++) { // each chain in the order of the blocks
-          int which = c;
-          last[c] =
-              last[c].thenRunAsync(
-                  () -> {
-                    if (which < channels) {
-                      meters.get(which).add(block[which], length);
-                    } else {
-                      pair.add(block[0], block[channels > 1 ? 1 : 0], length);
-                    }
-                  },
-                  beside);
+        for (int c = 0; c < last.length; c++) { // each in the order of the blocks
+          Heard one = heard.get(c);
+          last[c] = last[c].thenRunAsync(() -> one.add(block, length), beside);
           done[turn][c] = last[c];
         }
         samples += length;
@@ -68,14 +87,5 @@ public final class TakeMeter {
       }
       CompletableFuture.allOf(last).join();
     }
-    meters.forEach(TakeChannelMeter::end);
-    LoudnessMeter loudness =
-        LoudnessMeter.together(meters.stream().map(TakeChannelMeter::loudness).toList());
-    return new TakeReport(
-        source.sampleRateHz(),
-        meters.stream().map(TakeChannelMeter::result).toList(),
-        loudness.loudness(),
-        loudness.shortTermCourse(),
-        channels > 1 ? pair.correlation() : OptionalDouble.empty());
   }
 }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Random;
 import nullroom.core.acoustics.Octave;
 import nullroom.core.signal.Band;
+import nullroom.core.signal.Sums;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -90,6 +91,22 @@ class BandEvaluationTest {
       assertThat(decay.inrDb().orElseThrow()).isCloseTo(inr, within(2.0));
       assertThat(decay.t20Seconds().isPresent()).isEqualTo(inr > 35);
       assertThat(decay.t30Seconds().isPresent()).isEqualTo(inr > 45);
+    }
+  }
+
+  @Test
+  @DisplayName("energies of steps are the sums of squares of what is filtered backwards whole")
+  void backwardEnergies() {
+    double[] x = noisy(0.3, new Random(3));
+    Band band = Octave.ALL.get(4);
+    int step = 240;
+    assertThat(x.length % step).isPositive();
+    double[] whole = BandEvaluation.backwards(x, band, RATE);
+    double[] energies = BandEvaluation.backwardEnergies(x, band, RATE, step);
+    assertThat(energies).hasSize(x.length / step);
+    for (int k = 0; k < energies.length; k++) {
+      double energy = Sums.ofSquares(whole, k * step, step);
+      assertThat(energies[k]).isCloseTo(energy, within(1e-9 * energy));
     }
   }
 }
