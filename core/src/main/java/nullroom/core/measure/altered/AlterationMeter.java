@@ -81,14 +81,25 @@ public final class AlterationMeter implements Hearer {
         IntStream.range(0, source.channels())
             .mapToObj(c -> new AlterationMeter(source.sampleRateHz()))
             .toList();
-    SampleSource heard = beside(source, meters);
     double[][] block = new double[source.channels()][BLOCK];
     long read = 0;
-    for (int length = heard.read(block); length >= 0; length = heard.read(block)) {
+    for (int length = source.read(block); length >= 0; length = source.read(block)) {
+      hear(meters, block, length);
       read += length;
       progress.step(read, Long.MAX_VALUE);
     }
     return meters.stream().map(AlterationMeter::found).toList();
+  }
+
+  private static void hear(List<AlterationMeter> meters, double[][] block, int length) {
+    IntStream.range(0, meters.size())
+        .boxed()
+        .flatMap(c ->
+            meters.get(c).hearers().stream()
+                .map(hearer -> (Runnable) () -> hearer.add(block[c], length)))
+        .toList()
+        .parallelStream()
+        .forEach(Runnable::run);
   }
 
   /** A source whose first channels are heard while somebody else reads it. */

@@ -2,7 +2,9 @@ package nullroom.core.measure.decay;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import nullroom.core.Decibels;
 import nullroom.core.Regression;
@@ -56,6 +58,9 @@ final class BandEvaluation {
   private final List<double[]> takes;
   private final List<ZeroPhase> spectra;
   private final int lead;
+
+  /** By their lengths: those of one take are those of the next. */
+  private final Map<Integer, Fft> transforms = new HashMap<>();
 
   /**
    * @param spectra of the takes, in their order
@@ -266,7 +271,7 @@ final class BandEvaluation {
     if (to <= from) {
       return 0;
     }
-    Fft fft = new Fft(Fft.sizeFor(to - from));
+    Fft fft = transforms.computeIfAbsent(Fft.sizeFor(to - from), Fft::new);
     double[] block = Arrays.copyOf(Arrays.copyOfRange(y, from, to), fft.size());
     fft.forward(block);
     double[] bins = new double[fft.size() / 2 + 1];

@@ -213,7 +213,9 @@ public final class DecayAnalysis {
     AtomicInteger done = new AtomicInteger();
     Function<Band, DecayReport.BandDecay> evaluation =
         band -> {
-          progress.step(done.incrementAndGet(), bands.size() + moreBands.size() + 1);
+          synchronized (done) {
+            progress.step(done.incrementAndGet(), bands.size() + moreBands.size() + 1);
+          }
           if (takes.played(band) < Takes.LEAST_PLAYED) {
             return DecayReport.BandDecay.unknown(band.nominalHz(), OptionalDouble.empty());
           }
@@ -221,7 +223,7 @@ public final class DecayAnalysis {
               ? new BandEvaluation(band, rate, takes.responses(), spectra, takes.lead()).evaluate()
               : new NoiseEvaluation(band, rate, takes).evaluate();
         };
-    List<DecayReport.BandDecay> decays = bands.stream().map(evaluation).toList();
+    List<DecayReport.BandDecay> decays = bands.parallelStream().map(evaluation).toList();
     warnings.addAll(DecayWords.explain(excitation, takes, bands, decays));
     double[] loudest = loudest(takes);
     boolean speechPlayed =
@@ -233,7 +235,7 @@ public final class DecayAnalysis {
             takes.directSeconds(),
             takes.found(),
             decays,
-            moreBands.stream().map(evaluation).toList(),
+            moreBands.parallelStream().map(evaluation).toList(),
             response ? directToReverberant(takes, rate) : OptionalDouble.empty(),
             response && speechPlayed ? Modulation.of(spectra, takes.lead(), rate) : List.of(),
             response ? Reflections.find(loudest, takes.lead(), rate) : List.of(),
