@@ -60,6 +60,9 @@ public final class AlterationMeter implements Hearer {
   private final int frame;
   private double largest;
   private final Blocks frames;
+  private final Hearer firstAveraged;
+  private final Hearer firstFine;
+  private final Hearer firstMoments;
   private long samples;
 
   /** Of a channel that declares a sampling rate. */
@@ -73,6 +76,9 @@ public final class AlterationMeter implements Hearer {
     averaged = new AveragedNoise(sampleRateHz);
     frame = Math.max(8, (int) Math.round(SHORT_SECONDS * sampleRateHz));
     frames = new Blocks(frame, this::frame);
+    firstAveraged = new FirstMinutes(rate, averaged::add);
+    firstFine = new FirstMinutes(rate, this::fine);
+    firstMoments = new FirstMinutes(rate, this::moments);
   }
 
   /** All channels of a source, from where it stands to its end. */
@@ -143,19 +149,27 @@ public final class AlterationMeter implements Hearer {
 
   private void addSpectra(double[] block, int length) {
     spectra.add(block, length);
-    averaged.add(block, length);
+    firstAveraged.add(block, length);
   }
 
   private void addFine(double[] block, int length) {
-    fine.add(block, length);
-    grid.add(block, length); // reads the fine bands
+    firstFine.add(block, length);
     samples += length;
   }
 
+  private void fine(double[] block, int length) {
+    fine.add(block, length);
+    grid.add(block, length); // reads the fine bands
+  }
+
   private void addMoments(double[] block, int length) {
+    firstMoments.add(block, length);
+    frames.add(block, length);
+  }
+
+  private void moments(double[] block, int length) {
     spread.add(block, length);
     before.add(block, length);
-    frames.add(block, length);
   }
 
   private void frame(double[] inside) {

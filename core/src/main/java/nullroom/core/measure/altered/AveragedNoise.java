@@ -26,7 +26,6 @@ final class AveragedNoise {
   private static final int QUIET_PART = 6;
 
   private static final int FEWEST = 10;
-  private static final double LONGEST_SECONDS = 600;
   private static final double LEVEL_FROM_HZ = 150;
   private static final double FROM_HZ = 500;
   private static final double TO_HZ = 10_000;
@@ -77,9 +76,6 @@ final class AveragedNoise {
   }
 
   private void keep(double[] block) {
-    if (blocks * (double) spectrum.size() >= LONGEST_SECONDS * rate) {
-      return;
-    }
     blocks++;
     double[] power = spectrum.of(block, 0);
     double level = spectrum.between(power, LEVEL_FROM_HZ, rate / 2);

@@ -8,10 +8,7 @@ import nullroom.core.measure.Frames;
 import nullroom.core.signal.Fft;
 import nullroom.core.signal.HannSpectrum;
 
-/**
- * Levels of the bands from 180 Hz to 20 kHz, each ten milliseconds or so, of the first ten minutes
- * of a sound: what a device does it does by then.
- */
+/** Levels of the bands from 180 Hz to 20 kHz, each ten milliseconds or so. */
 final class FineBands {
   /** Octaves, above 5.7 kHz half octaves: noise has most of its energy to show there. */
   private static final double[] EDGES_HZ = {
@@ -21,7 +18,6 @@ final class FineBands {
   private static final int NOISE_BANDS = 8;
   private static final double MOST_OF_RATE = 0.45;
   private static final double BLOCK_SECONDS = 0.02;
-  private static final double LONGEST_SECONDS = 600;
   private static final double LEAST = 1e-20;
 
   /** Decibels: of one degree of freedom, 10 / ln 10. */
@@ -71,9 +67,6 @@ final class FineBands {
   }
 
   private void row(double[] block) {
-    if (levels.count() * seconds() >= LONGEST_SECONDS) {
-      return;
-    }
     double[] power = spectrum.of(block, 0);
     energies.add(power);
     double[] row = new double[Math.max(1, bands)];

@@ -28,9 +28,6 @@ final class LevelsBetween {
   private static final int FEWEST_BANDS = 3;
   private static final double MOST_OF_RATE = 0.45;
 
-  /** What a device does it does by then. */
-  private static final double LONGEST_SECONDS = 600;
-
   /** So much apart two lines stand together. */
   private static final double TOGETHER_DB = 4.5;
 
@@ -105,7 +102,6 @@ final class LevelsBetween {
   private final HannSpectrum spectrum;
   private final int first;
   private final int lines;
-  private final int mostRows;
   private byte[] levels = new byte[1 << 16];
   private int rows;
 
@@ -113,7 +109,6 @@ final class LevelsBetween {
     this.spectrum = spectrum;
     first = spectrum.bin(EDGES_HZ[0]);
     lines = Math.max(0, spectrum.bin(Math.min(EDGES_HZ[BANDS], MOST_OF_RATE * rate)) - first);
-    mostRows = (int) (LONGEST_SECONDS * rate / spectrum.size());
   }
 
   /** How many lines there are, and how many of them stand together with another. */
@@ -146,9 +141,6 @@ final class LevelsBetween {
 
   /** The bins of one spectrum in decibels, behind the one before. */
   void add(double[] bins) {
-    if (rows >= mostRows) {
-      return;
-    }
     int end = (rows + 1) * lines;
     if (end > levels.length) {
       levels = Arrays.copyOf(levels, Math.max(end, 2 * levels.length));

@@ -26,9 +26,6 @@ final class LineTexture {
   /** A steady line stands further over its neighbours than noise ever does. */
   private static final double HIGHEST_DB = 8;
 
-  /** What a device does it does by then. */
-  private static final double LONGEST_SECONDS = 600;
-
   private static final double LOUD_SHARE = 0.97;
   private static final double LOUD_DB = 15;
   private static final double AROUND_SECONDS = 3;
@@ -91,9 +88,8 @@ final class LineTexture {
     if (bands == 0) {
       return;
     }
-    boolean kept = rows.count() * seconds() < LONGEST_SECONDS;
     double[] row = new double[COLUMNS * bands];
-    for (int b = kept ? 0 : HIGH; b < (kept ? bands : Math.min(TOP, bands)); b++) {
+    for (int b = 0; b < bands; b++) {
       double[] off =
           Arrays.copyOfRange(bins, spectrum.bin(EDGES_HZ[b]), spectrum.bin(EDGES_HZ[b + 1]));
       HannSpectrum.level(off, AROUND);
@@ -121,9 +117,7 @@ final class LineTexture {
       following += row[COLUMNS * b + 3];
     }
     lastFollowing = following / squares;
-    if (kept) {
-      rows.add(row);
-    }
+    rows.add(row);
   }
 
   /**

@@ -30,7 +30,10 @@ final class SpectraSeen {
   private static final double[] ASIDE_TO_HZ = {68, 10_500, 13_000, 15_500};
   private static final double MOST_OF_RATE = 0.48;
 
-  private static final double FIRST_OCTAVE_HZ = 250;
+  /** From that of 250 Hz to that of 8 kHz. */
+  private static final double[] OCTAVE_EDGES_HZ =
+      IntStream.rangeClosed(0, OCTAVES).mapToDouble(o -> 250 * Math.pow(2, o - 0.5)).toArray();
+
   private static final double BLOCK_SECONDS = 0.043;
   private static final int QUIETEST = 60;
 
@@ -109,18 +112,25 @@ final class SpectraSeen {
 
   private void block(double[] samples) {
     double[] power = spectrum.of(samples, 0);
-    double sum = 0;
     for (int k = 0; k < power.length; k++) {
       power[k] *= 2; // a full sine is 0 dB
-      mean[k] += power[k];
-      sum += power[k];
     }
-    blocks++;
     octaves.add(octaves(power));
     aside.add(aside(power));
+    if (blocks * secondsPerBlock() < FirstMinutes.SECONDS) {
+      first(samples, power);
+    }
+  }
+
+  /** What is looked at more closely: the first minutes. */
+  private void first(double[] samples, double[] power) {
+    double sum = 0;
     for (int k = 0; k < power.length; k++) {
+      mean[k] += power[k];
+      sum += power[k];
       db[k] = Decibels.ofEnergy(power[k] + Double.MIN_NORMAL);
     }
+    blocks++;
     lines.add(power, db);
     if (sum > 1e-15) {
       between.add(db);
@@ -152,8 +162,7 @@ final class SpectraSeen {
   private double[] octaves(double[] power) {
     double[] all = new double[OCTAVES];
     for (int o = 0; o < OCTAVES; o++) {
-      double centre = FIRST_OCTAVE_HZ * Math.pow(2, o);
-      all[o] = band(power, centre / Math.sqrt(2), centre * Math.sqrt(2));
+      all[o] = band(power, OCTAVE_EDGES_HZ[o], OCTAVE_EDGES_HZ[o + 1]);
     }
     return all;
   }

@@ -21,7 +21,6 @@ import nullroom.core.signal.Sums;
  */
 final class SpreadSteps {
   private static final int BLOCK = 2048;
-  private static final double LONGEST_SECONDS = 600;
 
   /** After so many blocks in which none shows only one in four is looked at, until one does. */
   private static final int LOOKED_AT = 300;
@@ -63,8 +62,7 @@ final class SpreadSteps {
 
   private void block(double[] samples) {
     int here = count++;
-    if (here * (double) BLOCK > LONGEST_SECONDS * rate
-        || here > lastSeen + LOOKED_AT && here % ONE_IN != 0) {
+    if (here > lastSeen + LOOKED_AT && here % ONE_IN != 0) {
       return;
     }
     steps.add(samples, BLOCK);

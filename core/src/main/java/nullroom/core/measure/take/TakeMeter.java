@@ -15,7 +15,7 @@ import nullroom.core.signal.SampleSource;
  * by side, and beside the reading.
  */
 public final class TakeMeter {
-  private static final int BLOCK = 1 << 12;
+  private static final int BLOCK = 1 << 14;
   private static final int BLOCKS = 8;
 
   private TakeMeter() {}
