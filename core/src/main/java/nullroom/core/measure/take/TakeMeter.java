@@ -32,16 +32,16 @@ public final class TakeMeter {
       meters.add(new TakeChannelMeter(source.sampleRateHz(), source.largestAmplitude()));
     }
     ChannelPair pair = new ChannelPair();
-    List<Heard> heard = new ArrayList<>();
-    heard.add((block, length) -> pair.add(block[0], block[channels > 1 ? 1 : 0], length));
+    List<BlockHearer> hearers = new ArrayList<>();
+    hearers.add((block, length) -> pair.add(block[0], block[channels > 1 ? 1 : 0], length));
     for (int c = 0; c < channels; c++) {
       int which = c;
       meters
           .get(c)
           .hearers()
-          .forEach(one -> heard.add((block, length) -> one.add(block[which], length)));
+          .forEach(one -> hearers.add((block, length) -> one.add(block[which], length)));
     }
-    read(source, heard, progress);
+    read(source, hearers, progress);
     meters.forEach(TakeChannelMeter::end);
     LoudnessMeter loudness =
         LoudnessMeter.together(meters.stream().map(TakeChannelMeter::loudness).toList());
@@ -54,17 +54,17 @@ public final class TakeMeter {
   }
 
   /** All channels of a block, for one that hears them. */
-  private interface Heard {
+  private interface BlockHearer {
     void add(double[][] block, int length);
   }
 
   /** Reads a source to its end, while each hears it, all side by side, block after block. */
-  private static void read(SampleSource source, List<Heard> heard, Progress progress) {
+  private static void read(SampleSource source, List<BlockHearer> hearers, Progress progress) {
     try (ExecutorService beside =
         Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors())) {
       double[][][] blocks = new double[BLOCKS][source.channels()][BLOCK];
-      CompletableFuture<?>[][] done = new CompletableFuture<?>[BLOCKS][heard.size()];
-      CompletableFuture<?>[] last = new CompletableFuture<?>[heard.size()];
+      CompletableFuture<?>[][] done = new CompletableFuture<?>[BLOCKS][hearers.size()];
+      CompletableFuture<?>[] last = new CompletableFuture<?>[hearers.size()];
       for (CompletableFuture<?>[] row : done) {
         Arrays.fill(row, CompletableFuture.completedFuture(null));
       }
@@ -78,7 +78,7 @@ public final class TakeMeter {
           break;
         }
         for (int c = 0; c < last.length; c++) { // each in the order of the blocks
-          Heard one = heard.get(c);
+          BlockHearer one = hearers.get(c);
           last[c] = last[c].thenRunAsync(() -> one.add(block, length), beside);
           done[turn][c] = last[c];
         }
