@@ -2,6 +2,7 @@ package nullroom.core.measure.decay;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import nullroom.core.acoustics.Octave;
@@ -60,6 +61,25 @@ class BentDecayTest {
     for (long seed = 1; seed <= 3; seed++) {
       assertThat(found(claps(seconds, seed))).isEmpty();
     }
+  }
+
+  @ParameterizedTest(name = "{0} s")
+  @DisplayName(
+      "what is hit once and rings itself may bend by a quarter further down; five do not bend alike")
+  @ValueSource(doubles = {0.5, 0.7})
+  void once(double seconds) {
+    double[] five = new double[12 * RATE];
+    Random random = new Random(6);
+    for (int k = 0; k < five.length; k++) {
+      double since = (k % (int) (2.4 * RATE) - RATE / 4) / (double) RATE;
+      double fallDb = 60 * since / seconds;
+      double bentDb = fallDb + 0.28 * Math.max(0, fallDb - 24);
+      five[k] =
+          (since < 0 ? 0 : 0.3 * Math.pow(10, -bentDb / 20)) * random.nextGaussian()
+              + 3e-5 * random.nextGaussian();
+    }
+    assertThat(found(Arrays.copyOf(five, (int) (2.4 * RATE)))).isEmpty();
+    assertThat(found(five)).isNotEmpty();
   }
 
   @ParameterizedTest(name = "{0} s")
