@@ -1,6 +1,9 @@
 package nullroom.core;
 
-/** How a long calculation talks to whoever started it; called from the calculating thread. */
+/**
+ * How a long calculation talks to whoever started it; called from one of the calculating threads at
+ * a time.
+ */
 @FunctionalInterface
 public interface Progress {
   /** Neither reports nor stops. */

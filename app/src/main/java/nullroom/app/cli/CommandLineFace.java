@@ -1,14 +1,13 @@
 package nullroom.app.cli;
 
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Comparator;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
 import nullroom.app.desktop.Desktop;
 import nullroom.app.desktop.Tour;
 import nullroom.core.Trouble;
+import nullroom.io.book.BookFolder;
+import nullroom.io.book.KeptSounds;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -71,18 +70,16 @@ public final class CommandLineFace implements Callable<Integer> {
    * @return 0 where all of it could be done
    */
   static int rehearse(Path book) {
-    Path claps;
-    try (Stream<Path> sounds = Files.list(book.resolve("sound"))) {
-      claps =
-          sounds
-              .filter(sound -> sound.getFileName().toString().contains("claps"))
-              .min(Comparator.naturalOrder())
-              .orElseThrow(() -> new Trouble.BadFile(book.toString(), "holds no claps"));
-    } catch (IOException e) {
-      throw new Trouble.BadFile(book.toString(), "cannot be read: " + e.getMessage());
-    }
+    KeptSounds sounds = new BookFolder(book).sounds();
+    String claps =
+        sounds.list().stream()
+            .map(KeptSounds.Sound::name)
+            .filter(name -> name.contains("claps"))
+            .findFirst()
+            .map(name -> sounds.file(name).toString())
+            .orElseThrow(() -> new Trouble.BadFile(book.toString(), "holds no claps"));
     return Stream.of("level", "noise", "decay")
-            .mapToInt(figure -> run("measure", figure, claps.toString(), "--json"))
+            .mapToInt(figure -> run("measure", figure, claps, "--json"))
             .max()
             .orElseThrow()
         + run("predict", book.toString(), "--json");

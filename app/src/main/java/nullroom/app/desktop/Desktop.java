@@ -26,8 +26,8 @@ import nullroom.io.device.SimulatedDevice;
 
 /** Starts the desktop, in a window where there is a display. */
 public final class Desktop {
-  private static final int WIDTH = 1280;
-  private static final int HEIGHT = 800;
+  static final int WIDTH = 1280;
+  static final int HEIGHT = 800;
   private static final Duration SOON = Duration.seconds(1);
   private static final long SEED = 1;
 

@@ -41,9 +41,6 @@ public final class Tour {
   /** What a page of microphones asks for is there after this. */
   private static final long MIC_NANOS = 700_000_000L;
 
-  private static final int SHOWN_WIDTH = 1280;
-  private static final int SHOWN_HEIGHT = 800;
-
   private Tour() {}
 
   /**
@@ -262,7 +259,7 @@ public final class Tour {
     Toolkit.goHeadless();
     Path copy = Home.temporary("nullroom-train-");
     Composition window = demo(copy);
-    Stage stage = show(window, SHOWN_WIDTH, SHOWN_HEIGHT);
+    Stage stage = show(window, Desktop.WIDTH, Desktop.HEIGHT);
     for (Station station : Station.values()) {
       station(window, stage, station, copy, station.name());
     }
