@@ -12,7 +12,9 @@ import nullroom.core.Figures;
  * Noise that stands still for a moment behind something louder, each time at the same level and in
  * the same colour, and then goes, far under that level: a gate that shuts over whatever time, onto
  * whatever floor. The noise of a room stays. Tones that somebody holds stand, too, and then end;
- * but they stand stiller than noise can. Cannot see a gate that shuts while the room still rings.
+ * but they stand stiller than noise can. Breath that goes with a note stands, too; but in the other
+ * notes there is less of it, and while a gate is open no band is softer than the noise it lets
+ * through. Cannot see a gate that shuts while the room still rings.
  */
 final class NoiseStops {
   private static final int FEWEST_BANDS = 4;
@@ -49,6 +51,15 @@ final class NoiseStops {
 
   /** Of three alone; notes may end so by chance. */
   private static final double APART_DB = 0.8;
+
+  /** Something sounds: so far over that noise. */
+  private static final double SOUNDS_DB = 3;
+
+  /** Softer than it by so much, and as many times what plain noise scatters. */
+  private static final double SOFTER = 3;
+
+  /** Of 50 gates the share of such moments of one was more than 0.006. */
+  private static final double MOST_SOFTER = 0.02;
 
   private final FineBands fine;
   private final double[][] rows;
@@ -106,7 +117,9 @@ final class NoiseStops {
       List<Stop> like = all.stream().filter(stop::like).toList();
       same = like.size() > same.size() ? like : same;
     }
-    return same.size() < FEWEST || same.size() == FEWEST && rangeDb(same) > APART_DB
+    return same.size() < FEWEST
+            || same.size() == FEWEST && rangeDb(same) > APART_DB
+            || stops.softerShare(same) > MOST_SOFTER
         ? Optional.empty()
         : Optional.of(
             new Alteration(
@@ -124,6 +137,27 @@ final class NoiseStops {
             .mapToDouble(s -> Rows.mean(s.noise(), 0, s.noise().length))
             .summaryStatistics();
     return levels.getMax() - levels.getMin();
+  }
+
+  /** Of the moments in which something sounds, those in which a band is softer than the noise. */
+  private double softerShare(List<Stop> same) {
+    double[] noise =
+        IntStream.range(0, sigma.length)
+            .mapToDouble(b -> same.stream().mapToDouble(s -> s.noise()[b]).average().orElseThrow())
+            .toArray();
+    double sounds = Rows.mean(noise, 0, noise.length) + SOUNDS_DB;
+    return IntStream.range(0, rows.length)
+        .filter(k -> mean[k] > sounds)
+        .mapToDouble(k -> isSofter(rows[k], noise) ? 1 : 0)
+        .average()
+        .orElse(0);
+  }
+
+  private boolean isSofter(double[] row, double[] noise) {
+    return IntStream.range(0, row.length)
+        .anyMatch(b ->
+            fine.overStepsDb(b, noise[b]) > STEPS_DB
+                && row[b] < noise[b] - SOFTER * (1 + sigma[b]));
   }
 
   private List<Stop> all() {

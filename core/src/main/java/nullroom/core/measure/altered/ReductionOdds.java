@@ -27,10 +27,10 @@ final class ReductionOdds {
   private static final double SURE_IN_DOUBT = 3;
 
   /** Under it lie one in two hundred reductions that something else shows. */
-  private static final double AGAINST = -1.3;
+  private static final double AGAINST = 0;
 
   /** Before anything is asked. */
-  private static final double MEAN = -1.58821;
+  private static final double MEAN = -1.48713;
 
   private static final BoostedTrees TREES =
       new BoostedTrees(ReductionOdds.class, "reduction_odds.csv");

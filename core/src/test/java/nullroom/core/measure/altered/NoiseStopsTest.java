@@ -88,4 +88,20 @@ class NoiseStopsTest {
     double[] there = Fft.convolve(x, AlteredSounds.reply(0.4, 60, new Random(75)));
     assertThat(stops(written(Arrays.copyOf(there, N), 16, true))).isEmpty();
   }
+
+  @Test
+  @DisplayName("breath that goes with some notes is no gate's noise: the others have none")
+  void breath() {
+    double[] x = knocks(0.7, 60);
+    assertThat(stops(written(x, 16, false))).isPresent();
+    for (int k = 0; k < N; k++) {
+      double since = k / (double) RATE % 3;
+      if (since > 1.9 && since < 2.7) {
+        for (int h = 1; h <= 12; h++) { // up to 3.6 kHz
+          x[k] += 0.01 * Math.sin(Math.PI * (since - 1.9) / 0.8) * Math.sin(1900 * h * since);
+        }
+      }
+    }
+    assertThat(stops(written(x, 16, false))).isEmpty();
+  }
 }
