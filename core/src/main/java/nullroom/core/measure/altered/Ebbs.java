@@ -2,6 +2,7 @@ package nullroom.core.measure.altered;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Noise that falls in pauses by as much in all bands, and not because something died away: a fan, a
@@ -26,11 +27,20 @@ final class Ebbs {
   /** Falls after which the noise comes up again in the same pause. */
   private final List<Double> again = new ArrayList<>();
 
+  /** Falls ahead of the first sound, where nothing dies away and no gain was moved yet. */
+  private final List<Double> ahead = new ArrayList<>();
+
   private Ebbs() {}
 
   static Ebbs of(FineBands fine, Pauses pauses) {
     Ebbs ebbs = new Ebbs();
-    pauses.all().stream().flatMap(p -> Moments.of(fine, p).stream()).forEach(ebbs::add);
+    for (Stretch pause : pauses.all()) {
+      Optional<Moments> moments = Moments.of(fine, pause);
+      moments.ifPresent(ebbs::add);
+      if (pause.from() == 0) {
+        moments.ifPresent(ebbs::addAhead);
+      }
+    }
     return ebbs;
   }
 
@@ -43,7 +53,7 @@ final class Ebbs {
   boolean any() {
     List<Double> all = new ArrayList<>(again);
     all.addAll(through);
-    return are(all);
+    return are(all) || !ahead.isEmpty();
   }
 
   private static boolean are(List<Double> falls) {
@@ -73,6 +83,22 @@ final class Ebbs {
     if (dies) {
       add(pause, top, low, through);
     }
+  }
+
+  /** The deepest fall. */
+  private void addAhead(Moments pause) {
+    double[] curve = pause.curve();
+    int top = 0;
+    int from = 0;
+    int to = 0;
+    for (int k = 1; k < curve.length; k++) {
+      top = curve[k] > curve[top] ? k : top;
+      if (curve[top] - curve[k] > curve[from] - curve[to]) {
+        from = top;
+        to = k;
+      }
+    }
+    add(pause, from, to, ahead);
   }
 
   private static void add(Moments pause, int top, int low, List<Double> falls) {

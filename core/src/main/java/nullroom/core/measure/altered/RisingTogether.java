@@ -4,9 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.IntToDoubleFunction;
-import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import nullroom.core.Figures;
 import nullroom.core.Quantile;
 import nullroom.core.measure.Frames;
@@ -76,23 +74,19 @@ final class RisingTogether {
   private final FineBands fine;
   private final Frames levels;
   private final double seconds;
-
-  /** Pauses in which a noise may ebb: these, and what is before the first sound. */
-  private final List<Stretch> quiet;
-
+  private final List<Stretch> whole;
   private final List<Integer> pauses;
   private final int common;
   private final int mean;
 
-  private RisingTogether(FineBands fine, List<Stretch> pauses, Optional<Stretch> ahead) {
+  private RisingTogether(FineBands fine, List<Stretch> pauses) {
     this.fine = fine;
     levels = fine.levels();
     seconds = fine.seconds();
     int[] lengths = pauses.stream().mapToInt(Stretch::rows).sorted().toArray();
     int shorter = Math.min(lengths.length / 3, lengths.length - FEWEST); // left out
     common = (int) Math.min(lengths[shorter], LONGEST_SECONDS / seconds);
-    List<Stretch> whole = pauses.stream().filter(p -> p.rows() >= common).toList();
-    quiet = Stream.concat(ahead.stream(), whole.stream()).toList();
+    whole = pauses.stream().filter(p -> p.rows() >= common).toList();
     this.pauses = whole.stream().map(Stretch::from).toList();
     mean = (int) Math.round(MEAN_SECONDS / seconds);
   }
@@ -111,17 +105,11 @@ final class RisingTogether {
 
   private static Optional<Alteration> rising(
       FineBands fine, double[] total, double loud, double under) {
-    List<Stretch> soft = Stretch.under(total, under);
-    UnaryOperator<Stretch> ends =
-        p -> new Stretch(p.from(), p.to() - (int) (BEGINNING_SECONDS / fine.seconds()));
-    List<Stretch> pauses =
-        pauses(fine, total, loud - LOUD_DB, soft).stream().map(ends).toList();
+    List<Stretch> pauses = pauses(fine, total, loud - LOUD_DB, under);
     if (pauses.size() < FEWEST) {
       return Optional.empty();
     }
-    RisingTogether together =
-        new RisingTogether(
-            fine, pauses, soft.stream().filter(p -> p.from() == 0).map(ends).findFirst());
+    RisingTogether together = new RisingTogether(fine, pauses);
     return Arrays.stream(THREES)
         .filter(first -> first + BANDS <= fine.bands())
         .mapToObj(together::told)
@@ -129,18 +117,20 @@ final class RisingTogether {
         .findFirst();
   }
 
-  private static List<Stretch> pauses(
-      FineBands fine, double[] total, double loud, List<Stretch> soft) {
+  private static List<Stretch> pauses(FineBands fine, double[] total, double loud, double under) {
     double seconds = fine.seconds();
     int before = (int) (BEFORE_SECONDS / seconds);
+    int beginning = (int) (BEGINNING_SECONDS / seconds);
     List<Stretch> all =
-        soft.stream()
+        Stretch.under(total, under).stream()
             .filter(p -> p.from() > 0 && p.rows() * seconds > PAUSE_SECONDS)
             .filter(p ->
                 IntStream.range(Math.max(0, p.from() - before), p.from())
                     .anyMatch(k -> total[k] > loud))
             .toList();
-    return AnotherSound.before(all, fine.levels(), total, seconds, BEFORE_SECONDS);
+    return AnotherSound.before(all, fine.levels(), total, seconds, BEFORE_SECONDS).stream()
+        .map(p -> new Stretch(p.from(), p.to() - beginning))
+        .toList();
   }
 
   private Optional<Alteration> told(int band) {
@@ -194,7 +184,7 @@ final class RisingTogether {
   /** Whether the noise falls so far again in some of the pauses. */
   private boolean ebbs(int band, int bottom, double byDb) {
     long ebbing =
-        quiet.stream()
+        whole.stream()
             .filter(p -> {
               double most = Double.NEGATIVE_INFINITY;
               double falls = 0;
@@ -206,7 +196,7 @@ final class RisingTogether {
               return falls > byDb;
             })
             .count();
-    return ebbing > EBBS_SHARE * quiet.size();
+    return ebbing > EBBS_SHARE * whole.size();
   }
 
   private double[] each(IntToDoubleFunction ofPause) {
