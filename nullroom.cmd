@@ -28,5 +28,8 @@ if errorlevel 1 (
 )
 echo built> "%root%app\target\.built"
 :start
-"%java%" --enable-native-access=javafx.graphics,org.bytedeco.javacpp,org.bytedeco.ffmpeg --add-modules=ALL-MODULE-PATH %NULLROOM_JAVA_OPTS% -p "%app%" -m nullroom.app/nullroom.app.Main %*
+rem a sound is measured before the slower of the two compilers has paid for itself
+set "quick="
+if "%~1"=="measure" set "quick=-XX:TieredStopAtLevel=1"
+"%java%" %quick% --enable-native-access=javafx.graphics,org.bytedeco.javacpp,org.bytedeco.ffmpeg --add-modules=ALL-MODULE-PATH %NULLROOM_JAVA_OPTS% -p "%app%" -m nullroom.app/nullroom.app.Main %*
 exit /b %errorlevel%

@@ -72,7 +72,8 @@ public final class HannSpectrum {
   /** Sum of the bins from one frequency up to another, as far as there are any. */
   public double between(double[] bins, double lowHz, double highHz) {
     double sum = 0;
-    for (int k = bin(lowHz); k < Math.min(bins.length, bin(highHz)); k++) {
+    int high = Math.min(bins.length, bin(highHz));
+    for (int k = bin(lowHz); k < high; k++) {
       sum += bins[k];
     }
     return sum;

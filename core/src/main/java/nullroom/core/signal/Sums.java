@@ -65,21 +65,25 @@ public final class Sums {
 
   /** The largest size of {@code count} samples from {@code from}; 0 of none. */
   public static double peak(double[] x, int from, int count) {
-    double a = 0;
-    double b = 0;
-    double c = 0;
-    double d = 0;
+    long a = 0; // without their signs numbers stand in the order of their bits
+    long b = 0;
+    long c = 0;
+    long d = 0;
     int i = from;
     int end = from + count;
-    for (; i + 4 <= end; i += 4) { // no branches, which would be guessed wrong at each new largest
-      a = Math.max(a, Math.abs(x[i]));
-      b = Math.max(b, Math.abs(x[i + 1]));
-      c = Math.max(c, Math.abs(x[i + 2]));
-      d = Math.max(d, Math.abs(x[i + 3]));
+    for (; i + 4 <= end; i += 4) {
+      a = Math.max(a, unsigned(x[i]));
+      b = Math.max(b, unsigned(x[i + 1]));
+      c = Math.max(c, unsigned(x[i + 2]));
+      d = Math.max(d, unsigned(x[i + 3]));
     }
     for (; i < end; i++) {
-      a = Math.max(a, Math.abs(x[i]));
+      a = Math.max(a, unsigned(x[i]));
     }
-    return Math.max(Math.max(a, b), Math.max(c, d));
+    return Double.longBitsToDouble(Math.max(Math.max(a, b), Math.max(c, d)));
+  }
+
+  private static long unsigned(double number) {
+    return Double.doubleToRawLongBits(number) & Long.MAX_VALUE;
   }
 }

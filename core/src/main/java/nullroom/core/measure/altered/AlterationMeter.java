@@ -129,8 +129,12 @@ public final class AlterationMeter implements Hearer {
       @Override
       public int read(double[][] block) {
         int length = source.read(block);
-        for (int c = 0; length > 0 && c < hearers.size(); c++) {
-          hearers.get(c).add(block[c], length);
+        for (int c = 0; c < hearers.size(); c++) {
+          if (length < 0) {
+            hearers.get(c).end();
+          } else {
+            hearers.get(c).add(block[c], length);
+          }
         }
         return length;
       }

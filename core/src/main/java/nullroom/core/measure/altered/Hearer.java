@@ -8,4 +8,7 @@ public interface Hearer {
    * @param block written over afterwards
    */
   void add(double[] block, int length);
+
+  /** Nothing follows. */
+  default void end() {}
 }

@@ -12,10 +12,15 @@ final class Steps {
 
   void add(double[] samples, int length) {
     for (int k = 0; k < length && perUnit <= FINEST; k++) {
-      while (samples[k] * perUnit != Math.rint(samples[k] * perUnit) && perUnit <= FINEST) {
+      while (!isWhole(samples[k] * perUnit) && perUnit <= FINEST) {
         perUnit *= 2;
       }
     }
+  }
+
+  /** Without {@link Math#rint}, which is slow until it is compiled for good. */
+  private static boolean isWhole(double steps) {
+    return steps == (long) steps;
   }
 
   /** So many make full scale; no more than 2 to the power of 23. */

@@ -99,8 +99,9 @@ final class ValueSpacing {
     BitSet values = new BitSet();
     int count = 0;
     for (double x : samples) {
-      int value = (int) Math.floor(x / unit) + REACH;
-      if (value >= 0 && value < 2 * REACH) {
+      double place = x / unit + REACH;
+      if (place >= 0 && place < 2 * REACH) {
+        int value = (int) place;
         line[value] += taper[value];
         values.set(value);
         count++;

@@ -34,6 +34,11 @@ public final class AlteredSound implements Hearer {
     claps.add(block, length);
   }
 
+  @Override
+  public void end() {
+    claps.end();
+  }
+
   /** What speaks for what. */
   public List<Alteration> found() {
     return claps.with(meter.found());

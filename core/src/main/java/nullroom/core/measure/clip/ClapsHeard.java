@@ -2,10 +2,14 @@ package nullroom.core.measure.clip;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import nullroom.core.Progress;
 import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.altered.Hearer;
+import nullroom.core.measure.decay.DecayReport;
 import nullroom.core.signal.Samples;
+import org.jspecify.annotations.Nullable;
 
 /** How the claps of a sound's first two minutes die away, while somebody else reads it. */
 final class ClapsHeard implements Hearer {
@@ -15,6 +19,9 @@ final class ClapsHeard implements Hearer {
   private final int wanted;
   private float[] kept = new float[1 << 16]; // a take may have many channels
   private int count;
+  private @Nullable CompletableFuture<Optional<Evaluated>> begun;
+
+  private record Evaluated(Samples sound, List<ClipPart> parts, Samples claps, DecayReport decay) {}
 
   ClapsHeard(double sampleRateHz) {
     rate = sampleRateHz;
@@ -39,8 +46,24 @@ final class ClapsHeard implements Hearer {
    * @param found of the whole sound
    */
   List<Alteration> with(List<Alteration> found) {
-    if (found.stream().anyMatch(Alteration::movesTheFloor) || count < rate) {
+    if (found.stream().anyMatch(Alteration::movesTheFloor)) {
       return found;
+    }
+    CompletableFuture<Optional<Evaluated>> beside = begun;
+    return (beside == null ? evaluate() : beside.join())
+        .map(e -> Clip.altered(found, e.decay, e.claps, e.parts, e.sound))
+        .orElse(found);
+  }
+
+  /** Evaluates the claps on another thread, while others look at the rest of the sound. */
+  @Override
+  public void end() {
+    begun = CompletableFuture.supplyAsync(this::evaluate);
+  }
+
+  private Optional<Evaluated> evaluate() {
+    if (count < rate) {
+      return Optional.empty();
     }
     double[] samples = new double[count];
     Arrays.setAll(samples, k -> kept[k]);
@@ -49,7 +72,6 @@ final class ClapsHeard implements Hearer {
     return Clip.claps(sound, parts)
         .flatMap(claps ->
             Clip.decay(claps, List.of(), Progress.NONE)
-                .map(decay -> Clip.altered(found, decay, claps, parts, sound)))
-        .orElse(found);
+                .map(decay -> new Evaluated(sound, parts, claps, decay)));
   }
 }

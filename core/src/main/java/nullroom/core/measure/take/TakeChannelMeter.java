@@ -165,7 +165,13 @@ final class TakeChannelMeter {
   }
 
   TakeChannel result() {
-    CompletableFuture<List<Alteration>> found = CompletableFuture.supplyAsync(altered::found);
+    CompletableFuture<TakeChannel> measured = CompletableFuture.supplyAsync(this::measured);
+    List<Alteration> found = altered.found();
+    return measured.join().withAltered(found);
+  }
+
+  /** All but what was done to it. */
+  private TakeChannel measured() {
     Optional<ActiveSpeech.Result> spoken =
         speech.result().filter(r -> count / rate >= NoiseMeter.SHORTEST_SECONDS);
     TakeFrames.Floor floor = frames.floor(spoken.map(ActiveSpeech.Result::step).orElse(0));
@@ -193,7 +199,7 @@ final class TakeChannelMeter {
             && quiet.music(Decibels.meanSquareOfDbfs(floor.dbfs().getAsDouble())),
         spoken.isPresent() ? faults(spoken.get().levelDbfs()) : List.of(),
         dropouts.found(),
-        found.join(),
+        List.of(),
         frames.energies());
   }
 }
