@@ -86,7 +86,7 @@ final class LongRecovery {
             .flatMap(Optional::stream)
             .toList();
     long up = rises.stream().filter(r -> r.db > UP_DB).count();
-    boolean falls = rises.stream().anyMatch(r -> recovery.isLong(r.pause, ONE) && r.db < 0);
+    boolean falls = rises.stream().anyMatch(recovery::falls);
     return rises.stream()
         .filter(r -> recovery.is(r, ONE) || recovery.is(r, ONE_LONG))
         .filter(r -> !falls && up > MOSTLY_UP * rises.size())
@@ -105,6 +105,11 @@ final class LongRecovery {
         && rise.db > least.riseDb
         && rise.apartDb < least.apartDb * Math.max(1, rise.db / MUCH_DB)
         && rise.offDb < least.offDb;
+  }
+
+  /** Whether the noise of a pause falls: of a short one so far, and as much in all bands. */
+  private boolean falls(Rise rise) {
+    return isLong(rise.pause, ONE) ? rise.db < 0 : rise.db < -UP_DB && rise.apartDb < ONE.apartDb;
   }
 
   private Alteration one(Rise rise) {

@@ -159,7 +159,7 @@ public record Clip(
 
   /**
    * What was done to a sound, and before it what its claps speak for; not those that come now and
-   * then between other sounds, as crackling does.
+   * then between other sounds, as crackling does, nor a single one that may be the last of a voice.
    *
    * @param found of the whole sound
    * @param report of the claps
@@ -172,9 +172,22 @@ public record Clip(
       Samples sound) {
     long series = parts.stream().filter(p -> p.kind() == ClipPart.Kind.CLAPS).count();
     long others = parts.stream().filter(p -> p.kind() == ClipPart.Kind.OTHER).count();
-    return series > MOST_SERIES || series + others > MOST_SERIES_AND_OTHERS
+    boolean end = report.takes() == 1 && isEndOfTalk(parts);
+    return series > MOST_SERIES || series + others > MOST_SERIES_AND_OTHERS || end
         ? found
         : AlteredDecay.with(found, report, claps, sound);
+  }
+
+  /** Whether what is taken for a clap begins before a voice, or what sounds like one, ends. */
+  private static boolean isEndOfTalk(List<ClipPart> parts) {
+    return parts.stream()
+        .filter(c -> c.kind() == ClipPart.Kind.CLAPS)
+        .anyMatch(c ->
+            parts.stream()
+                .anyMatch(t ->
+                    t.kind() == ClipPart.Kind.TALK
+                        && t.fromSeconds() < c.fromSeconds()
+                        && c.fromSeconds() < t.toSeconds()));
   }
 
   private static List<String> missing(

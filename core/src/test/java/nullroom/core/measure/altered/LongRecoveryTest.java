@@ -149,4 +149,22 @@ class LongRecoveryTest {
     assertThat(recovered(beginnings(part, rises, stands, rises))).isPresent();
     assertThat(recovered(beginnings(part, rises, falls, rises))).isEmpty();
   }
+
+  @Test
+  @DisplayName("noise that falls by as much in all bands in a shorter pause swells by itself")
+  void fallsInShorter() {
+    double[] rises = clip(t -> -4 * Math.exp(-t / 0.8), 0, t -> 0);
+    double[] falls = clip(t -> -1.5 * t, 0, t -> 0);
+    double[] stands = clip(t -> 0, 0, t -> 0);
+    double[] last = beginnings(TALK + 3 * RATE, rises, rises);
+    assertThat(recovered(after(stands, last))).isPresent();
+    assertThat(recovered(after(falls, last))).isEmpty();
+  }
+
+  /** Behind another of which two seconds of pause are left. */
+  private static double[] after(double[] first, double[] last) {
+    double[] both = Arrays.copyOf(first, TALK + 2 * RATE + last.length);
+    System.arraycopy(last, 0, both, TALK + 2 * RATE, last.length);
+    return both;
+  }
 }
