@@ -20,6 +20,9 @@ final class HeldDown {
   private static final double QUIET_SHARE = 0.1;
   private static final double LEAST_RANGE_DB = 8;
 
+  /** Where the bass alone is believed it must be silent in between: music hardly has pauses. */
+  private static final double LEAST_RANGE_OF_BASS_DB = 15;
+
   /** Under the loudest, and a share of the range where that is less. */
   private static final double LOUD_DB = 10;
 
@@ -90,7 +93,7 @@ final class HeldDown {
     double loud = Quantile.of(total, LOUD_SHARE);
     double quiet = Quantile.of(total, QUIET_SHARE);
     double range = loud - quiet;
-    if (range < LEAST_RANGE_DB) {
+    if (range < (bands == 1 ? LEAST_RANGE_OF_BASS_DB : LEAST_RANGE_DB)) {
       return Optional.empty();
     }
     HeldDown held = new HeldDown(total, seconds, quiet + Math.min(PAUSE_DB, PAUSE_RANGE * range));

@@ -30,8 +30,8 @@ final class LongRecovery {
   /** The end of a pause is its last part of so many. */
   private static final int END_PART = 4;
 
-  /** What a pause must show to be enough by itself. */
-  private static final Least ONE = new Least(2.5, 10, 2, 0.5, 0.25);
+  /** What a pause must show to be enough by itself; by less a noise may swell so by chance. */
+  private static final Least ONE = new Least(2.5, 10, 3, 0.5, 0.25);
 
   private static final Least ONE_LONG = new Least(4, 10, 1.2, 0.3, 0.15);
 

@@ -9,7 +9,6 @@ import nullroom.core.measure.altered.Alteration;
 import nullroom.core.measure.altered.Hearer;
 import nullroom.core.measure.decay.DecayReport;
 import nullroom.core.signal.Samples;
-import org.jspecify.annotations.Nullable;
 
 /** How the claps of a sound's first two minutes die away, while somebody else reads it. */
 final class ClapsHeard implements Hearer {
@@ -19,7 +18,7 @@ final class ClapsHeard implements Hearer {
   private final int wanted;
   private float[] kept = new float[1 << 16]; // a take may have many channels
   private int count;
-  private @Nullable CompletableFuture<Optional<Evaluated>> begun;
+  private Optional<CompletableFuture<Optional<Evaluated>>> begun = Optional.empty();
 
   private record Evaluated(Samples sound, List<ClipPart> parts, Samples claps, DecayReport decay) {}
 
@@ -49,8 +48,9 @@ final class ClapsHeard implements Hearer {
     if (found.stream().anyMatch(Alteration::movesTheFloor)) {
       return found;
     }
-    CompletableFuture<Optional<Evaluated>> beside = begun;
-    return (beside == null ? evaluate() : beside.join())
+    return begun
+        .map(CompletableFuture::join)
+        .orElseGet(this::evaluate)
         .map(e -> Clip.altered(found, e.decay, e.claps, e.parts, e.sound))
         .orElse(found);
   }
@@ -58,7 +58,7 @@ final class ClapsHeard implements Hearer {
   /** Evaluates the claps on another thread, while others look at the rest of the sound. */
   @Override
   public void end() {
-    begun = CompletableFuture.supplyAsync(this::evaluate);
+    begun = begun.or(() -> Optional.of(CompletableFuture.supplyAsync(this::evaluate)));
   }
 
   private Optional<Evaluated> evaluate() {
