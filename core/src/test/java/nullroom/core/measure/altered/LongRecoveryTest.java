@@ -153,7 +153,7 @@ class LongRecoveryTest {
   @Test
   @DisplayName("noise that falls by as much in all bands in a shorter pause swells by itself")
   void fallsInShorter() {
-    double[] rises = clip(t -> -4 * Math.exp(-t / 0.8), 0, t -> 0);
+    double[] rises = clip(t -> -6 * Math.exp(-t / 0.8), 0, t -> 0);
     double[] falls = clip(t -> -1.5 * t, 0, t -> 0);
     double[] stands = clip(t -> 0, 0, t -> 0);
     double[] last = beginnings(TALK + 3 * RATE, rises, rises);
