@@ -180,14 +180,10 @@ public record Clip(
 
   /** Whether what is taken for a clap begins before a voice, or what sounds like one, ends. */
   private static boolean isEndOfTalk(List<ClipPart> parts) {
+    List<ClipPart> talk = parts.stream().filter(p -> p.kind() == ClipPart.Kind.TALK).toList();
     return parts.stream()
-        .filter(c -> c.kind() == ClipPart.Kind.CLAPS)
-        .anyMatch(c ->
-            parts.stream()
-                .anyMatch(t ->
-                    t.kind() == ClipPart.Kind.TALK
-                        && t.fromSeconds() < c.fromSeconds()
-                        && c.fromSeconds() < t.toSeconds()));
+        .filter(p -> p.kind() == ClipPart.Kind.CLAPS)
+        .anyMatch(claps -> talk.stream().anyMatch(claps::beginsIn));
   }
 
   private static List<String> missing(

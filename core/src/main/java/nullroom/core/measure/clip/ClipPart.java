@@ -28,6 +28,11 @@ public record ClipPart(Kind kind, double fromSeconds, double toSeconds) {
     }
   }
 
+  /** Whether it begins while another goes on. */
+  boolean beginsIn(ClipPart other) {
+    return other.fromSeconds < fromSeconds && fromSeconds < other.toSeconds;
+  }
+
   /** How long it is. */
   public double seconds() {
     return toSeconds - fromSeconds;
