@@ -292,6 +292,7 @@ public final class AlterationMeter implements Hearer {
         ? gate.or(() -> FallsAlike.of(fine))
             .or(() -> NoiseStops.of(fine))
             .or(() -> QuickEnds.of(fine))
+            .or(() -> BentEnds.of(fine))
         : gate;
   }
 
