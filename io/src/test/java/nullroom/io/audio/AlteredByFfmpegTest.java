@@ -73,12 +73,16 @@ class AlteredByFfmpegTest {
     assertThat(through("anull", "")).isEmpty();
   }
 
-  @ParameterizedTest(name = "{0}")
+  @ParameterizedTest(name = "{0} {1}")
   @DisplayName("gates, gains, limiters and reductions are told by their kind")
   @CsvSource(
       delimiter = '|',
       value = {
-        "agate       | threshold=0.02:range=0.02:ratio=9000:attack=5:release=150 | GATE",
+        "agate       | threshold=0.008:range=0.02:ratio=50:attack=5:release=150   | GATE",
+        "agate       | threshold=0.02:range=0.02:ratio=9000:attack=5:release=150  | GATE",
+        "agate       | threshold=0.01:range=0.05:ratio=9000:attack=2:release=80   | GATE",
+        "agate       | threshold=0.02:range=0.1:ratio=9000:attack=5:release=250   | GATE",
+        "agate       | threshold=0.015:range=0.003:ratio=9000:attack=1:release=50 | GATE",
         "acompressor | threshold=0.01:ratio=12:attack=5:release=900:makeup=4    | AUTOMATIC_GAIN",
         "afftdn      | nr=20:nf=-62                                             | NOISE_REDUCTION",
         "anlmdn      | s=0.001                                                  | NOISE_REDUCTION",

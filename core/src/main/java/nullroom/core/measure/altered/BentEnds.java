@@ -33,7 +33,7 @@ final class BentEnds {
   private static final double LOUD_SHARE = 0.97;
 
   /** A sound was so much louder within so many rows, and after it stays softer for so many. */
-  private static final double LOUDER_DB = 10;
+  private static final double LOUDER_DB = 8;
 
   private static final int LOUDER_ROWS = 45;
   private static final int STAYS_ROWS = 12;
@@ -49,13 +49,13 @@ final class BentEnds {
   private static final double FALLEN_DB = 6;
 
   /** Three of four ends fall by so much more than they would have at the rate before. */
-  private static final double MORE_DB = 7;
+  private static final double MORE_DB = 6;
 
   private static final double QUARTER = 0.25;
   private static final double TIMES = 1.8;
 
   /** Decibels a row: how the rates before scatter at most, which are those of one room. */
-  private static final double RATES_APART = 0.9;
+  private static final double RATES_APART = 1;
 
   private static final double LEAST_RATE = -0.2;
 
@@ -64,7 +64,7 @@ final class BentEnds {
    */
   private static final double NEAR_ROWS = 2.5;
 
-  private static final double NEAR = 0.5;
+  private static final double NEAR = 0.6;
 
   /**
    * And there alone: where its window ends so far over the level, ends fall by no more than so much
@@ -76,7 +76,7 @@ final class BentEnds {
   private static final int FEWEST_OVER = 3;
 
   /** What rings falls along a line; what speaks goes up and down. */
-  private static final double OFF_LINE_DB = 1.7;
+  private static final double OFF_LINE_DB = 2.3;
 
   /** By how much a band falls on average, from before to after. */
   private static final double LEAST_DB = 6;
@@ -89,7 +89,7 @@ final class BentEnds {
   /** Of what has no colour all bands fall alike by themselves. */
   private static final int FEWEST_COLOURLESS = 5;
 
-  private static final double MOST_OF_THEM = 0.8;
+  private static final double MOST_OF_THEM = 0.7;
 
   private final FineBands fine;
   private final double[] total;
