@@ -59,6 +59,9 @@ final class BentEnds {
 
   private static final double LEAST_RATE = -0.2;
 
+  /** Decibels a second: what falls no faster than that stands. */
+  private static final double STANDS = 15;
+
   /**
    * So many rows before, it falls no faster than by so much of the rate after: it bends at once.
    */
@@ -78,8 +81,10 @@ final class BentEnds {
   /** What rings falls along a line; what speaks goes up and down. */
   private static final double OFF_LINE_DB = 2.3;
 
-  /** By how much a band falls on average, from before to after. */
+  /** By how much a band falls on average, from so many rows before to the end of those after. */
   private static final double LEAST_DB = 6;
+
+  private static final int BAND_ROWS = 3;
 
   private static final double APART_DB = 2.5;
   private static final int FEWEST_BANDS = 4;
@@ -168,14 +173,18 @@ final class BentEnds {
   }
 
   private Alteration told(Bend bend) {
-    double perSecond = 1 / fine.seconds();
+    double before = bend.median(End::before) / fine.seconds();
+    double after = bend.median(End::after) / fine.seconds();
+    int count = bend.ends().size();
     return new Alteration(
         Alteration.Kind.GATE,
-        Figures.say(
-            "%d sounds die away at %.0f dB a second and then, each time under the same level, at %.0f in all bands: in a room the last of a sound takes longest",
-            bend.ends().size(),
-            Math.max(0, bend.median(End::before)) * perSecond,
-            bend.median(End::after) * perSecond),
+        before < STANDS
+            ? Figures.say(
+                "behind %d sounds what is left stands and then falls, each time from the same level, by %.0f dB a second in all bands: the noise of a room stays",
+                count, after)
+            : Figures.say(
+                "%d sounds die away at %.0f dB a second and then, each time under the same level, at %.0f in all bands: in a room the last of a sound takes longest",
+                count, before, after),
         bend.ends().getFirst().row() * fine.seconds(),
         (bend.ends().getLast().row() + bend.afterRows()) * fine.seconds());
   }
@@ -253,7 +262,8 @@ final class BentEnds {
     double[] by =
         bend.ends().stream()
             .filter(e -> !fine.onSteps(band, pair(e.row() + bend.afterRows(), band)))
-            .mapToDouble(e -> pair(e.row() - 3, band) - pair(e.row() + bend.afterRows(), band))
+            .mapToDouble(
+                e -> pair(e.row() - BAND_ROWS, band) - pair(e.row() + bend.afterRows(), band))
             .toArray();
     return by.length < HEARD_SHARE * bend.ends().size()
         ? OptionalDouble.empty()

@@ -13,6 +13,7 @@ import java.util.regex.Pattern;
 import nullroom.core.measure.altered.Alteration.Kind;
 import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -46,6 +47,14 @@ class BentEndsTest {
           assertThat(Double.parseDouble(rates.group(2))).isGreaterThan(1.8 * room);
         });
     assertThat(kinds(heard)).contains(Kind.GATE);
+  }
+
+  @Test
+  @DisplayName(
+      "a gate that shuts when the noise of the room is reached is known by noise that goes")
+  void stands() {
+    assertThat(ends(gated(talk(30, 0.3, 81), 30, 0.06, 0.012)))
+        .hasValueSatisfying(a -> assertThat(a.evidence()).contains("what is left stands"));
   }
 
   @ParameterizedTest(name = "{0} s")
