@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import nullroom.core.Figures;
 import nullroom.core.Quantile;
@@ -52,34 +51,21 @@ final class BentEnds {
   private static final double MORE_DB = 6;
 
   private static final double QUARTER = 0.25;
-  private static final double TIMES = 1.8;
-
-  /** Decibels a row: how the rates before scatter at most, which are those of one room. */
-  private static final double RATES_APART = 1;
-
-  private static final double LEAST_RATE = -0.2;
 
   /** Decibels a second: what falls no faster than that stands. */
   private static final double STANDS = 15;
 
-  /**
-   * So many rows before, it falls no faster than by so much of the rate after: it bends at once.
-   */
+  /** Shortly before are so many rows. */
   private static final double NEAR_ROWS = 2.5;
 
-  private static final double NEAR = 0.6;
-
   /**
-   * And there alone: where its window ends so far over the level, ends fall by no more than so much
-   * of what they do under it.
+   * It bends there alone: where its window ends so far over the level, ends fall by no more than so
+   * much of what they do under it.
    */
   private static final double OVER_BEND_DB = 5;
 
   private static final double OVER_BEND = 0.25;
   private static final int FEWEST_OVER = 3;
-
-  /** What rings falls along a line; what speaks goes up and down. */
-  private static final double OFF_LINE_DB = 2.3;
 
   /** By how much a band falls on average, from so many rows before to the end of those after. */
   private static final double LEAST_DB = 6;
@@ -99,60 +85,13 @@ final class BentEnds {
   private final FineBands fine;
   private final double[] total;
   private final double[][] rows;
-  private final double loud;
   private final int fewest;
 
   private BentEnds(FineBands fine) {
     this.fine = fine;
     total = fine.totals();
     rows = fine.rows();
-    loud = Quantile.of(total, LOUD_SHARE);
     fewest = fine.isColoured() ? FEWEST : FEWEST_COLOURLESS;
-  }
-
-  /**
-   * One sound's end.
-   *
-   * @param row the first under the level
-   * @param before decibels a row before
-   * @param near decibels a row shortly before
-   * @param offDb how far it is off a line before
-   * @param after decibels a row after
-   */
-  private record End(int row, double before, double near, double offDb, double after) {}
-
-  /**
-   * Ends that bend at one level.
-   *
-   * @param ends all of them
-   * @param afterRows rows of the rate after
-   */
-  private record Bend(List<End> ends, int afterRows) {
-    /** By how much more a share of them falls, or less. */
-    private double moreDb(double share) {
-      return Quantile.of(
-          ends.stream()
-              .mapToDouble(e -> afterRows * (e.after() - Math.max(0, e.before())))
-              .toArray(),
-          share);
-    }
-
-    /**
-     * Whether it falls along a line, and faster from there on, and not faster and faster before.
-     */
-    private boolean isSharp() {
-      double before = median(End::before);
-      double after = median(End::after);
-      return before > LEAST_RATE
-          && Scatter.of(ends.stream().mapToDouble(End::before).toArray()) < RATES_APART
-          && after >= TIMES * before
-          && median(End::near) < NEAR * after
-          && median(End::offDb) < OFF_LINE_DB;
-    }
-
-    private double median(ToDoubleFunction<End> rate) {
-      return Quantile.median(ends.stream().mapToDouble(rate).toArray());
-    }
   }
 
   /** What speaks for a gate. */
@@ -162,6 +101,7 @@ final class BentEnds {
 
   private Optional<Alteration> told() {
     double floor = Math.max(Quantile.of(total, FLOOR_SHARE), fine.stepsDb());
+    double loud = Quantile.of(total, LOUD_SHARE);
     double from = Math.max(floor + OVER_DB, loud - MOST_UNDER_DB);
     int levels = (int) ((loud - UNDER_DB - from) / STEP_DB);
     return IntStream.range(0, Math.max(0, levels))
@@ -173,8 +113,8 @@ final class BentEnds {
   }
 
   private Alteration told(Bend bend) {
-    double before = bend.median(End::before) / fine.seconds();
-    double after = bend.median(End::after) / fine.seconds();
+    double before = bend.median(Bend.End::before) / fine.seconds();
+    double after = bend.median(Bend.End::after) / fine.seconds();
     int count = bend.ends().size();
     return new Alteration(
         Alteration.Kind.GATE,
@@ -226,18 +166,18 @@ final class BentEnds {
 
   /** Whether over the level nothing bends so. */
   private boolean isAlone(Bend bend, double level) {
-    double natural = Math.max(0, bend.median(End::before)) * bend.afterRows();
+    double natural = Math.max(0, bend.median(Bend.End::before)) * bend.afterRows();
     double over = level + natural + OVER_BEND_DB;
     Bend there = bend(over, ends(over), bend.afterRows());
     return there.ends().size() < FEWEST_OVER
         || there.moreDb(0.5) < OVER_BEND * bend.moreDb(QUARTER);
   }
 
-  private End end(double level, int row, int after) {
+  private Bend.End end(double level, int row, int after) {
     double at = Rows.crossing(total, row - 1, level);
     Regression line = new Regression();
     IntStream.range(0, BEFORE_ROWS).forEach(k -> line.add(k, between(at - BEFORE_ROWS + k)));
-    return new End(
+    return new Bend.End(
         row,
         (mean(at - BEFORE_ROWS) - level) / BEFORE_ROWS,
         rate(at - NEAR_ROWS, at),
