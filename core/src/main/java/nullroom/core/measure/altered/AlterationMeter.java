@@ -224,12 +224,12 @@ public final class AlterationMeter implements Hearer {
     boolean coarse = isCoarse();
     Pauses pauses = Pauses.of(fine);
     Ebbs ebbs = Ebbs.of(fine, pauses);
-    Optional<Alteration> under = // a coder empties the highs
-        edge.isPresent() || holes > HOLED || coarse || ebbs.any()
-            ? Optional.empty()
-            : UnderNoise.of(fine, pauses);
+    // a coder empties the highs
+    boolean emptied = edge.isPresent() || holes > HOLED || coarse || ebbs.any();
+    Optional<Alteration> under = emptied ? Optional.empty() : UnderNoise.of(fine, pauses);
     Optional<String> gaps = gaps();
-    Optional<Alteration> shut = gate(pauses, under.isEmpty() && gaps.isEmpty());
+    boolean leaves = under.isEmpty() && gaps.isEmpty();
+    Optional<Alteration> shut = gate(pauses, leaves);
     boolean unshut = shut.isEmpty();
     boolean binByBin = unshut && edge.isEmpty(); // a coder does so, too, under an edge
     LevelsBetween.Seen between = lines.join();
@@ -262,6 +262,7 @@ public final class AlterationMeter implements Hearer {
     all.addAll(moved.map(List::of).orElse(reduced.isPresent() ? List.of() : opens));
     gain.ifPresent(all::add);
     reduced.ifPresent(all::add);
+    all.addAll(bent(leaves && shuts.isEmpty() && all.isEmpty()));
     all.addAll(traced);
     Ceiling.of(levels, frame / rate, fine.step()).ifPresent(all::add);
     edge.ifPresent(all::add);
@@ -292,8 +293,12 @@ public final class AlterationMeter implements Hearer {
         ? gate.or(() -> FallsAlike.of(fine))
             .or(() -> NoiseStops.of(fine))
             .or(() -> QuickEnds.of(fine))
-            .or(() -> BentEnds.of(fine))
         : gate;
+  }
+
+  /** What speaks for a gate where nothing else does. */
+  private List<Alteration> bent(boolean asked) {
+    return asked ? BentEnds.of(fine).stream().toList() : List.of();
   }
 
   private Optional<Alteration> gain(Pauses pauses, boolean edged) {

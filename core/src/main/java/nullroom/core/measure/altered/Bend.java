@@ -15,16 +15,16 @@ record Bend(List<End> ends, int afterRows) {
   private static final double LEAST_RATE = -0.2;
 
   /** Decibels a row: so far apart lie the rates before at most, which are those of one room. */
-  private static final double RATES_APART = 1;
+  private static final double RATES_APART = 0.9;
 
   /** Times as fast after as before. */
   private static final double TIMES = 1.8;
 
   /** Shortly before, it falls no faster than by so much of the rate after: it bends at once. */
-  private static final double NEAR = 0.6;
+  private static final double NEAR = 0.5;
 
   /** What rings falls along a line; what speaks goes up and down. */
-  private static final double OFF_LINE_DB = 2.3;
+  private static final double OFF_LINE_DB = 1.7;
 
   /**
    * One sound's end.

@@ -32,7 +32,7 @@ final class BentEnds {
   private static final double LOUD_SHARE = 0.97;
 
   /** A sound was so much louder within so many rows, and after it stays softer for so many. */
-  private static final double LOUDER_DB = 8;
+  private static final double LOUDER_DB = 10;
 
   private static final int LOUDER_ROWS = 45;
   private static final int STAYS_ROWS = 12;
@@ -48,7 +48,7 @@ final class BentEnds {
   private static final double FALLEN_DB = 6;
 
   /** Three of four ends fall by so much more than they would have at the rate before. */
-  private static final double MORE_DB = 6;
+  private static final double MORE_DB = 7;
 
   private static final double QUARTER = 0.25;
 
@@ -80,7 +80,7 @@ final class BentEnds {
   /** Of what has no colour all bands fall alike by themselves. */
   private static final int FEWEST_COLOURLESS = 5;
 
-  private static final double MOST_OF_THEM = 0.7;
+  private static final double MOST_OF_THEM = 0.8;
 
   private final FineBands fine;
   private final double[] total;
