@@ -1,5 +1,6 @@
 package nullroom.core.measure.altered;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
@@ -84,15 +85,22 @@ final class BentEnds {
 
   private final FineBands fine;
   private final double[] total;
-  private final double[][] rows;
-  private final int fewest;
+  private final List<Fall> falls;
 
   private BentEnds(FineBands fine) {
     this.fine = fine;
     total = fine.totals();
-    rows = fine.rows();
-    fewest = fine.isColoured() ? FEWEST : FEWEST_COLOURLESS;
+    falls = falls();
   }
+
+  /**
+   * A row that is under all levels between these, as are those after it, while the one before is
+   * not, and something louder by enough was not long before.
+   *
+   * @param low the level is over it
+   * @param high and not over that
+   */
+  private record Fall(int row, double low, double high) {}
 
   /** What speaks for a gate. */
   static Optional<Alteration> of(FineBands fine) {
@@ -131,26 +139,37 @@ final class BentEnds {
 
   private List<Bend> bends(double level) {
     int[] ends = ends(level);
-    return ends.length < fewest
+    return ends.length < FEWEST
         ? List.of()
         : Arrays.stream(AFTER_ROWS)
             .mapToObj(after -> bend(level, ends, after))
-            .filter(bend -> bend.ends().size() >= Math.max(fewest, MOST_OF_THEM * ends.length))
+            .filter(bend -> bend.ends().size() >= Math.max(FEWEST, MOST_OF_THEM * ends.length))
             .filter(bend -> bend.moreDb(QUARTER) > MORE_DB && bend.isSharp())
             .filter(bend -> fallsAlike(bend) && isAlone(bend, level))
+            .filter(bend -> bend.ends().size() >= FEWEST_COLOURLESS || fine.isColoured())
             .toList();
   }
 
   /** First rows under a level, where it stays under it and was louder not long before. */
   private int[] ends(double level) {
-    return IntStream.range(STAYS_ROWS, total.length).filter(k -> isEnd(k, level)).toArray();
+    return falls.stream()
+        .filter(f -> f.low() < level && level <= f.high())
+        .mapToInt(Fall::row)
+        .toArray();
   }
 
-  private boolean isEnd(int row, double level) {
-    return total[row - 1] >= level
-        && total[row] < level
-        && most(row, row + STAYS_ROWS) < level
-        && most(row - LOUDER_ROWS, row) >= level + LOUDER_DB;
+  private List<Fall> falls() {
+    List<Fall> all = new ArrayList<>();
+    for (int k = STAYS_ROWS; k < total.length; k++) {
+      if (total[k] < total[k - 1]) {
+        double low = most(k, k + STAYS_ROWS);
+        double high = Math.min(total[k - 1], most(k - LOUDER_ROWS, k) - LOUDER_DB);
+        if (low < high) {
+          all.add(new Fall(k, low, high));
+        }
+      }
+    }
+    return all;
   }
 
   /** Those that fall on. */
@@ -212,7 +231,7 @@ final class BentEnds {
 
   /** Level of a band in a row and the next. */
   private double pair(int row, int band) {
-    return (rows[row][band] + rows[row + 1][band]) / 2;
+    return Rows.mean(fine.levels(), band, row, 2);
   }
 
   /** Decibels a row by which it falls from one moment to another. */
@@ -232,10 +251,11 @@ final class BentEnds {
   }
 
   private double most(int from, int to) {
-    return IntStream.range(Math.max(0, from), Math.min(to, total.length))
-        .mapToDouble(k -> total[k])
-        .max()
-        .orElseThrow();
+    double most = Double.NEGATIVE_INFINITY;
+    for (int k = Math.max(0, from); k < Math.min(to, total.length); k++) {
+      most = Math.max(most, total[k]);
+    }
+    return most;
   }
 
   private double least(int from, int to) {
