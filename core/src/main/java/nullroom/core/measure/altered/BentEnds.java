@@ -97,7 +97,8 @@ final class BentEnds {
    * A row that is under all levels between these, as are those after it, while the one before is
    * not, and something louder by enough was not long before.
    *
-   * @param low the level is over it
+   * @param row its number
+   * @param low the levels are over this
    * @param high and not over that
    */
   private record Fall(int row, double low, double high) {}
