@@ -61,7 +61,7 @@ class BentEndsTest {
   @DisplayName("a room lets nothing die away faster at last")
   @CsvSource({"0.1", "0.15", "0.25", "0.4", "0.8", "1.4"})
   void byItself(double ring) {
-    for (double snrDb : new double[] {20, 35, 50, 70}) {
+    for (double snrDb : new double[] {35, 70}) {
       assertThat(ends(talk(snrDb, ring, 82))).isEmpty();
       assertThat(ends(written(talk(snrDb, ring, 83), 16, true))).isEmpty();
     }
@@ -72,7 +72,7 @@ class BentEndsTest {
       "syllables that end ever faster, and lines that stop in the middle of one, are a voice's")
   @CsvSource({"0.10", "0.13", "0.17", "0.22"})
   void voices(double ring) {
-    for (long seed = 90; seed < 98; seed++) {
+    for (long seed = 90; seed < 94; seed++) {
       assertThat(ends(talk(46, ring, seed))).isEmpty();
     }
   }
