@@ -163,8 +163,9 @@ final class BentEnds {
     List<Fall> all = new ArrayList<>();
     for (int k = STAYS_ROWS; k < total.length; k++) {
       if (total[k] < total[k - 1]) {
-        double low = most(k, k + STAYS_ROWS);
-        double high = Math.min(total[k - 1], most(k - LOUDER_ROWS, k) - LOUDER_DB);
+        double low = Rows.most(total, k, Math.min(k + STAYS_ROWS, total.length));
+        double high =
+            Math.min(total[k - 1], Rows.most(total, Math.max(0, k - LOUDER_ROWS), k) - LOUDER_DB);
         if (low < high) {
           all.add(new Fall(k, low, high));
         }
@@ -178,7 +179,7 @@ final class BentEnds {
     return new Bend(
         Arrays.stream(rowsOfEnds)
             .filter(row -> row >= 2 * BEFORE_ROWS && row + after + FALLEN_ROWS < total.length)
-            .filter(row -> least(row, row + after + FALLEN_ROWS) <= level - FALLEN_DB)
+            .filter(row -> Rows.least(total, row, row + after + FALLEN_ROWS) <= level - FALLEN_DB)
             .mapToObj(row -> end(level, row, after))
             .toList(),
         after);
@@ -249,17 +250,5 @@ final class BentEnds {
   private double between(double at) {
     int row = (int) at;
     return total[row] + (at - row) * (total[row + 1] - total[row]);
-  }
-
-  private double most(int from, int to) {
-    double most = Double.NEGATIVE_INFINITY;
-    for (int k = Math.max(0, from); k < Math.min(to, total.length); k++) {
-      most = Math.max(most, total[k]);
-    }
-    return most;
-  }
-
-  private double least(int from, int to) {
-    return IntStream.range(from, to).mapToDouble(k -> total[k]).min().orElseThrow();
   }
 }

@@ -205,7 +205,7 @@ final class NoiseStops {
   private int gone(int row, double level) {
     int last = Math.min(row + within, rows.length - stays);
     for (int k = row; k < last && mean[k] < level + COMES_UP_DB; k++) {
-      if (mean[k] < level - GONE_DB && most(k, k + stays) < level - GONE_DB) {
+      if (mean[k] < level - GONE_DB && Rows.most(mean, k, k + stays) < level - GONE_DB) {
         return k;
       }
     }
@@ -214,10 +214,6 @@ final class NoiseStops {
 
   private boolean isBehindLouder(int row, double level) {
     int from = Math.max(0, row - (int) Math.round(LOUDER_SECONDS / fine.seconds()));
-    return from < row && most(from, row) > level + LOUDER_DB;
-  }
-
-  private double most(int from, int to) {
-    return IntStream.range(from, to).mapToDouble(k -> mean[k]).max().orElseThrow();
+    return from < row && Rows.most(mean, from, row) > level + LOUDER_DB;
   }
 }

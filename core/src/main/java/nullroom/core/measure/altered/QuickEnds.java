@@ -95,7 +95,7 @@ final class QuickEnds {
     int stays = (int) (STAYS_SECONDS / seconds);
     List<Integer> all = new ArrayList<>();
     for (int k = 1; k + stays < total.length; k++) {
-      if (total[k - 1] >= floor + TO_DB && most(k, k + stays) < floor + TO_DB) {
+      if (total[k - 1] >= floor + TO_DB && Rows.most(total, k, k + stays) < floor + TO_DB) {
         all.add(k);
         k += stays;
       }
@@ -127,7 +127,7 @@ final class QuickEnds {
       above--;
     }
     int lasts = (int) (LASTS_SECONDS / seconds);
-    return above < lasts || least(above - lasts, above + 1) < floor + FROM_DB
+    return above < lasts || Rows.least(total, above - lasts, above + 1) < floor + FROM_DB
         ? OptionalDouble.empty()
         : OptionalDouble.of(
             seconds
@@ -140,7 +140,7 @@ final class QuickEnds {
     double[] from =
         quick.stream()
             .mapToInt(k -> lastOver(k, FROM_DB))
-            .mapToDouble(k -> most(Math.max(0, k - FROM_ROWS), k + 1))
+            .mapToDouble(k -> Rows.most(total, Math.max(0, k - FROM_ROWS), k + 1))
             .sorted()
             .toArray();
     return from[from.length - 1] - from[0];
@@ -154,7 +154,7 @@ final class QuickEnds {
     double[] slower =
         quick.stream()
             .filter(k ->
-                most(Math.max(0, k - (int) (LOUDER_SECONDS / seconds)), k)
+                Rows.most(total, Math.max(0, k - (int) (LOUDER_SECONDS / seconds)), k)
                     > floor + FROM_DB + OVER_DB)
             .mapToDouble(k -> overSeconds(k) - fallSeconds(k).getAsDouble())
             .toArray();
@@ -209,12 +209,14 @@ final class QuickEnds {
     return IntStream.rangeClosed(FALL_ROWS, MOST_FALL_ROWS)
         .map(fall -> row - fall + 1 - STILL_ROWS)
         .filter(still -> still >= 0)
-        .filter(
-            still -> most(still, still + STILL_ROWS) - least(still, still + STILL_ROWS) < STILL_DB)
+        .filter(still ->
+            Rows.most(total, still, still + STILL_ROWS)
+                    - Rows.least(total, still, still + STILL_ROWS)
+                < STILL_DB)
         .filter(still -> endingBands(still, row) >= FEWEST_BANDS)
         .mapToObj(still -> new End(row, Rows.mean(total, still, STILL_ROWS)))
         .filter(e -> e.fromDb() - total[row] > ENDS_DB)
-        .filter(e -> most(louder, row) > e.fromDb() + LOUDER_DB)
+        .filter(e -> Rows.most(total, louder, row) > e.fromDb() + LOUDER_DB)
         .findFirst();
   }
 
@@ -228,13 +230,5 @@ final class QuickEnds {
   private Alteration told(List<Integer> rows, String evidence) {
     return new Alteration(
         Alteration.Kind.GATE, evidence, rows.getFirst() * seconds, (rows.getLast() + 1) * seconds);
-  }
-
-  private double most(int from, int to) {
-    return IntStream.range(from, to).mapToDouble(k -> total[k]).max().orElseThrow();
-  }
-
-  private double least(int from, int to) {
-    return IntStream.range(from, to).mapToDouble(k -> total[k]).min().orElseThrow();
   }
 }

@@ -23,6 +23,24 @@ final class Rows {
     return sum / rows;
   }
 
+  /** The loudest of those from one row up to another; one at least. */
+  static double most(double[] levels, int from, int to) {
+    double most = levels[from];
+    for (int k = from + 1; k < to; k++) {
+      most = Math.max(most, levels[k]);
+    }
+    return most;
+  }
+
+  /** The softest of them. */
+  static double least(double[] levels, int from, int to) {
+    double least = levels[from];
+    for (int k = from + 1; k < to; k++) {
+      least = Math.min(least, levels[k]);
+    }
+    return least;
+  }
+
   /**
    * Whether a level stands still as plain noise does.
    *
